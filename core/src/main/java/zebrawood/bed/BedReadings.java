@@ -1,0 +1,40 @@
+package zebrawood.bed;
+
+import java.util.List;
+import java.util.Optional;
+import zebrawood.measure.Accepts;
+
+/**
+ * Gaps read over a bed that stands on screws.
+ *
+ * @param points at least three, not in one line
+ * @param gaugeResolutionMm smallest step the gauge can tell apart
+ * @param toleranceMm largest allowed difference of height, highest to lowest
+ * @param screws at least three, not in one line
+ * @param keepScrew the screw that is not to be turned; when absent, the bed goes to the height that
+ *     needs the least total turning
+ */
+public record BedReadings(
+    List<GapPoint> points,
+    double gaugeResolutionMm,
+    double toleranceMm,
+    List<Screw> screws,
+    Optional<String> keepScrew) {
+  public BedReadings {
+    points = List.copyOf(points);
+    screws = List.copyOf(screws);
+    List<String> ids = screws.stream().map(Screw::id).toList();
+    var accepts = new Accepts();
+    LevelFit.check(accepts, points, gaugeResolutionMm, toleranceMm);
+    accepts
+        .atLeast("screws", screws, 3, "screws")
+        .notInOneLine("screws", screws)
+        .distinct("screws", ids);
+    keepScrew
+        .filter(kept -> !ids.contains(kept))
+        .ifPresent(kept ->
+            accepts.complain(
+                "keepScrew", "\"" + kept + "\"", "one of " + ids + ", or null for the best"));
+    accepts.orThrow();
+  }
+}

@@ -1,0 +1,7 @@
+package zebrawood.bed;
+
+/** What turning a levelling screw clockwise, seen from its head, does to the bed there. */
+public enum Clockwise {
+  RAISES,
+  LOWERS
+}

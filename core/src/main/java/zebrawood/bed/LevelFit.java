@@ -1,0 +1,126 @@
+package zebrawood.bed;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import zebrawood.measure.Accepts;
+import zebrawood.measure.Numbers;
+import zebrawood.measure.PlaneFit;
+import zebrawood.measure.Resolution;
+import zebrawood.measure.Verdict;
+
+/** The plane of the bed's surface, what it leaves over, and the verdict; for screws and shims. */
+final class LevelFit {
+  /** Below a nanometre a rise is the rounding of the sum, not a height. */
+  static final double NOTHING_MM = 1e-9;
+
+  private final List<GapPoint> points;
+  private final double gaugeResolutionMm;
+  private final double toleranceMm;
+  private final PlaneFit surface;
+  final double nowMm;
+  final double warpMm;
+
+  LevelFit(List<GapPoint> points, double gaugeResolutionMm, double toleranceMm) {
+    this.points = points;
+    this.gaugeResolutionMm = gaugeResolutionMm;
+    this.toleranceMm = toleranceMm;
+    this.surface =
+        PlaneFit.of(points, p -> -p.gapMm(), Resolution.standardDeviation(gaugeResolutionMm));
+    this.nowMm = Numbers.peakToValley(points.stream().map(p -> -p.gapMm()).toList());
+    this.warpMm = Numbers.snap(Numbers.peakToValley(surface.residualsMm()), NOTHING_MM);
+  }
+
+  static void check(
+      Accepts accepts, List<GapPoint> points, double gaugeResolutionMm, double toleranceMm) {
+    accepts
+        .atLeast("points", points, 3, "points")
+        .notInOneLine("points", points)
+        .positive("gaugeResolutionMm", gaugeResolutionMm, 50)
+        .positive("toleranceMm", toleranceMm, 100);
+  }
+
+  /** The bed's own surface: positive slopes rise to the right and to the rear. */
+  PlaneFit surface() {
+    return surface;
+  }
+
+  /** Highest to lowest of all places, when the bed is raised by this much at each. */
+  double afterMm(ToDoubleFunction<GapPoint> riseMm) {
+    return Numbers.peakToValley(
+        points.stream().map(p -> riseMm.applyAsDouble(p) - p.gapMm()).toList());
+  }
+
+  Spot highest() {
+    return spot(true);
+  }
+
+  Spot lowest() {
+    return spot(false);
+  }
+
+  private Spot spot(boolean highest) {
+    List<Double> residuals = surface.residualsMm();
+    int best = 0;
+    for (int i = 1; i < residuals.size(); i++) {
+      boolean higher = residuals.get(i) > residuals.get(best);
+      boolean lower = residuals.get(i) < residuals.get(best);
+      best = (highest ? higher : lower) ? i : best;
+    }
+    return new Spot(points.get(best).xMm(), points.get(best).yMm(), residuals.get(best));
+  }
+
+  /**
+   * Within, adjust or stop by the figures alone. A gauge coarser than the tolerance can still show
+   * a bed that is out by more than a step of the gauge; closer than that it cannot decide.
+   */
+  Verdict verdict() {
+    Verdict byFigures =
+        nowMm <= toleranceMm
+            ? Verdict.WITHIN
+            : warpMm > toleranceMm ? Verdict.STOP : Verdict.ADJUST;
+    if (gaugeResolutionMm <= toleranceMm) {
+      return byFigures;
+    }
+    double deciding = byFigures == Verdict.STOP ? warpMm : nowMm;
+    return deciding - gaugeResolutionMm > toleranceMm ? byFigures : Verdict.MEASURE_AGAIN;
+  }
+
+  List<String> warnings() {
+    List<String> warnings = new ArrayList<>();
+    if (gaugeResolutionMm > toleranceMm) {
+      warnings.add(
+          "The gauge tells %s mm apart and the limit is %s mm: it cannot prove the bed within."
+              .formatted(Numbers.plain(gaugeResolutionMm), Numbers.plain(toleranceMm)));
+    }
+    if (surface.degreesOfFreedom() == 0) {
+      warnings.add("Three places cannot show a warp; a fourth reading would.");
+    }
+    return warnings;
+  }
+
+  String finerGauge() {
+    return "Read the same places with a gauge that tells %s mm apart or better."
+        .formatted(Numbers.plain(toleranceMm / 2));
+  }
+
+  String noCure(String what) {
+    Spot high = highest();
+    Spot low = lowest();
+    return ("%s cannot cure what is left: %s mm of warp, limit %s mm, highest at x %s y %s, lowest"
+            + " at x %s y %s. Pack, flatten or replace the bed there.")
+        .formatted(
+            what,
+            Numbers.fixed(warpMm, 2),
+            Numbers.plain(toleranceMm),
+            Numbers.fixed(high.xMm(), 0),
+            Numbers.fixed(high.yMm(), 0),
+            Numbers.fixed(low.xMm(), 0),
+            Numbers.fixed(low.yMm(), 0));
+  }
+
+  String alreadyWithin() {
+    return "Leave it: highest to lowest is %s mm, limit %s mm."
+        .formatted(Numbers.fixed(nowMm, 2), Numbers.plain(toleranceMm));
+  }
+}

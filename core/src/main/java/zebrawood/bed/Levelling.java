@@ -1,0 +1,168 @@
+package zebrawood.bed;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import zebrawood.measure.Estimate;
+import zebrawood.measure.Numbers;
+import zebrawood.measure.Place;
+import zebrawood.measure.PlaneFit;
+import zebrawood.measure.Verdict;
+
+/**
+ * How far must each screw be turned, and which way, for the bed to be level with the head?
+ *
+ * <p>In: gaps in mm at three places or more, screws with position and pitch in mm. Out: slopes in
+ * mm per m, rise in mm and turns for each screw, highest to lowest in mm now and after. Frame: x to
+ * the right, y to the rear, heights up; turns are seen from the screw's head.
+ *
+ * <p>The common height, when no screw is kept, minimises the sum of turns. That sum is piecewise
+ * linear in the height, so its minimum is the median of the screws' heights weighted by one over
+ * the pitch; where a whole range does, its middle is taken (Koenker, Quantile Regression, 2005,
+ * section 1.3).
+ *
+ * <p>Accuracy: with readings rounded to r, a slope over n evenly spread places is known to about
+ * r/sqrt(12 n) over their spread. Not to be used where the plate bends by its own screws: read
+ * again after turning.
+ */
+public final class Levelling {
+  private Levelling() {}
+
+  public static BedFinding solve(BedReadings readings) {
+    LevelFit level =
+        new LevelFit(readings.points(), readings.gaugeResolutionMm(), readings.toleranceMm());
+    PlaneFit surface = level.surface();
+    Target target = target(readings, surface);
+    List<ScrewTurn> turns =
+        readings.screws().stream().map(screw -> turn(screw, target, surface)).toList();
+    Verdict verdict = level.verdict();
+    Estimate slopeX = surface.slopeX();
+    Estimate slopeY = surface.slopeY();
+    return new BedFinding(
+        perMetre(slopeX.value()),
+        1000 * slopeX.uncertainty(),
+        perMetre(slopeY.value()),
+        1000 * slopeY.uncertainty(),
+        turns,
+        level.nowMm,
+        level.warpMm,
+        afterEighthsMm(readings, turns, level),
+        level.warpMm,
+        level.highest(),
+        level.lowest(),
+        verdict,
+        advice(verdict, turns, level),
+        level.warnings());
+  }
+
+  static double perMetre(double slope) {
+    return Numbers.snap(1000 * slope, LevelFit.NOTHING_MM);
+  }
+
+  /** The height to come to, and the place whose height that is on the plane. */
+  private record Target(double heightMm, double xMm, double yMm) {}
+
+  private record At(double xMm, double yMm, double heightMm) implements Place {}
+
+  private static Target target(BedReadings readings, PlaneFit surface) {
+    List<Screw> lowToHigh = new ArrayList<>(readings.screws());
+    lowToHigh.sort(Comparator.comparingDouble(s -> surface.heightMm(s.xMm(), s.yMm())));
+    if (readings.keepScrew().isPresent()) {
+      String kept = readings.keepScrew().get();
+      return at(
+          lowToHigh.stream().filter(s -> s.id().equals(kept)).findFirst().orElseThrow(), surface);
+    }
+    double half = lowToHigh.stream().mapToDouble(s -> 1 / s.pitchMm()).sum() / 2;
+    double below = 0;
+    for (int i = 0; i < lowToHigh.size(); i++) {
+      below += 1 / lowToHigh.get(i).pitchMm();
+      if (Math.abs(below - half) <= 1e-9 * half) {
+        Target a = at(lowToHigh.get(i), surface);
+        Target b = at(lowToHigh.get(i + 1), surface);
+        return new Target((a.heightMm + b.heightMm) / 2, (a.xMm + b.xMm) / 2, (a.yMm + b.yMm) / 2);
+      }
+      if (below > half) {
+        return at(lowToHigh.get(i), surface);
+      }
+    }
+    throw new IllegalStateException("a median lies between the lowest and the highest");
+  }
+
+  private static Target at(Screw screw, PlaneFit surface) {
+    return new Target(surface.heightMm(screw.xMm(), screw.yMm()), screw.xMm(), screw.yMm());
+  }
+
+  private static ScrewTurn turn(Screw screw, Target target, PlaneFit surface) {
+    double rise =
+        Numbers.snap(
+            target.heightMm - surface.heightMm(screw.xMm(), screw.yMm()), LevelFit.NOTHING_MM);
+    double riseUncertainty =
+        surface.differenceMm(target.xMm, target.yMm, screw.xMm(), screw.yMm()).uncertainty();
+    double turns = Math.abs(rise) / screw.pitchMm();
+    boolean clockwise = (rise > 0) == (screw.clockwise() == Clockwise.RAISES);
+    TurnDirection direction =
+        turns == 0
+            ? TurnDirection.NONE
+            : clockwise ? TurnDirection.CLOCKWISE : TurnDirection.COUNTER_CLOCKWISE;
+    int eighths = (int) Math.round(8 * turns);
+    return new ScrewTurn(
+        screw.id(),
+        rise,
+        riseUncertainty,
+        turns,
+        riseUncertainty / screw.pitchMm(),
+        direction,
+        clockwise ? eighths : -eighths);
+  }
+
+  /** The bed follows the plane nearest to the rounded rises, as a stiff plate on springs does. */
+  private static double afterEighthsMm(
+      BedReadings readings, List<ScrewTurn> turns, LevelFit level) {
+    List<At> rises = new ArrayList<>();
+    for (int i = 0; i < turns.size(); i++) {
+      Screw screw = readings.screws().get(i);
+      double up = screw.clockwise() == Clockwise.RAISES ? 1 : -1;
+      rises.add(
+          new At(screw.xMm(), screw.yMm(), up * turns.get(i).eighths() / 8.0 * screw.pitchMm()));
+    }
+    PlaneFit moved = PlaneFit.of(rises, At::heightMm, 1);
+    return Numbers.snap(level.afterMm(p -> moved.heightMm(p.xMm(), p.yMm())), LevelFit.NOTHING_MM);
+  }
+
+  private static List<String> advice(Verdict verdict, List<ScrewTurn> turns, LevelFit level) {
+    List<String> advice = new ArrayList<>();
+    switch (verdict) {
+      case WITHIN -> advice.add(level.alreadyWithin());
+      case MEASURE_AGAIN -> advice.add(level.finerGauge());
+      case STOP -> {
+        advice.add(level.noCure("The screws"));
+        addTurns(advice, turns);
+      }
+      case ADJUST -> {
+        addTurns(advice, turns);
+        advice.add("Read the same places again.");
+      }
+    }
+    return advice;
+  }
+
+  private static void addTurns(List<String> advice, List<ScrewTurn> turns) {
+    turns.stream()
+        .filter(t -> t.direction() != TurnDirection.NONE)
+        .sorted(Comparator.comparingDouble(ScrewTurn::turns).reversed())
+        .map(Levelling::sentence)
+        .forEach(advice::add);
+  }
+
+  private static String sentence(ScrewTurn turn) {
+    String rounded = turn.eighths() == 0 ? "less than 1/16" : "about " + turn.roundedTurns();
+    return "Turn screw %s by %s turn %s (%s): it goes %s %s mm there."
+        .formatted(
+            turn.id(),
+            Numbers.fixed(turn.turns(), 2),
+            turn.direction().words(),
+            rounded,
+            turn.riseMm() > 0 ? "up" : "down",
+            Numbers.fixed(Math.abs(turn.riseMm()), 2));
+  }
+}

@@ -1,0 +1,138 @@
+package zebrawood.bed;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Collectors;
+import zebrawood.measure.Accepts;
+import zebrawood.measure.Numbers;
+import zebrawood.measure.Place;
+import zebrawood.measure.PlaneFit;
+
+/**
+ * Which of the thicknesses at hand make up a shim? Any number of each is taken to be there: washers
+ * and card come in packets.
+ *
+ * <p>Among the stacks that come near enough, the one of fewest pieces is chosen; among those, the
+ * nearest. Where none comes near enough, the nearest. Thicknesses are counted in hundredths of a
+ * millimetre, finer than card or washers are made; the fewest pieces for every sum are found step
+ * by step upwards (Cormen et al., Introduction to Algorithms, chapter on dynamic programming).
+ */
+public final class ShimStacks {
+  private static final int STEPS_PER_MM = 100;
+
+  private static final int UNREACHABLE = Integer.MAX_VALUE;
+
+  /** Above this a shim is a block, and is made, not stacked. */
+  static final double THICKEST_MM = 50;
+
+  private final int[] steps;
+  private final double nearEnoughMm;
+
+  /**
+   * @param thicknessesMm each more than 0.01 and at most 20 mm
+   * @param nearEnoughMm how far from the wanted thickness a stack may be
+   */
+  public ShimStacks(List<Double> thicknessesMm, double nearEnoughMm) {
+    var accepts = new Accepts().atLeast("thicknesses", thicknessesMm, 1, "thickness");
+    for (double thickness : thicknessesMm) {
+      accepts.between("thicknesses", thickness, 0.01, 20);
+    }
+    accepts.orThrow();
+    this.steps =
+        thicknessesMm.stream()
+            .mapToInt(t -> (int) Math.round(t * STEPS_PER_MM))
+            .distinct()
+            .sorted()
+            .toArray();
+    this.nearEnoughMm = nearEnoughMm;
+  }
+
+  /**
+   * A stack of shims.
+   *
+   * @param piecesMm thickest first, possibly empty
+   */
+  public record Stack(List<Double> piecesMm) {
+    public Stack {
+      piecesMm = List.copyOf(piecesMm);
+    }
+
+    public double totalMm() {
+      return piecesMm.stream().mapToDouble(d -> d).sum();
+    }
+
+    /** Such as "0.5 + 2 × 0.1 mm". */
+    public String inWords() {
+      if (piecesMm.isEmpty()) {
+        return "nothing";
+      }
+      return piecesMm.stream()
+              .distinct()
+              .map(t -> {
+                long count = piecesMm.stream().filter(t::equals).count();
+                return (count > 1 ? count + " × " : "") + Numbers.plain(t);
+              })
+              .collect(Collectors.joining(" + "))
+          + " mm";
+    }
+  }
+
+  /** The stack for a wanted thickness from 0 to 50 mm. */
+  public Stack stackFor(double wantedMm) {
+    new Accepts().between("thicknessMm", wantedMm, 0, THICKEST_MM).orThrow();
+    int most = (int) Math.ceil(wantedMm * STEPS_PER_MM) + steps[steps.length - 1];
+    int[] pieces = new int[most + 1];
+    int[] last = new int[most + 1];
+    Arrays.fill(pieces, UNREACHABLE);
+    pieces[0] = 0;
+    for (int sum = 1; sum <= most; sum++) {
+      for (int step : steps) {
+        if (step <= sum
+            && pieces[sum - step] != UNREACHABLE
+            && pieces[sum - step] + 1 < pieces[sum]) {
+          pieces[sum] = pieces[sum - step] + 1;
+          last[sum] = step;
+        }
+      }
+    }
+    int best = 0;
+    for (int sum = 1; sum <= most; sum++) {
+      if (pieces[sum] != UNREACHABLE && better(sum, best, pieces, wantedMm)) {
+        best = sum;
+      }
+    }
+    List<Double> stack = new ArrayList<>();
+    for (int sum = best; sum > 0; sum -= last[sum]) {
+      stack.add(last[sum] / (double) STEPS_PER_MM);
+    }
+    stack.sort((a, b) -> Double.compare(b, a));
+    return new Stack(stack);
+  }
+
+  private boolean better(int sum, int best, int[] pieces, double wantedMm) {
+    double miss = Math.abs(sum / (double) STEPS_PER_MM - wantedMm);
+    double bestMiss = Math.abs(best / (double) STEPS_PER_MM - wantedMm);
+    boolean near = miss <= nearEnoughMm;
+    boolean bestNear = bestMiss <= nearEnoughMm;
+    if (near && bestNear && pieces[sum] != pieces[best]) {
+      return pieces[sum] < pieces[best];
+    }
+    return miss < bestMiss;
+  }
+
+  /** Highest to lowest of the bed or head when these stacks are under its feet. */
+  public static double afterStacksMm(ShimReadings readings, List<Stack> stacks, boolean underHead) {
+    List<FootRise> rises = new ArrayList<>();
+    for (int i = 0; i < stacks.size(); i++) {
+      Foot foot = readings.feet().get(i);
+      rises.add(new FootRise(foot.xMm(), foot.yMm(), stacks.get(i).totalMm()));
+    }
+    var moved = PlaneFit.of(rises, FootRise::riseMm, 1);
+    double sign = underHead ? -1 : 1;
+    return new LevelFit(readings.points(), readings.gaugeResolutionMm(), readings.toleranceMm())
+        .afterMm(p -> sign * moved.heightMm(p.xMm(), p.yMm()));
+  }
+
+  private record FootRise(double xMm, double yMm, double riseMm) implements Place {}
+}

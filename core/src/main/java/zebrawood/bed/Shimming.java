@@ -1,0 +1,90 @@
+package zebrawood.bed;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import zebrawood.measure.Estimate;
+import zebrawood.measure.Numbers;
+import zebrawood.measure.Verdict;
+
+/**
+ * How thick a shim does each foot need for bed and head to be parallel?
+ *
+ * <p>In: gaps in mm at three places or more, feet with positions in mm. Out: slopes in mm per m and
+ * a thickness in mm for each foot, the smallest 0, since a shim only adds. A bed is raised where it
+ * is low, that is where the gap is large; a fixed head is raised where it is low, that is where the
+ * gap is small, since its ring tilts with the feet of its column. Method and accuracy as in {@link
+ * Levelling}; bed, column and head are taken as stiff.
+ */
+public final class Shimming {
+  private Shimming() {}
+
+  /** Shims under a bed that has no screws. */
+  public static ShimFinding underBed(ShimReadings readings) {
+    return solve(readings, 1, "bed");
+  }
+
+  /** Shims under the feet of a fixed head's column. */
+  public static ShimFinding underHead(ShimReadings readings) {
+    return solve(readings, -1, "column");
+  }
+
+  private static ShimFinding solve(ShimReadings readings, int sign, String what) {
+    LevelFit level =
+        new LevelFit(readings.points(), readings.gaugeResolutionMm(), readings.toleranceMm());
+    var surface = level.surface();
+    Foot highest =
+        readings.feet().stream()
+            .max(Comparator.comparingDouble(f -> sign * surface.heightMm(f.xMm(), f.yMm())))
+            .orElseThrow();
+    List<Shim> shims = new ArrayList<>();
+    for (Foot foot : readings.feet()) {
+      Estimate lower = surface.differenceMm(highest.xMm(), highest.yMm(), foot.xMm(), foot.yMm());
+      double thickness = Math.max(0, Numbers.snap(sign * lower.value(), LevelFit.NOTHING_MM));
+      shims.add(new Shim(foot.id(), thickness, lower.uncertainty()));
+    }
+    Verdict verdict = level.verdict();
+    return new ShimFinding(
+        Levelling.perMetre(sign * surface.slopeX().value()),
+        1000 * surface.slopeX().uncertainty(),
+        Levelling.perMetre(sign * surface.slopeY().value()),
+        1000 * surface.slopeY().uncertainty(),
+        shims,
+        level.nowMm,
+        level.warpMm,
+        level.warpMm,
+        level.highest(),
+        level.lowest(),
+        verdict,
+        advice(verdict, shims, level, what),
+        level.warnings());
+  }
+
+  private static List<String> advice(
+      Verdict verdict, List<Shim> shims, LevelFit level, String what) {
+    List<String> advice = new ArrayList<>();
+    switch (verdict) {
+      case WITHIN -> advice.add(level.alreadyWithin());
+      case MEASURE_AGAIN -> advice.add(level.finerGauge());
+      case STOP -> {
+        advice.add(level.noCure("Shims"));
+        addShims(advice, shims, what);
+      }
+      case ADJUST -> {
+        addShims(advice, shims, what);
+        advice.add("Tighten the feet and read the same places again.");
+      }
+    }
+    return advice;
+  }
+
+  private static void addShims(List<String> advice, List<Shim> shims, String what) {
+    shims.stream()
+        .filter(s -> s.thicknessMm() > 0)
+        .sorted(Comparator.comparingDouble(Shim::thicknessMm).reversed())
+        .map(s ->
+            "Put %s mm under foot %s of the %s."
+                .formatted(Numbers.fixed(s.thicknessMm(), 2), s.id(), what))
+        .forEach(advice::add);
+  }
+}

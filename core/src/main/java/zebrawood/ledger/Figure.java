@@ -1,0 +1,18 @@
+package zebrawood.ledger;
+
+import java.util.OptionalDouble;
+
+/**
+ * One figure of an entry, as the notebook and the hand-over sheet show it.
+ *
+ * @param id the same for the same figure in every entry of a station
+ * @param uncertainty one standard deviation, in the same unit
+ * @param limit the figure's limit when the entry was made, from the machine's data sheet
+ */
+public record Figure(
+    String id,
+    String label,
+    double value,
+    String unit,
+    OptionalDouble uncertainty,
+    OptionalDouble limit) {}

@@ -1,0 +1,9 @@
+package zebrawood.measure;
+
+/**
+ * A value with its uncertainty.
+ *
+ * @param value in the unit that the field's name states
+ * @param uncertainty one standard deviation, in the same unit
+ */
+public record Estimate(double value, double uncertainty) {}

@@ -1,0 +1,301 @@
+package zebrawood.desktop.bed;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.TitledPane;
+import javafx.scene.layout.ColumnConstraints;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import zebrawood.bed.Clockwise;
+import zebrawood.desktop.fields.LengthEntry;
+import zebrawood.desktop.fields.LengthField;
+import zebrawood.desktop.sheet.SheetFrame;
+import zebrawood.desktop.text.Text;
+
+/** The left column of the bed sheet: how it is read, and the readings laid out like the bed. */
+final class BedReadingsPane extends VBox {
+  private static final int NARROWEST_CELL = 62;
+
+  private final BedModel model;
+  private final Runnable afterLast;
+  private final GridPane grid = new GridPane();
+  private final Label message = new Label();
+  private final Label hint = new Label();
+  private final Label practiceWords = new Label();
+  private final Button readAll = new Button(Text.of("bed.button.read-all"));
+  private final Button practise = new Button(Text.of("bed.button.practise"));
+  private final TitledPane supportsPane = new TitledPane();
+  private List<LengthField> cells = List.of();
+  private Optional<LengthField> focused = Optional.empty();
+
+  /**
+   * @param afterLast what Enter in the last reading does
+   */
+  BedReadingsPane(BedModel model, BedPractice practice, Runnable afterLast) {
+    this.model = model;
+    this.afterLast = afterLast;
+    getStyleClass().add("readings");
+    grid.getStyleClass().add("bed-grid");
+    grid.setId("bed-grid");
+    message.setId("reading-message");
+    message.setWrapText(true);
+    message.setMinHeight(Region.USE_PREF_SIZE);
+    hint.setWrapText(true);
+    hint.setMinHeight(Region.USE_PREF_SIZE);
+    hint.getStyleClass().add("soft");
+    practiceWords.setWrapText(true);
+    practiceWords.setMinHeight(Region.USE_PREF_SIZE);
+    practiceWords.getStyleClass().add("practice");
+    practise.setId("practise");
+    practise.setOnAction(e -> practice.start());
+    readAll.setId("read-all");
+    readAll.setOnAction(e -> {
+      practice.readAll();
+      afterLast.run();
+    });
+    supportsPane.setExpanded(false);
+    supportsPane.setAnimated(false);
+    Label seen = new Label(Text.of("bed.readings.seen"));
+    seen.getStyleClass().add("soft");
+    getChildren()
+        .addAll(
+            SheetFrame.columnTitle(Text.of("sheet.readings"), seen),
+            wayBox(),
+            settings(),
+            grid,
+            message,
+            hint,
+            practiceWords,
+            new HBox(8, practise, readAll),
+            supportsPane);
+    model.placesProperty().subscribe(p -> layOut());
+    model.wayProperty().subscribe(w -> hint.setText(Text.of(w.key() + ".hint")));
+    model.outcomeProperty().subscribe(o -> showMessage());
+    model.supportsProperty().subscribe(s -> layOutSupports());
+    showPractice("");
+  }
+
+  private Node wayBox() {
+    ComboBox<BedWay> box = new ComboBox<>();
+    box.setId("way");
+    box.getItems().setAll(BedWay.values());
+    box.setConverter(words(w -> Text.of(w.key())));
+    box.valueProperty().bindBidirectional(model.wayProperty());
+    box.setMaxWidth(Double.MAX_VALUE);
+    box.setAccessibleText(Text.of("bed.way"));
+    return box;
+  }
+
+  private static <T> StringConverter<T> words(java.util.function.Function<T, String> of) {
+    return new StringConverter<>() {
+      @Override
+      public String toString(T value) {
+        return value == null ? "" : of.apply(value);
+      }
+
+      @Override
+      public T fromString(String words) {
+        throw new UnsupportedOperationException("the box is not edited");
+      }
+    };
+  }
+
+  private Node settings() {
+    LengthField resolution = new LengthField(model.resolution());
+    resolution.setId("resolution");
+    LengthField tolerance = new LengthField(model.tolerance());
+    tolerance.setId("tolerance");
+    ComboBox<Integer> across = count("across");
+    ComboBox<Integer> deep = count("deep");
+    across.setValue(model.columnsProperty().get().size());
+    deep.setValue(model.rowsProperty().get().size());
+    across.setOnAction(e -> model.setGrid(across.getValue(), deep.getValue()));
+    deep.setOnAction(e -> model.setGrid(across.getValue(), deep.getValue()));
+    model
+        .placesProperty()
+        .subscribe(p -> {
+          across.setValue(model.columnsProperty().get().size());
+          deep.setValue(model.rowsProperty().get().size());
+        });
+    GridPane row = new GridPane(6, 4);
+    row.addRow(
+        0,
+        small(Text.of("bed.resolution")),
+        small(Text.of("bed.tolerance")),
+        small(Text.of("bed.places")));
+    HBox places = new HBox(4, across, new Label("×"), deep);
+    places.setAlignment(Pos.CENTER_LEFT);
+    row.addRow(1, resolution, tolerance, places);
+    resolution.setPrefColumnCount(4);
+    tolerance.setPrefColumnCount(4);
+    return row;
+  }
+
+  private static Label small(String words) {
+    Label label = new Label(words);
+    label.getStyleClass().add("soft");
+    return label;
+  }
+
+  private static ComboBox<Integer> count(String id) {
+    ComboBox<Integer> box = new ComboBox<>();
+    box.setId(id);
+    box.getItems().setAll(IntStream.rangeClosed(2, BedModel.MOST_PLACES).boxed().toList());
+    box.setAccessibleText(Text.of("bed.places." + id));
+    box.setPrefWidth(66);
+    return box;
+  }
+
+  /** The grid as the bed is seen from the front: rear row at the top. */
+  private void layOut() {
+    List<LengthEntry> columns = model.columnsProperty().get();
+    List<LengthEntry> rows = model.rowsProperty().get();
+    int deep = rows.size();
+    grid.getChildren().clear();
+    grid.getColumnConstraints().clear();
+    grid.getColumnConstraints().add(new ColumnConstraints(50));
+    for (int i = 0; i < columns.size(); i++) {
+      ColumnConstraints cell = new ColumnConstraints();
+      cell.setMinWidth(NARROWEST_CELL);
+      cell.setPrefWidth(NARROWEST_CELL);
+      cell.setHgrow(Priority.ALWAYS);
+      grid.getColumnConstraints().add(cell);
+    }
+    cells =
+        model.placesProperty().get().stream()
+            .map(place -> {
+              LengthField field = new LengthField(place.reading());
+              field.setId("reading-" + place.column() + "-" + place.row());
+              field.getStyleClass().add("reading-field");
+              field.setOnAction(e -> goOnFrom(field));
+              grid.add(field, place.column() + 1, deep - place.row());
+              return field;
+            })
+            .toList();
+    for (int i = 0; i < columns.size(); i++) {
+      grid.add(position(columns.get(i)), i + 1, 0);
+    }
+    for (int i = 0; i < deep; i++) {
+      grid.add(position(rows.get(i)), 0, deep - i);
+    }
+    grid.add(small(Text.of("bed.grid.corner")), 0, 0);
+  }
+
+  private static LengthField position(LengthEntry entry) {
+    LengthField field = new LengthField(entry);
+    field.getStyleClass().add("position-field");
+    return field;
+  }
+
+  private void goOnFrom(LengthField field) {
+    int next = cells.indexOf(field) + 1;
+    if (next < cells.size()) {
+      cells.get(next).requestFocus();
+      cells.get(next).selectAll();
+    } else {
+      afterLast.run();
+    }
+  }
+
+  void focusFirst() {
+    cells.getFirst().requestFocus();
+    cells.getFirst().selectAll();
+  }
+
+  void focusNextEmpty() {
+    cells.stream()
+        .filter(c -> c.getText().isBlank())
+        .findFirst()
+        .ifPresentOrElse(Node::requestFocus, afterLast);
+  }
+
+  /** The field that has the focus, so that what it understood is shown. */
+  void setFocused(Optional<LengthField> field) {
+    focused = field;
+    showMessage();
+  }
+
+  private void showMessage() {
+    boolean refused = model.outcomeProperty().get() instanceof BedOutcome.Refused;
+    message.setText(
+        model.outcomeProperty().get() instanceof BedOutcome.Refused(String because)
+            ? because
+            : focused.map(f -> f.entry().understood()).orElse(""));
+    message.getStyleClass().setAll("label", refused ? "refusal" : "understood");
+    message.setVisible(!message.getText().isEmpty());
+    message.setManaged(!message.getText().isEmpty());
+  }
+
+  void showPractice(String words) {
+    boolean practising = !words.isEmpty();
+    practiceWords.setText(words);
+    for (Node node : List.of(practiceWords, readAll)) {
+      node.setVisible(practising);
+      node.setManaged(practising);
+    }
+    practise.setVisible(!practising);
+    practise.setManaged(!practising);
+  }
+
+  private void layOutSupports() {
+    boolean shims = model.onShims();
+    supportsPane.setText(
+        Text.of(
+            shims ? model.underHead() ? "bed.feet.column" : "bed.feet" : "bed.screws",
+            model.supportsProperty().get().size()));
+    GridPane table = new GridPane(4, 4);
+    table.addRow(0, small(""), small("x"), small("y"), small(shims ? "" : Text.of("bed.pitch")));
+    if (!shims) {
+      table.add(small(Text.of("bed.clockwise")), 4, 0);
+    }
+    int row = 1;
+    for (Support support : model.supportsProperty().get()) {
+      TextField name = new TextField();
+      name.textProperty().bindBidirectional(support.idProperty());
+      name.setPrefColumnCount(6);
+      name.setAccessibleText(Text.of("bed.support.name"));
+      table.addRow(row, name, narrow(support.x()), narrow(support.y()));
+      if (!shims) {
+        ComboBox<Clockwise> clockwise = new ComboBox<>();
+        clockwise.getItems().setAll(Clockwise.values());
+        clockwise.setConverter(words(c -> c == Clockwise.RAISES ? "up" : "down"));
+        clockwise.valueProperty().bindBidirectional(support.clockwiseProperty());
+        clockwise.setAccessibleText(Text.of("bed.clockwise"));
+        clockwise.setPrefWidth(74);
+        table.add(narrow(support.pitch()), 3, row);
+        table.add(clockwise, 4, row);
+      }
+      Button remove = new Button("×");
+      remove.setAccessibleText(Text.of("bed.support.remove"));
+      remove.setOnAction(e -> model.removeSupport(support));
+      table.add(remove, 5, row++);
+    }
+    Button add = new Button(Text.of(shims ? "bed.foot.add" : "bed.screw.add"));
+    add.setOnAction(e -> model.addSupport());
+    VBox body = new VBox(6, table, add);
+    if (shims) {
+      TextField atHand = new TextField();
+      atHand.setId("at-hand");
+      atHand.textProperty().bindBidirectional(model.atHandProperty());
+      body.getChildren().addAll(small(Text.of("bed.at-hand")), atHand);
+    }
+    supportsPane.setContent(body);
+  }
+
+  private static LengthField narrow(LengthEntry entry) {
+    LengthField field = new LengthField(entry);
+    field.setPrefColumnCount(3);
+    return field;
+  }
+}

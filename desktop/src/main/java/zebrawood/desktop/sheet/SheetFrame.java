@@ -1,0 +1,78 @@
+package zebrawood.desktop.sheet;
+
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Lays out the six parts of a station sheet. */
+public final class SheetFrame extends BorderPane {
+  private final Label state = new Label();
+  private final Label before = new Label();
+
+  public SheetFrame(
+      String title,
+      String question,
+      Region readings,
+      Region picture,
+      Region doNext,
+      Region notebook) {
+    getStyleClass().add("sheet");
+    Label name = new Label(title);
+    name.getStyleClass().add("title");
+    Label asked = new Label(question);
+    asked.getStyleClass().add("question");
+    state.getStyleClass().add("state");
+    before.getStyleClass().add("soft");
+    VBox right = new VBox(state, before);
+    right.setAlignment(Pos.TOP_RIGHT);
+    HBox header = new HBox(new VBox(name, asked), spacer(), right);
+    header.getStyleClass().add("sheet-header");
+    HBox columns = new HBox(scrolling(readings, 308), picture, scrolling(doNext, 300));
+    columns.getStyleClass().add("sheet-columns");
+    HBox.setHgrow(picture, Priority.ALWAYS);
+    setTop(header);
+    setCenter(columns);
+    setBottom(notebook);
+  }
+
+  /** The standing in words, its style class, and what was before. */
+  public void showState(String words, String styleClass, String beforeWords) {
+    state.setText(words);
+    state.getStyleClass().setAll("label", "state", styleClass);
+    before.setText(beforeWords);
+  }
+
+  private static ScrollPane scrolling(Region content, double width) {
+    ScrollPane pane = new ScrollPane(content);
+    pane.setFitToWidth(true);
+    pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.AS_NEEDED);
+    pane.setMinWidth(width);
+    pane.setPrefWidth(width);
+    pane.setMaxWidth(width);
+    pane.setFocusTraversable(false);
+    pane.getStyleClass().add("bare-scroll");
+    return pane;
+  }
+
+  public static Region spacer() {
+    Region spacer = new Region();
+    HBox.setHgrow(spacer, Priority.ALWAYS);
+    return spacer;
+  }
+
+  /** A column's small heading with something at its right end. */
+  public static HBox columnTitle(String words, Node right) {
+    Label title = new Label(words);
+    title.getStyleClass().add("column-title-words");
+    HBox row = new HBox(title, spacer(), right);
+    row.setAlignment(Pos.BASELINE_LEFT);
+    row.getStyleClass().add("column-title");
+    return row;
+  }
+}

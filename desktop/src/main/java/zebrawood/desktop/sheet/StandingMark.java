@@ -1,0 +1,61 @@
+package zebrawood.desktop.sheet;
+
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.StackPane;
+import javafx.scene.shape.Arc;
+import javafx.scene.shape.ArcType;
+import javafx.scene.shape.Circle;
+import javafx.scene.shape.Polygon;
+import javafx.scene.shape.Polyline;
+import javafx.scene.shape.Rectangle;
+import javafx.scene.shape.Shape;
+import zebrawood.ledger.Standing;
+
+/** A standing by shape first, colour second: tick, half disc, diamond, ring. */
+public final class StandingMark extends StackPane {
+  private static final double RADIUS = 8;
+
+  public StandingMark() {
+    getStyleClass().add("standing-mark");
+    setMinSize(20, 20);
+    setPrefSize(20, 20);
+    setMaxSize(20, 20);
+  }
+
+  public StandingMark(Standing standing) {
+    this();
+    show(standing);
+  }
+
+  public void show(Standing standing) {
+    List<Node> shapes =
+        switch (standing) {
+          case Standing.Holds h ->
+              List.of(
+                  styled(new Circle(10, 10, RADIUS), "mark-holds"),
+                  styled(new Polyline(6, 10.3, 9, 13.2, 14, 7.4), "mark-tick"));
+          case Standing.Stale s -> {
+            Arc half = new Arc(10, 10, RADIUS, RADIUS, 90, 180);
+            half.setType(ArcType.CHORD);
+            yield List.of(
+                styled(new Circle(10, 10, RADIUS), "mark-stale-ring"), styled(half, "mark-stale"));
+          }
+          case Standing.Out o ->
+              List.of(
+                  styled(new Polygon(10, 0.5, 19.5, 10, 10, 19.5, 0.5, 10), "mark-out"),
+                  styled(new Rectangle(9, 5, 2, 6), "mark-sign"),
+                  styled(new Rectangle(9, 12.6, 2, 2), "mark-sign"));
+          case Standing.Open o -> List.of(styled(new Circle(10, 10, RADIUS), "mark-open"));
+        };
+    Pane pane = new Pane();
+    pane.getChildren().setAll(shapes);
+    getChildren().setAll(pane);
+  }
+
+  private static Shape styled(Shape shape, String styleClass) {
+    shape.getStyleClass().add(styleClass);
+    return shape;
+  }
+}

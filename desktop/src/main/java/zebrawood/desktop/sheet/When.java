@@ -1,0 +1,34 @@
+package zebrawood.desktop.sheet;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+
+/** Days and times as shown. */
+public final class When {
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("dd MMM", Locale.ENGLISH);
+  private static final DateTimeFormatter DAY_AND_TIME =
+      DateTimeFormatter.ofPattern("dd MMM yyyy HH:mm", Locale.ENGLISH);
+  private static final DateTimeFormatter TIME =
+      DateTimeFormatter.ofPattern("HH:mm", Locale.ENGLISH);
+
+  private When() {}
+
+  public static String day(Instant at, ZoneId zone) {
+    return DAY.withZone(zone).format(at);
+  }
+
+  public static String dayAndTime(Instant at, ZoneId zone) {
+    return DAY_AND_TIME.withZone(zone).format(at);
+  }
+
+  public static String time(Instant at, ZoneId zone) {
+    return TIME.withZone(zone).format(at);
+  }
+
+  public static DateTimeFormatter days(ZoneId zone) {
+    return DAY.withZone(zone);
+  }
+}

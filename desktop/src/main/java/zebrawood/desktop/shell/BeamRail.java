@@ -1,0 +1,158 @@
+package zebrawood.desktop.shell;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Line;
+import zebrawood.desktop.sheet.StandingMark;
+import zebrawood.ledger.Standing;
+import zebrawood.ledger.StandingWords;
+import zebrawood.ledger.Station;
+
+/**
+ * The stations on one line of light, in the order of the work. The light is solid down to the first
+ * station that does not hold, then dotted. Arrow keys go along it.
+ */
+final class BeamRail extends Region {
+  private static final PseudoClass OPENED = PseudoClass.getPseudoClass("opened");
+  private static final double LINE_X = 27;
+
+  private final VBox rows = new VBox();
+  private final Line solid = new Line();
+  private final Line dotted = new Line();
+  private final List<Button> buttons = new ArrayList<>();
+  private int holding;
+
+  BeamRail() {
+    getStyleClass().add("rail");
+    solid.getStyleClass().add("beam");
+    dotted.getStyleClass().add("beam-dotted");
+    for (Line line : List.of(solid, dotted)) {
+      line.setManaged(false);
+      line.setMouseTransparent(true);
+    }
+    rows.getStyleClass().add("rail-rows");
+    getChildren().addAll(solid, dotted, rows);
+    addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+  }
+
+  /**
+   * @param opened id of the station on show, or "" for the machine page
+   * @param open what a press does, by station id, "" for the machine page
+   */
+  void show(
+      String pageTitle,
+      String pageWords,
+      Map<Station, Standing> standings,
+      java.time.format.DateTimeFormatter day,
+      String opened,
+      Consumer<String> open) {
+    int focusedIndex = focusedIndex();
+    buttons.clear();
+    buttons.add(row("rail-today", pageTitle, pageWords, pageSign(), () -> open.accept("")));
+    standings.forEach((station, standing) ->
+        buttons.add(
+            row(
+                "rail-" + station.id(),
+                station.title(),
+                StandingWords.of(standing, day),
+                new StandingMark(standing),
+                () -> open.accept(station.id()))));
+    holding = (int) standings.values().stream().takeWhile(Standing::holds).count();
+    rows.getChildren().setAll(buttons);
+    markOpened(opened, List.copyOf(standings.keySet()));
+    if (focusedIndex >= 0) {
+      buttons.get(Math.min(focusedIndex, buttons.size() - 1)).requestFocus();
+    }
+    requestLayout();
+  }
+
+  private int focusedIndex() {
+    for (int i = 0; i < buttons.size(); i++) {
+      if (buttons.get(i).isFocused()) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  private static Region pageSign() {
+    Region sign = new Region();
+    sign.getStyleClass().add("page-sign");
+    sign.setMinSize(20, 20);
+    sign.setMaxSize(20, 20);
+    return sign;
+  }
+
+  private static Button row(String id, String title, String words, Region mark, Runnable open) {
+    Label name = new Label(title);
+    name.getStyleClass().add("rail-name");
+    Label standing = new Label(words);
+    standing.getStyleClass().add("rail-standing");
+    VBox text = new VBox(name, standing);
+    HBox content = new HBox(15, mark, text);
+    content.getStyleClass().add("rail-content");
+    Button button = new Button();
+    button.setId(id);
+    button.setGraphic(content);
+    button.getStyleClass().setAll("rail-row");
+    button.setMaxWidth(Double.MAX_VALUE);
+    button.setAccessibleText(title + ", " + words);
+    button.setTooltip(new Tooltip(title + ": " + words));
+    button.setOnAction(e -> open.run());
+    return button;
+  }
+
+  void markOpened(String opened, List<Station> stations) {
+    for (int i = 0; i < buttons.size(); i++) {
+      boolean on = i == 0 ? opened.isEmpty() : stations.get(i - 1).id().equals(opened);
+      buttons.get(i).pseudoClassStateChanged(OPENED, on);
+      buttons.get(i).setFocusTraversable(on);
+    }
+  }
+
+  private void key(KeyEvent event) {
+    int step = event.getCode() == KeyCode.DOWN ? 1 : event.getCode() == KeyCode.UP ? -1 : 0;
+    int from = focusedIndex();
+    if (step != 0 && from >= 0) {
+      buttons.get(Math.clamp(from + step, 0, buttons.size() - 1)).requestFocus();
+      event.consume();
+    }
+  }
+
+  @Override
+  protected void layoutChildren() {
+    rows.resizeRelocate(0, 0, getWidth(), getHeight());
+    rows.layout();
+    boolean allHold = holding >= buttons.size() - 1;
+    double end = allHold || buttons.isEmpty() ? getHeight() : middle(buttons.get(holding + 1));
+    solid.setStartX(LINE_X);
+    solid.setEndX(LINE_X);
+    solid.setStartY(0);
+    solid.setEndY(end);
+    dotted.setStartX(LINE_X);
+    dotted.setEndX(LINE_X);
+    dotted.setStartY(end);
+    dotted.setEndY(getHeight());
+    dotted.setVisible(end < getHeight());
+  }
+
+  private static double middle(Button row) {
+    return row.getBoundsInParent().getCenterY();
+  }
+
+  @Override
+  protected double computePrefWidth(double height) {
+    return 212;
+  }
+}

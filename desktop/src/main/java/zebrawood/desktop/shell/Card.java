@@ -1,0 +1,52 @@
+package zebrawood.desktop.shell;
+
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Makes the parts that cards have in common. */
+final class Card {
+  private Card() {}
+
+  static VBox of(String title, Node... parts) {
+    Label heading = new Label(title);
+    heading.getStyleClass().add("card-title");
+    VBox card = new VBox(12, heading);
+    card.getChildren().addAll(parts);
+    return card;
+  }
+
+  static Label words(String words) {
+    Label label = new Label(words);
+    label.setWrapText(true);
+    label.setMaxWidth(520);
+    label.setMinHeight(Region.USE_PREF_SIZE);
+    return label;
+  }
+
+  static HBox buttons(Button... buttons) {
+    HBox row = new HBox(8);
+    row.setAlignment(Pos.CENTER_RIGHT);
+    row.getChildren().setAll(List.of(buttons));
+    return row;
+  }
+
+  static Button button(String id, String words, Runnable run) {
+    Button button = new Button(words);
+    button.setId(id);
+    button.setOnAction(e -> run.run());
+    return button;
+  }
+
+  static Button primary(String id, String words, Runnable run) {
+    Button button = button(id, words, run);
+    button.getStyleClass().add("primary");
+    button.setDefaultButton(true);
+    return button;
+  }
+}

@@ -1,0 +1,65 @@
+package zebrawood.desktop.shell;
+
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+
+/**
+ * Lays one card at a time over the page. While it is there the page beneath takes no keys; Escape
+ * or a click beside it closes it, and the focus goes back to where it was.
+ */
+final class Cards extends StackPane {
+  private final Node beneath;
+  private Node focusBefore;
+
+  Cards(Node beneath) {
+    this.beneath = beneath;
+    getStyleClass().add("cards");
+    setVisible(false);
+    addEventFilter(
+        KeyEvent.KEY_PRESSED,
+        e -> {
+          if (e.getCode() == KeyCode.ESCAPE) {
+            e.consume();
+            close();
+          }
+        });
+    setOnMousePressed(e -> {
+      if (e.getTarget() == this) {
+        close();
+      }
+    });
+  }
+
+  void open(Region card, Node focusFirst) {
+    if (!isOpen()) {
+      focusBefore = getScene() == null ? null : getScene().getFocusOwner();
+    }
+    card.getStyleClass().add("card");
+    card.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    StackPane.setAlignment(card, Pos.TOP_CENTER);
+    getChildren().setAll(card);
+    setVisible(true);
+    beneath.setDisable(true);
+    focusFirst.requestFocus();
+  }
+
+  boolean isOpen() {
+    return isVisible();
+  }
+
+  void close() {
+    if (!isOpen()) {
+      return;
+    }
+    setVisible(false);
+    getChildren().clear();
+    beneath.setDisable(false);
+    if (focusBefore != null && focusBefore.getScene() != null) {
+      focusBefore.requestFocus();
+    }
+  }
+}

@@ -1,0 +1,172 @@
+package zebrawood.desktop.shell;
+
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeParseException;
+import java.time.temporal.ChronoUnit;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.SequencedMap;
+import java.util.stream.Stream;
+import javafx.beans.binding.Bindings;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import zebrawood.desktop.sheet.SheetHost;
+import zebrawood.desktop.text.Text;
+import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.ledger.Doubt;
+import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Ledger;
+import zebrawood.ledger.Station;
+
+/** Something happened: choose what, see what it puts in doubt, confirm. */
+final class EventCard {
+  private static final DateTimeFormatter SHOWN =
+      DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ROOT);
+
+  private final Cards cards;
+  private final SheetHost host;
+  private final WorkshopModel workshop;
+  private final ListView<EventKind> kinds = new ListView<>();
+  private final TextField at = new TextField();
+  private final TextField note = new TextField();
+  private final Label doubts = Card.words("");
+  private final Label problem = Card.words("");
+
+  private EventCard(Cards cards, SheetHost host) {
+    this.cards = cards;
+    this.host = host;
+    this.workshop = host.workshop();
+  }
+
+  static void open(Cards cards, SheetHost host) {
+    new EventCard(cards, host).open();
+  }
+
+  private void open() {
+    kinds.setId("event-kinds");
+    kinds.setAccessibleText(Text.of("event.title"));
+    kinds
+        .getItems()
+        .setAll(
+            Stream.of(EventKind.values())
+                .filter(k -> k.canHappenTo(workshop.opened().machine()))
+                .toList());
+    kinds.setCellFactory(list -> new KindCell());
+    kinds.setPrefSize(520, 300);
+    kinds.setFixedCellSize(28);
+    at.setId("event-at");
+    at.setText(SHOWN.format(now()));
+    at.setPrefColumnCount(14);
+    at.setAccessibleText(Text.of("event.at"));
+    note.setId("event-note");
+    note.setAccessibleText(Text.of("event.note"));
+    problem.getStyleClass().add("refusal");
+    doubts.setId("event-doubts");
+    doubts.getStyleClass().add("event-doubts");
+    doubts.setMinHeight(44);
+    kinds.getSelectionModel().selectedItemProperty().subscribe(this::showDoubts);
+    at.textProperty()
+        .subscribe(t -> problem.setText(time().isEmpty() ? Text.of("event.at.bad") : ""));
+    Button confirm = Card.primary("event-confirm", Text.of("event.confirm"), this::confirm);
+    confirm
+        .disableProperty()
+        .bind(
+            Bindings.createBooleanBinding(
+                () -> kinds.getSelectionModel().getSelectedItem() == null || time().isEmpty(),
+                kinds.getSelectionModel().selectedItemProperty(),
+                at.textProperty()));
+    VBox card =
+        Card.of(
+            Text.of("event.title"),
+            kinds,
+            doubts,
+            labelled(Text.of("event.at"), at),
+            problem,
+            labelled(Text.of("event.note"), note),
+            Card.buttons(
+                Card.button("event-cancel", Text.of("button.cancel"), cards::close), confirm));
+    cards.open(card, kinds);
+    kinds.getSelectionModel().select(0);
+  }
+
+  private LocalDateTime now() {
+    return LocalDateTime.ofInstant(workshop.clock().instant(), zone())
+        .truncatedTo(ChronoUnit.MINUTES);
+  }
+
+  private ZoneId zone() {
+    return workshop.clock().getZone();
+  }
+
+  private static Region labelled(String words, TextField field) {
+    Label label = new Label(words);
+    label.getStyleClass().add("soft");
+    label.setLabelFor(field);
+    return new VBox(2, label, field);
+  }
+
+  private final class KindCell extends ListCell<EventKind> {
+    @Override
+    protected void updateItem(EventKind kind, boolean empty) {
+      super.updateItem(kind, empty);
+      setText(empty || kind == null ? "" : kind.words());
+    }
+  }
+
+  private void showDoubts(EventKind kind) {
+    if (kind == null) {
+      doubts.setText("");
+      return;
+    }
+    SequencedMap<Station, Doubt> doubted = doubted(kind);
+    doubts.setText(
+        doubted.isEmpty()
+            ? Text.of("event.doubts.none")
+            : Text.of(
+                "event.doubts",
+                String.join(
+                    ", ",
+                    doubted.entrySet().stream()
+                        .map(e ->
+                            e.getKey().title()
+                                + (e.getValue() == Doubt.QUICK_CHECK ? Text.of("event.quick") : ""))
+                        .toList())));
+  }
+
+  private SequencedMap<Station, Doubt> doubted(EventKind kind) {
+    Ledger ledger = workshop.opened().ledger();
+    return ledger.doubtedBy(kind, workshop.stations());
+  }
+
+  /** When it happened: not after now, or nothing when it cannot be read. */
+  private Optional<Instant> time() {
+    try {
+      LocalDateTime typed = LocalDateTime.parse(at.getText().strip(), SHOWN);
+      // The minute that runs now is meant as now, so that what was just recorded comes before.
+      return typed.isAfter(now())
+          ? Optional.empty()
+          : Optional.of(
+              typed.equals(now()) ? workshop.clock().instant() : typed.atZone(zone()).toInstant());
+    } catch (DateTimeParseException e) {
+      return Optional.empty();
+    }
+  }
+
+  private void confirm() {
+    EventKind kind = kinds.getSelectionModel().getSelectedItem();
+    Instant happened = time().orElseThrow();
+    String words = note.getText().strip();
+    cards.close();
+    host.withInitials(() ->
+        workshop.happened(
+            kind, happened, words, () -> workshop.say(Text.of("said.event", kind.words()))));
+  }
+}

@@ -1,0 +1,124 @@
+package zebrawood.desktop.shell;
+
+import java.util.function.Function;
+import javafx.beans.property.ObjectProperty;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
+import zebrawood.desktop.fields.LengthField;
+import zebrawood.desktop.sheet.SheetHost;
+import zebrawood.desktop.text.Text;
+import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.machine.BedSupport;
+import zebrawood.machine.Build;
+import zebrawood.machine.SourceKind;
+
+/** The new-machine form: only what decides the stations and their limits. */
+final class MachineCard {
+  private MachineCard() {}
+
+  static void open(Cards cards, SheetHost host) {
+    WorkshopModel workshop = host.workshop();
+    MachineForm form =
+        new MachineForm(workshop.machinesProperty().get(), workshop.unitProperty().get());
+    TextField name = text("machine-name", form.nameProperty());
+    GridPane grid = new GridPane(12, 8);
+    row(grid, 0, "machine.name", name);
+    row(
+        grid,
+        1,
+        "machine.build",
+        choice("machine-build", form.buildProperty(), Build.values(), Build::words));
+    row(
+        grid,
+        2,
+        "machine.source",
+        choice("machine-source", form.kindProperty(), SourceKind.values(), SourceKind::words));
+    row(grid, 3, "machine.watts", text("machine-watts", form.wattsProperty()));
+    row(grid, 4, "machine.wavelength", text("machine-wavelength", form.wavelengthNmProperty()));
+    row(grid, 5, "machine.width", length("machine-width", new LengthField(form.width())));
+    row(grid, 6, "machine.depth", length("machine-depth", new LengthField(form.depth())));
+    Node support =
+        choice("machine-support", form.supportProperty(), BedSupport.values(), BedSupport::words);
+    row(grid, 7, "machine.support", support);
+    support.disableProperty().bind(form.buildProperty().isEqualTo(Build.GALVO));
+    row(
+        grid,
+        8,
+        "machine.tolerance",
+        length("machine-tolerance", new LengthField(form.tolerance())));
+    Label problem = Card.words("");
+    problem.setId("machine-problem");
+    problem.getStyleClass().add("refusal");
+    problem.textProperty().bind(form.problemProperty());
+    Button add =
+        Card.primary(
+            "machine-add",
+            Text.of("machine.add"),
+            () ->
+                form.machine()
+                    .ifPresent(machine -> {
+                      cards.close();
+                      host.withInitials(() ->
+                          workshop.add(
+                              machine,
+                              () -> workshop.say(Text.of("said.machine", machine.name()))));
+                    }));
+    add.disableProperty().bind(form.problemProperty().isNotEmpty());
+    VBox card =
+        Card.of(
+            Text.of("machine.title"),
+            Card.words(Text.of("machine.why")),
+            grid,
+            problem,
+            Card.buttons(
+                Card.button("machine-cancel", Text.of("button.cancel"), cards::close), add));
+    cards.open(card, name);
+  }
+
+  private static void row(GridPane grid, int row, String key, Node field) {
+    Label label = new Label(Text.of(key));
+    label.setLabelFor(field);
+    field.setAccessibleText(Text.of(key));
+    grid.addRow(row, label, field);
+  }
+
+  private static TextField text(String id, javafx.beans.property.StringProperty property) {
+    TextField field = new TextField();
+    field.setId(id);
+    field.textProperty().bindBidirectional(property);
+    return field;
+  }
+
+  private static LengthField length(String id, LengthField field) {
+    field.setId(id);
+    return field;
+  }
+
+  private static <T> ComboBox<T> choice(
+      String id, ObjectProperty<T> property, T[] values, Function<T, String> words) {
+    ComboBox<T> box = new ComboBox<>();
+    box.setId(id);
+    box.getItems().setAll(values);
+    box.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(T value) {
+            return value == null ? "" : words.apply(value);
+          }
+
+          @Override
+          public T fromString(String text) {
+            throw new UnsupportedOperationException("the box is not edited");
+          }
+        });
+    box.valueProperty().bindBidirectional(property);
+    box.setPrefWidth(320);
+    return box;
+  }
+}

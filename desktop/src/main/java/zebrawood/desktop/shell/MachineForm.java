@@ -1,0 +1,156 @@
+package zebrawood.desktop.shell;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import javafx.beans.value.ObservableValue;
+import zebrawood.desktop.fields.LengthEntry;
+import zebrawood.machine.BedSupport;
+import zebrawood.machine.Build;
+import zebrawood.machine.Machine;
+import zebrawood.machine.Source;
+import zebrawood.machine.SourceKind;
+import zebrawood.measure.LengthUnit;
+import zebrawood.measure.Numbers;
+
+/** What is typed on the new-machine form, and the machine that it makes. Knows no scene. */
+final class MachineForm {
+  private final List<Machine> others;
+  private final StringProperty name = new SimpleStringProperty("");
+  private final ObjectProperty<Build> build = new SimpleObjectProperty<>(Build.GANTRY_WITH_MIRRORS);
+  private final ObjectProperty<SourceKind> kind =
+      new SimpleObjectProperty<>(SourceKind.CO2_GLASS_TUBE);
+  private final StringProperty watts = new SimpleStringProperty();
+  private final StringProperty wavelengthNm = new SimpleStringProperty();
+  private final ObjectProperty<BedSupport> support = new SimpleObjectProperty<>(BedSupport.SCREWS);
+  private final LengthEntry width;
+  private final LengthEntry depth;
+  private final LengthEntry tolerance;
+  private final ReadOnlyStringWrapper problem = new ReadOnlyStringWrapper("");
+
+  MachineForm(List<Machine> others, LengthUnit unit) {
+    this.others = List.copyOf(others);
+    width = new LengthEntry("Width", 10, 10_000, true, unit);
+    depth = new LengthEntry("Depth", 10, 10_000, true, unit);
+    tolerance = new LengthEntry("Level limit", 0, 20, false, unit);
+    width.setMm(600);
+    depth.setMm(400);
+    tolerance.setMm(0.3);
+    kind.subscribe(k -> {
+      watts.set(Numbers.plain(k.usualWatts()));
+      wavelengthNm.set(Numbers.plain(k.usualWavelengthNm()));
+    });
+    for (ObservableValue<?> property :
+        List.<ObservableValue<?>>of(name, build, kind, watts, wavelengthNm, support)) {
+      property.subscribe(p -> check());
+    }
+    for (LengthEntry entry : List.of(width, depth, tolerance)) {
+      entry.textProperty().subscribe(t -> check());
+    }
+  }
+
+  StringProperty nameProperty() {
+    return name;
+  }
+
+  ObjectProperty<Build> buildProperty() {
+    return build;
+  }
+
+  ObjectProperty<SourceKind> kindProperty() {
+    return kind;
+  }
+
+  StringProperty wattsProperty() {
+    return watts;
+  }
+
+  StringProperty wavelengthNmProperty() {
+    return wavelengthNm;
+  }
+
+  ObjectProperty<BedSupport> supportProperty() {
+    return support;
+  }
+
+  LengthEntry width() {
+    return width;
+  }
+
+  LengthEntry depth() {
+    return depth;
+  }
+
+  LengthEntry tolerance() {
+    return tolerance;
+  }
+
+  /** The first thing that is wrong, in a sentence; empty when the machine can be made. */
+  ReadOnlyStringProperty problemProperty() {
+    return problem.getReadOnlyProperty();
+  }
+
+  private void check() {
+    List<String> problems = new ArrayList<>();
+    if (name.get().isBlank()) {
+      problems.add("Name is empty. Accepted is a name of your own, such as a plant's.");
+    } else if (name.get().strip().length() > 60) {
+      problems.add("Name has %d letters. Accepted are at most 60.".formatted(name.get().length()));
+    } else if (others.stream().anyMatch(m -> m.name().equalsIgnoreCase(name.get().strip()))) {
+      problems.add("Name \"%s\" is taken. Accepted is another one.".formatted(name.get().strip()));
+    }
+    number("Watts", watts, 100_000, problems);
+    number("Wavelength", wavelengthNm, 20_000, problems);
+    if (number(wavelengthNm).filter(nm -> nm < 180).isPresent()) {
+      problems.add("Wavelength is below 180 nm. Accepted is from 180 to 20000 nm.");
+    }
+    for (LengthEntry entry : List.of(width, depth, tolerance)) {
+      problems.add(entry.isEmpty() ? entry.name() + " is empty." : entry.problemProperty().get());
+    }
+    problem.set(problems.stream().filter(p -> !p.isEmpty()).findFirst().orElse(""));
+  }
+
+  private static void number(
+      String field, StringProperty text, double most, List<String> problems) {
+    if (number(text).filter(n -> n > 0 && n <= most).isEmpty()) {
+      problems.add(
+          "%s: \"%s\" is not usable. Accepted is a number more than 0 and at most %s."
+              .formatted(field, text.get(), Numbers.plain(most)));
+    }
+  }
+
+  private static Optional<Double> number(StringProperty text) {
+    try {
+      String plain = text.get().strip().toLowerCase(Locale.ROOT).replace(',', '.');
+      double value = Double.parseDouble(plain);
+      return Double.isFinite(value) ? Optional.of(value) : Optional.empty();
+    } catch (NumberFormatException e) {
+      return Optional.empty();
+    }
+  }
+
+  /** The machine, when nothing is wrong. */
+  Optional<Machine> machine() {
+    if (!problem.get().isEmpty()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Machine(
+            UUID.randomUUID().toString(),
+            name.get().strip(),
+            build.get(),
+            new Source(kind.get(), number(watts).orElseThrow(), number(wavelengthNm).orElseThrow()),
+            width.mm().orElseThrow(),
+            depth.mm().orElseThrow(),
+            build.get() == Build.GALVO ? BedSupport.SHIMS : support.get(),
+            tolerance.mm().orElseThrow()));
+  }
+}

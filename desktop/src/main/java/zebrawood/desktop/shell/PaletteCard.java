@@ -1,0 +1,103 @@
+package zebrawood.desktop.shell;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import zebrawood.desktop.sheet.SheetFrame;
+import zebrawood.desktop.text.Text;
+
+/** Find or do: everything the window can do, by a few letters. */
+final class PaletteCard {
+  private final Cards cards;
+  private final List<Command> commands;
+  private final TextField field = new TextField();
+  private final ListView<Command> list = new ListView<>();
+
+  private PaletteCard(Cards cards, List<Command> commands) {
+    this.cards = cards;
+    this.commands = commands;
+  }
+
+  static void open(Cards cards, List<Command> commands) {
+    new PaletteCard(cards, commands).open();
+  }
+
+  private void open() {
+    field.setId("palette-field");
+    field.setPromptText(Text.of("palette.prompt"));
+    field.setAccessibleText(Text.of("palette.title"));
+    list.setId("palette-list");
+    list.setFocusTraversable(false);
+    list.setPrefSize(560, 340);
+    list.setFixedCellSize(32);
+    Label nothing = new Label(Text.of("palette.nothing"));
+    list.setPlaceholder(nothing);
+    list.setCellFactory(l -> new CommandCell());
+    list.setOnMouseClicked(e -> run());
+    field.textProperty().subscribe(this::find);
+    field.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    cards.open(new VBox(8, field, list), field);
+  }
+
+  private void find(String typed) {
+    List<String> words =
+        Stream.of(typed.toLowerCase(Locale.ROOT).split("\\s+")).filter(w -> !w.isEmpty()).toList();
+    list.getItems()
+        .setAll(
+            commands.stream()
+                .filter(c -> words.stream().allMatch(c.words().toLowerCase(Locale.ROOT)::contains))
+                .toList());
+    list.getSelectionModel().selectFirst();
+  }
+
+  private void key(KeyEvent event) {
+    int selected = list.getSelectionModel().getSelectedIndex();
+    if (event.getCode() == KeyCode.DOWN) {
+      select(selected + 1);
+    } else if (event.getCode() == KeyCode.UP) {
+      select(selected - 1);
+    } else if (event.getCode() == KeyCode.ENTER) {
+      run();
+    } else {
+      return;
+    }
+    event.consume();
+  }
+
+  private void select(int index) {
+    int within = Math.clamp(index, 0, Math.max(0, list.getItems().size() - 1));
+    list.getSelectionModel().select(within);
+    list.scrollTo(Math.max(0, within - 4));
+  }
+
+  private void run() {
+    Command command = list.getSelectionModel().getSelectedItem();
+    if (command != null) {
+      cards.close();
+      command.run().run();
+    }
+  }
+
+  private static final class CommandCell extends ListCell<Command> {
+    @Override
+    protected void updateItem(Command command, boolean empty) {
+      super.updateItem(command, empty);
+      if (empty || command == null) {
+        setGraphic(null);
+        return;
+      }
+      Label keys = new Label(command.shortcut().map(k -> k.getDisplayText()).orElse(""));
+      keys.getStyleClass().add("keys");
+      keys.setVisible(!keys.getText().isEmpty());
+      setGraphic(new HBox(8, new Label(command.words()), SheetFrame.spacer(), keys));
+    }
+  }
+}

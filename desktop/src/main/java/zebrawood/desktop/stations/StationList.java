@@ -1,0 +1,46 @@
+package zebrawood.desktop.stations;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import zebrawood.bed.BedReadings;
+import zebrawood.bed.BedStation;
+import zebrawood.bed.Levelling;
+import zebrawood.bed.ShimReadings;
+import zebrawood.bed.Shimming;
+import zebrawood.desktop.bed.BedSheet;
+import zebrawood.desktop.solve.Solver;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.Station;
+import zebrawood.records.bed.BedPlanSvg;
+import zebrawood.records.bed.BedRecord;
+
+/** The stations that are built, in the order of the work. */
+public final class StationList {
+  private StationList() {}
+
+  public static final List<StationModule> ALL =
+      List.of(
+          new StationModule(
+              BedStation.STATION,
+              BedSheet::new,
+              entry -> BedPlanSvg.of(BedRecord.of(entry.readings()).task()),
+              List.of(
+                  Solver.of("bed", BedReadings.class, Levelling::solve, Set.of("keepScrew")),
+                  Solver.of("shims", ShimReadings.class, Shimming::underHead, Set.of()))));
+
+  public static List<Station> stations() {
+    return ALL.stream().map(StationModule::station).toList();
+  }
+
+  public static List<Solver> solvers() {
+    return ALL.stream().flatMap(m -> m.solvers().stream()).toList();
+  }
+
+  /** What draws the plan of an entry, by station id. */
+  public static Map<String, Function<Entry, String>> pictures() {
+    return ALL.stream().collect(Collectors.toMap(m -> m.station().id(), StationModule::picture));
+  }
+}

@@ -1,0 +1,2 @@
+/** The interface's words, kept in one bundle. */
+package zebrawood.desktop.text;

@@ -1,0 +1,131 @@
+package zebrawood.devices.bed;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import zebrawood.bed.Clockwise;
+import zebrawood.bed.Screw;
+import zebrawood.measure.Place;
+import zebrawood.measure.PlaneFit;
+
+/**
+ * A simulated bed on screws.
+ *
+ * <p>The plate follows its screws as a plane, and beyond that bends to them by a part of what they
+ * stand off that plane, interpolated with inverse squared distance: a fuller model than the
+ * solver's. Each screw has play, which the first part of a turn in a new direction uses up, and a
+ * pitch a little off its drawing.
+ */
+public final class StandInBed {
+  /** What is wrong with it. */
+  public enum Variant {
+    /** Leaning, otherwise sound. */
+    TILTED,
+    /** Leaning and sagging in its middle by more than any screw cures. */
+    WARPED
+  }
+
+  /** Part of what the screws stand off their plane that the plate follows. */
+  private static final double FOLLOWS = 0.3;
+
+  private static final double PLAY_TURNS = 0.02;
+
+  private static final double SAG_MM = 0.9;
+
+  private final Random random;
+  private final double gaugeResolutionMm;
+  private final double sagMm;
+  private final List<Screw> screws;
+  private final double widthMm;
+  private final double depthMm;
+  private final double nominalGapMm;
+  private final Map<String, State> states = new HashMap<>();
+
+  /** A screw's hidden state: height of the bed on it, true pitch, play and where in it. */
+  private static final class State {
+    double heightMm;
+    double truePitchMm;
+    double freeTurns;
+  }
+
+  private record At(double xMm, double yMm, double heightMm) implements Place {}
+
+  /**
+   * @param screws as the drawing has them
+   * @param seed the same bed again for the same number
+   */
+  public StandInBed(
+      Variant variant,
+      double widthMm,
+      double depthMm,
+      List<Screw> screws,
+      double gaugeResolutionMm,
+      long seed) {
+    this.random = new Random(seed);
+    this.gaugeResolutionMm = gaugeResolutionMm;
+    this.screws = List.copyOf(screws);
+    this.widthMm = widthMm;
+    this.depthMm = depthMm;
+    this.sagMm = variant == Variant.WARPED ? SAG_MM : 0;
+    this.nominalGapMm = 6 + random.nextDouble();
+    double slopeX = (random.nextDouble() - 0.5) * 0.006;
+    double slopeY = (random.nextDouble() - 0.5) * 0.006;
+    for (Screw screw : screws) {
+      State state = new State();
+      state.heightMm =
+          slopeX * (screw.xMm() - widthMm / 2)
+              + slopeY * (screw.yMm() - depthMm / 2)
+              + 0.05 * random.nextGaussian();
+      state.truePitchMm = screw.pitchMm() * (1 + 0.01 * random.nextGaussian());
+      states.put(screw.id(), state);
+    }
+  }
+
+  /** Turns a screw; clockwise is positive. */
+  public void turn(String screwId, double turnsClockwise) {
+    Screw screw =
+        screws.stream()
+            .filter(s -> s.id().equals(screwId))
+            .findFirst()
+            .orElseThrow(() -> new IllegalArgumentException("no screw " + screwId));
+    State state = states.get(screwId);
+    double wanted = state.freeTurns + turnsClockwise;
+    double taken = Math.clamp(wanted, -PLAY_TURNS / 2, PLAY_TURNS / 2);
+    state.freeTurns = taken;
+    double sign = screw.clockwise() == Clockwise.RAISES ? 1 : -1;
+    state.heightMm += sign * (wanted - taken) * state.truePitchMm;
+  }
+
+  /** One reading of the gap, with the hand's noise, rounded to the gauge. */
+  public double readGapMm(double xMm, double yMm) {
+    double noise = 0.25 * gaugeResolutionMm * random.nextGaussian();
+    double gap = trueGapMm(xMm, yMm) + noise;
+    return Math.max(0, Math.round(gap / gaugeResolutionMm) * gaugeResolutionMm);
+  }
+
+  /** What a perfect gauge would read; for scoring the practice, never for its advice. */
+  public double trueGapMm(double xMm, double yMm) {
+    return nominalGapMm - surfaceMm(xMm, yMm);
+  }
+
+  private double surfaceMm(double xMm, double yMm) {
+    List<At> supports =
+        screws.stream().map(s -> new At(s.xMm(), s.yMm(), states.get(s.id()).heightMm)).toList();
+    PlaneFit plane = PlaneFit.of(supports, At::heightMm, 1);
+    double bend = 0;
+    double weights = 0;
+    for (At support : supports) {
+      double distance = Math.hypot(support.xMm() - xMm, support.yMm() - yMm);
+      double weight = 1 / (distance * distance + 1);
+      bend += weight * (support.heightMm() - plane.heightMm(support.xMm(), support.yMm()));
+      weights += weight;
+    }
+    double acrossX = 2 * xMm / widthMm - 1;
+    double acrossY = 2 * yMm / depthMm - 1;
+    double sag = -sagMm * (1 - acrossX * acrossX) * (1 - acrossY * acrossY);
+    // A bed that sags in the middle is also twisted at one corner, so that corners alone show it.
+    double twist = 0.4 * sagMm * acrossX * acrossY;
+    return plane.heightMm(xMm, yMm) + FOLLOWS * bend / weights + sag + twist;
+  }
+}

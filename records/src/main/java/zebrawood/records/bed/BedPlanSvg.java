@@ -1,0 +1,156 @@
+package zebrawood.records.bed;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import zebrawood.bed.BedFinding;
+import zebrawood.bed.BedTask;
+import zebrawood.bed.FeelCheck.FeltPlace;
+import zebrawood.bed.GapPoint;
+import zebrawood.bed.ScrewTurn;
+import zebrawood.bed.Shim;
+import zebrawood.bed.ShimFinding;
+import zebrawood.measure.Finding;
+import zebrawood.measure.Numbers;
+import zebrawood.measure.Place;
+
+/**
+ * The bed seen from above, to scale, as an SVG picture: heights against the mean of what was read,
+ * screws with their turns, feet with their shims. The rear is at the top.
+ */
+public final class BedPlanSvg {
+  private static final double WIDTH = 300;
+  private static final double MARGIN = 42;
+
+  private final StringBuilder svg = new StringBuilder();
+  private final double left;
+  private final double rear;
+  private final double scale;
+  private final double height;
+
+  private BedPlanSvg(List<? extends Place> places) {
+    left = places.stream().mapToDouble(Place::xMm).min().orElse(0);
+    rear = places.stream().mapToDouble(Place::yMm).max().orElse(0);
+    double across = places.stream().mapToDouble(Place::xMm).max().orElse(1) - left;
+    double deep = rear - places.stream().mapToDouble(Place::yMm).min().orElse(0);
+    scale = (WIDTH - 2 * MARGIN) / Math.max(1, Math.max(across, deep));
+    height = deep * scale + 2 * MARGIN;
+    svg.append(
+        String.format(
+            Locale.ROOT,
+            "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%.0f\" height=\"%.0f\""
+                + " font-family=\"Inter\" font-size=\"8\" text-anchor=\"middle\">",
+            across * scale + 2 * MARGIN,
+            height));
+    svg.append(
+        String.format(
+            Locale.ROOT,
+            "<rect x=\"%.1f\" y=\"%.1f\" width=\"%.1f\" height=\"%.1f\" fill=\"none\""
+                + " stroke=\"#8B745C\"/>",
+            MARGIN,
+            MARGIN,
+            across * scale,
+            deep * scale));
+  }
+
+  public static String of(BedTask task) {
+    Finding finding = task.solve();
+    List<Place> all = new ArrayList<>();
+    switch (task) {
+      case BedTask.OnScrews s -> {
+        all.addAll(s.readings().points());
+        all.addAll(s.readings().screws());
+      }
+      case BedTask.OnShims s -> {
+        all.addAll(s.readings().points());
+        all.addAll(s.readings().feet());
+      }
+      case BedTask.ByFeel f -> f.readings().places().forEach(p -> all.add(new At(p)));
+    }
+    BedPlanSvg plan = new BedPlanSvg(all);
+    switch (task) {
+      case BedTask.OnScrews s -> {
+        plan.heights(s.readings().points());
+        List<ScrewTurn> turns = ((BedFinding) finding).screws();
+        for (int i = 0; i < turns.size(); i++) {
+          plan.support(s.readings().screws().get(i), words(turns.get(i)));
+        }
+      }
+      case BedTask.OnShims s -> {
+        plan.heights(s.readings().points());
+        List<Shim> shims = ((ShimFinding) finding).shims();
+        for (int i = 0; i < shims.size(); i++) {
+          plan.support(
+              s.readings().feet().get(i), Numbers.fixed(shims.get(i).thicknessMm(), 2) + " mm");
+        }
+      }
+      case BedTask.ByFeel f -> {
+        for (FeltPlace p : f.readings().places()) {
+          plan.mark(new At(p), p.feel().name().toLowerCase(Locale.ROOT));
+        }
+      }
+    }
+    return plan.svg.append("</svg>").toString();
+  }
+
+  private record At(double xMm, double yMm) implements Place {
+    At(FeltPlace p) {
+      this(p.xMm(), p.yMm());
+    }
+  }
+
+  private static String words(ScrewTurn turn) {
+    return switch (turn.direction()) {
+      case NONE -> "stays";
+      case CLOCKWISE -> turn.roundedTurns() + " cw";
+      case COUNTER_CLOCKWISE -> turn.roundedTurns() + " ccw";
+    };
+  }
+
+  private void heights(List<GapPoint> points) {
+    double mean = points.stream().mapToDouble(GapPoint::gapMm).average().orElse(0);
+    for (GapPoint p : points) {
+      double above = mean - p.gapMm();
+      mark(p, (above > 0 ? "+" : "") + Numbers.fixed(above, 2));
+    }
+  }
+
+  private void mark(Place place, String words) {
+    double x = x(place);
+    double y = y(place);
+    svg.append(
+        String.format(
+            Locale.ROOT,
+            "<circle cx=\"%.1f\" cy=\"%.1f\" r=\"2.4\" fill=\"#241A12\"/>"
+                + "<text x=\"%.1f\" y=\"%.1f\">%s</text>",
+            x,
+            y,
+            x,
+            y - 5,
+            words));
+  }
+
+  private void support(Place place, String words) {
+    double x = x(place);
+    double y = y(place);
+    double below = y > height / 2 ? 15 : -15;
+    svg.append(
+        String.format(
+            Locale.ROOT,
+            "<circle cx=\"%.1f\" cy=\"%.1f\" r=\"5\" fill=\"none\" stroke=\"#A8660A\"/>"
+                + "<text x=\"%.1f\" y=\"%.1f\" fill=\"#A8660A\">%s</text>",
+            x,
+            y,
+            x,
+            y + below,
+            words));
+  }
+
+  private double x(Place place) {
+    return MARGIN + (place.xMm() - left) * scale;
+  }
+
+  private double y(Place place) {
+    return MARGIN + (rear - place.yMm()) * scale;
+  }
+}
