@@ -96,6 +96,36 @@ public final class Ledger {
     return doubted;
   }
 
+  /** What each event put in doubt and what has been proven since, oldest first. */
+  public List<Aftermath> aftermaths(List<Station> stations) {
+    return events.stream().map(event -> aftermath(event, stations)).toList();
+  }
+
+  private Aftermath aftermath(Event event, List<Station> stations) {
+    SequencedMap<Station, Doubt> doubted = doubtedBy(event.kind(), stations);
+    List<Station> proved = new ArrayList<>();
+    List<Instant> times = new ArrayList<>();
+    doubted.forEach(
+        (station, doubt) ->
+            entriesAt(station).stream()
+                .filter(e -> e.at().isAfter(event.at()) && clears(doubt, e))
+                .findFirst()
+                .ifPresent(
+                    e -> {
+                      proved.add(station);
+                      times.add(e.at());
+                    }));
+    Optional<Instant> all =
+        proved.size() == doubted.size()
+            ? times.stream().max(Comparator.naturalOrder())
+            : Optional.empty();
+    return new Aftermath(event, doubted, proved, all);
+  }
+
+  private static boolean clears(Doubt doubt, Entry entry) {
+    return doubt == Doubt.QUICK_CHECK ? entry.verdict() == Verdict.WITHIN : proves(entry);
+  }
+
   /**
    * What the next entry with figures at a station is: as left when the technician leaves it so; as
    * found when a visit begins; a check between the two.

@@ -17,7 +17,6 @@ import javafx.scene.shape.Line;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.SVGPath;
 import javafx.scene.shape.Shape;
-import javafx.scene.text.Text;
 import javafx.scene.text.TextAlignment;
 import zebrawood.bed.BedFinding;
 import zebrawood.bed.BedTask;
@@ -28,6 +27,7 @@ import zebrawood.bed.ScrewTurn;
 import zebrawood.bed.ShimFinding;
 import zebrawood.bed.TurnDirection;
 import zebrawood.measure.LengthUnit;
+import zebrawood.desktop.text.Text;
 import zebrawood.measure.Numbers;
 import zebrawood.measure.PlaneFit;
 
@@ -145,8 +145,8 @@ final class BedPlan extends Region {
       nodes.add(styled(new Line(x, y0, x, py(0)), "plan-grid"));
       nodes.add(styled(new Line(x0, y, px(model.areaXMm()), y), "plan-grid"));
     }
-    nodes.add(words("front", getWidth() / 2, getHeight() - 12, "plan-side"));
-    nodes.add(words("rear", getWidth() / 2, 12, "plan-side"));
+    nodes.add(words(Text.of("bed.plan.front"), getWidth() / 2, getHeight() - 12, "plan-side"));
+    nodes.add(words(Text.of("bed.plan.rear"), getWidth() / 2, 12, "plan-side"));
     return nodes;
   }
 
@@ -271,21 +271,21 @@ final class BedPlan extends Region {
         && found.finding() instanceof BedFinding finding) {
       ScrewTurn turn = finding.screws().get(index);
       if (kept) {
-        words = "kept";
+        words = Text.of("bed.plan.kept");
       } else if (turn.direction() == TurnDirection.NONE) {
-        words = "stays";
+        words = Text.of("bed.plan.stays");
       } else {
         boolean clockwise = turn.direction() == TurnDirection.CLOCKWISE;
         words = BedAdvice.pretty(turn) + (clockwise ? " cw" : " ccw");
         arrow = arrow(clockwise);
       }
     } else if (kept) {
-      words = "kept";
+      words = Text.of("bed.plan.kept");
     }
     button.setText(words);
     button.setGraphic(arrow);
     button.setAccessibleText(
-        "Screw " + id + ", " + words + (kept ? ", press to let it turn" : ", press to keep it"));
+        Text.of(kept ? "bed.plan.screw.free" : "bed.plan.screw.keep", id, words));
     return button;
   }
 
@@ -311,7 +311,7 @@ final class BedPlan extends Region {
     if (model.outcomeProperty().get() instanceof BedOutcome.Found found
         && found.finding() instanceof ShimFinding finding) {
       double mm = finding.shims().get(index).thicknessMm();
-      label.setText(mm == 0 ? "no shim" : model.unit().showWithUnit(mm, 2));
+      label.setText(mm == 0 ? Text.of("bed.plan.no-shim") : model.unit().showWithUnit(mm, 2));
     }
     return label;
   }
@@ -324,7 +324,7 @@ final class BedPlan extends Region {
   }
 
   private static Node words(String words, double x, double y, String styleClass) {
-    Text text = new Text(words);
+    var text = new javafx.scene.text.Text(words);
     text.setTextOrigin(VPos.CENTER);
     text.setTextAlignment(TextAlignment.CENTER);
     text.getStyleClass().add(styleClass);

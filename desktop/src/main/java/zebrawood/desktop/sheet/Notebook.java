@@ -3,8 +3,6 @@ package zebrawood.desktop.sheet;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
-import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableColumn;
@@ -59,8 +57,8 @@ public final class Notebook extends HBox {
   /** Shows entries, oldest first as the ledger has them. */
   public void show(List<Entry> entries, LengthUnit unit) {
     List<TableColumn<Entry, ?>> columns = new ArrayList<>();
-    columns.add(column("notebook.when", 130, e -> When.dayAndTime(e.at(), zone)));
-    columns.add(column("notebook.kind", 72, e -> e.kind().words()));
+    columns.add(Tables.column(Text.of("notebook.when"), 130, e -> When.dayAndTime(e.at(), zone)));
+    columns.add(Tables.column(Text.of("notebook.kind"), 72, e -> e.kind().words()));
     entries.reversed().stream()
         .filter(e -> e.tellingFigure().isPresent())
         .findFirst()
@@ -69,9 +67,9 @@ public final class Notebook extends HBox {
             columns.add(figureColumn(figure, unit));
           }
         });
-    columns.add(column("notebook.verdict", 76, e -> Text.of("verdict." + e.verdict().name())));
-    columns.add(column("notebook.because", 110, Entry::because));
-    columns.add(column("notebook.by", 40, Entry::by));
+    columns.add(Tables.column(Text.of("notebook.verdict"), 76, e -> Text.of("verdict." + e.verdict().name())));
+    columns.add(Tables.column(Text.of("notebook.because"), 110, Entry::because));
+    columns.add(Tables.column(Text.of("notebook.by"), 40, Entry::by));
     table.getColumns().setAll(columns);
     table.getItems().setAll(entries.reversed());
     trendBox.getChildren().clear();
@@ -89,7 +87,7 @@ public final class Notebook extends HBox {
 
   private static TableColumn<Entry, String> figureColumn(Figure pattern, LengthUnit unit) {
     TableColumn<Entry, String> column =
-        column(
+        Tables.column(
             pattern.label() + ", " + FigureText.unit(pattern, unit),
             96,
             e ->
@@ -99,17 +97,6 @@ public final class Notebook extends HBox {
                     .map(f -> FigureText.full(f, unit))
                     .orElseGet(() -> e.figures().isEmpty() ? StandingWords.of(e) : "–"));
     column.getStyleClass().add("number-column");
-    return column;
-  }
-
-  private static TableColumn<Entry, String> column(
-      String keyOrWords, double width, Function<Entry, String> words) {
-    String title = keyOrWords.startsWith("notebook.") ? Text.of(keyOrWords) : keyOrWords;
-    TableColumn<Entry, String> column = new TableColumn<>(title);
-    column.setCellValueFactory(row -> new ReadOnlyStringWrapper(words.apply(row.getValue())));
-    column.setPrefWidth(width);
-    column.setSortable(false);
-    column.setReorderable(false);
     return column;
   }
 }

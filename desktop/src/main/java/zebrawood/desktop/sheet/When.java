@@ -9,6 +9,8 @@ import java.util.Locale;
 public final class When {
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("dd MMM", Locale.ENGLISH);
+  private static final DateTimeFormatter DAY_AND_YEAR =
+      DateTimeFormatter.ofPattern("dd MMM yyyy", Locale.ENGLISH);
   private static final DateTimeFormatter DAY_AND_TIME =
       DateTimeFormatter.ofPattern("dd MMM yyyy HH:mm", Locale.ENGLISH);
   private static final DateTimeFormatter TIME =
@@ -18,6 +20,10 @@ public final class When {
 
   public static String day(Instant at, ZoneId zone) {
     return DAY.withZone(zone).format(at);
+  }
+
+  public static String dayAndYear(Instant at, ZoneId zone) {
+    return DAY_AND_YEAR.withZone(zone).format(at);
   }
 
   public static String dayAndTime(Instant at, ZoneId zone) {

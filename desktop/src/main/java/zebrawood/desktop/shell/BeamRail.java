@@ -77,6 +77,15 @@ final class BeamRail extends Region {
     requestLayout();
   }
 
+  boolean holdsFocus() {
+    return focusedIndex() >= 0;
+  }
+
+  /** Puts the focus on the row of the page on show. */
+  void focusOpened() {
+    buttons.stream().filter(Button::isFocusTraversable).findFirst().ifPresent(Button::requestFocus);
+  }
+
   private int focusedIndex() {
     for (int i = 0; i < buttons.size(); i++) {
       if (buttons.get(i).isFocused()) {

@@ -61,7 +61,8 @@ public final class WorkshopModel implements AutoCloseable {
   private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
   private final ObjectProperty<LengthUnit> unit = new SimpleObjectProperty<>(LengthUnit.MILLIMETRE);
   private final ObjectProperty<Boolean> dark = new SimpleObjectProperty<>(false);
-  private Optional<String> initials = Optional.empty();
+  private final ReadOnlyObjectWrapper<Optional<String>> initials =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
 
   /** What was typed since the start, newer than what was loaded. */
   private final Map<String, Map<String, String>> typed = new HashMap<>();
@@ -120,7 +121,7 @@ public final class WorkshopModel implements AutoCloseable {
     this.clock = clock;
     this.person = person;
     this.drafts = new DraftKeeper(workshop, writer);
-    this.initials = start.initials();
+    initials.set(start.initials());
     machines.set(start.machines());
     opened.set(start.opened().orElse(null));
     unit.set(start.unit());
@@ -183,11 +184,15 @@ public final class WorkshopModel implements AutoCloseable {
   }
 
   public Optional<String> initials() {
-    return initials;
+    return initials.get();
+  }
+
+  public ReadOnlyObjectProperty<Optional<String>> initialsProperty() {
+    return initials.getReadOnlyProperty();
   }
 
   public void setInitials(String words) {
-    initials = Optional.of(words);
+    initials.set(Optional.of(words));
     prefer(INITIALS, words);
   }
 
@@ -203,7 +208,7 @@ public final class WorkshopModel implements AutoCloseable {
 
   /** Adds a machine, or a newer description of one, and opens it. */
   public void add(Machine machine, Runnable then) {
-    String by = initials.orElse("?");
+    String by = initials().orElse("?");
     write(
         () -> {
           workshop.record(machine, by, clock.instant());
@@ -245,7 +250,7 @@ public final class WorkshopModel implements AutoCloseable {
         corrects.map(Entry::kind).orElse(kind),
         corrects.map(Entry::at).orElse(now),
         now,
-        initials.orElse("?"),
+        initials().orElse("?"),
         corrects
             .map(e -> e.because() + ", corrected")
             .orElseGet(() -> Ledger.reasonToRead(opened().standing(station))),
@@ -283,7 +288,7 @@ public final class WorkshopModel implements AutoCloseable {
             kind,
             at,
             clock.instant(),
-            initials.orElse("?"),
+            initials().orElse("?"),
             note,
             Optional.empty());
     write(() -> workshop.record(event), () -> reload(opened().machine(), then));
@@ -310,7 +315,7 @@ public final class WorkshopModel implements AutoCloseable {
     lastEntry()
         .ifPresent(last -> {
           Entry withdrawal =
-              last.withdrawnBy(UUID.randomUUID().toString(), clock.instant(), initials.orElse("?"));
+              last.withdrawnBy(UUID.randomUUID().toString(), clock.instant(), initials().orElse("?"));
           record(withdrawal, () -> undone.accept(last), () -> {});
         });
   }
@@ -325,7 +330,7 @@ public final class WorkshopModel implements AutoCloseable {
             EventKind.WITHDRAWN,
             now,
             now,
-            initials.orElse("?"),
+            initials().orElse("?"),
             "",
             Optional.of(event.id()));
     write(() -> workshop.record(withdrawal), () -> reload(opened().machine(), then));

@@ -15,11 +15,16 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.List;
 import java.util.Map;
 
 /** Writes the hand-over sheet of one machine. */
 public final class HandOver {
   private static final String FONTS = "/zebrawood/fonts/";
+
+  /** The bundled typeface's files, as resources of this class: regular, semi-bold and bold. */
+  public static final List<String> TYPEFACE =
+      List.of(FONTS + "Inter-Regular.ttf", FONTS + "Inter-SemiBold.ttf", FONTS + "Inter-Bold.ttf");
 
   private HandOver() {}
 
@@ -66,17 +71,15 @@ public final class HandOver {
       System.setProperty("pdfbox.fontcache", folder.toString());
     }
     PdfRendererBuilder builder = new PdfRendererBuilder();
-    builder.useFont(() -> font("Inter-Regular.ttf"), "Inter", 400, FontStyle.NORMAL, true);
-    builder.useFont(() -> font("Inter-SemiBold.ttf"), "Inter", 600, FontStyle.NORMAL, true);
-    builder.useFont(() -> font("Inter-Bold.ttf"), "Inter", 700, FontStyle.NORMAL, true);
+    List<Integer> weights = List.of(400, 600, 700);
+    for (int i = 0; i < weights.size(); i++) {
+      String file = TYPEFACE.get(i);
+      builder.useFont(() -> resource(file), "Inter", weights.get(i), FontStyle.NORMAL, true);
+    }
     builder.useSVGDrawer(new BatikSVGDrawer());
     builder.withHtmlContent(html, null);
     builder.toStream(out);
     builder.run();
-  }
-
-  private static InputStream font(String name) {
-    return resource(FONTS + name);
   }
 
   private static InputStream resource(String path) {

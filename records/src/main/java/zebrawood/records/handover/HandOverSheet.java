@@ -11,7 +11,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SequencedMap;
 import java.util.function.Function;
-import zebrawood.ledger.Doubt;
+import zebrawood.ledger.Aftermath;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
@@ -54,8 +54,8 @@ public record HandOverSheet(
   /** A figure as found and as left, with its limit. */
   public record FigureRow(String label, String found, String left, String limit, String unit) {}
 
-  /** An event, and what it put in doubt. */
-  public record Happening(String at, String what, String doubted, String by) {}
+  /** An event, what it put in doubt, and whether that was proven again. */
+  public record Happening(String at, String what, String doubted, String proved, String by) {}
 
   /**
    * @param pictures draws the plan of an entry of a station, by the station's id
@@ -75,14 +75,23 @@ public record HandOverSheet(
     standings.forEach((station, standing) ->
         parts.add(part(ledger, station, standing, pictures.get(station.id()), day)));
     List<Happening> happenings = new ArrayList<>();
-    for (Event event : ledger.events()) {
-      SequencedMap<Station, Doubt> doubted = ledger.doubtedBy(event.kind(), stations);
-      String names = String.join(", ", doubted.keySet().stream().map(Station::title).toList());
+    for (Aftermath after : ledger.aftermaths(stations)) {
+      Event event = after.event();
+      String names =
+          String.join(", ", after.doubted().keySet().stream().map(Station::title).toList());
+      String proved =
+          after.doubted().isEmpty()
+              ? "–"
+              : after
+                  .provedAt()
+                  .map(at -> "yes, " + day.format(at))
+                  .orElse(after.proved().size() + " of " + after.doubted().size());
       happenings.add(
           new Happening(
               day.format(event.at()),
               event.inWords(),
               names.isEmpty() ? "nothing" : names,
+              proved,
               event.by()));
     }
     return new HandOverSheet(

@@ -1,0 +1,71 @@
+package zebrawood.desktop.app;
+
+import java.time.Clock;
+import java.util.concurrent.Executor;
+import javafx.application.Application;
+import javafx.scene.Scene;
+import javafx.scene.text.Font;
+import zebrawood.desktop.shell.Outside;
+import zebrawood.desktop.shell.Shell;
+import zebrawood.desktop.stations.StationList;
+import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.records.handover.HandOver;
+
+/** Puts model, stations and window together: one open workshop in one scene. */
+public final class Assembly {
+  public static final double WIDTH = 1280;
+  public static final double HEIGHT = 800;
+  private static final String LOOK = "/zebrawood/desktop/look/";
+
+  private final WorkshopModel model;
+  private final Shell shell;
+  private final Scene scene;
+
+  /** Call on the interface's thread. */
+  public Assembly(
+      WorkshopModel.Start start,
+      Clock clock,
+      String person,
+      Executor ui,
+      Outside outside,
+      Runnable closeWindow) {
+    loadTypeface();
+    model = new WorkshopModel(start, StationList.stations(), ui, clock, person);
+    shell = new Shell(model, StationList.ALL, outside, closeWindow);
+    scene = new Scene(shell, WIDTH, HEIGHT);
+    model.darkProperty().subscribe(this::dress);
+  }
+
+  private static void loadTypeface() {
+    for (String file : HandOver.TYPEFACE) {
+      Font.loadFont(HandOver.class.getResourceAsStream(file), 14);
+    }
+  }
+
+  /** The toolkit skin, our tokens for the theme, our looks. */
+  private void dress(boolean dark) {
+    Application.setUserAgentStylesheet(
+        dark
+            ? new atlantafx.base.theme.PrimerDark().getUserAgentStylesheet()
+            : new atlantafx.base.theme.PrimerLight().getUserAgentStylesheet());
+    scene
+        .getStylesheets()
+        .setAll(sheet(dark ? "dark.css" : "light.css"), sheet("zebrawood.css"));
+  }
+
+  private static String sheet(String name) {
+    return Assembly.class.getResource(LOOK + name).toExternalForm();
+  }
+
+  public WorkshopModel model() {
+    return model;
+  }
+
+  public Shell shell() {
+    return shell;
+  }
+
+  public Scene scene() {
+    return scene;
+  }
+}

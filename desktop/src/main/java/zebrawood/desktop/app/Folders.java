@@ -1,0 +1,34 @@
+package zebrawood.desktop.app;
+
+import java.nio.file.Path;
+import java.util.Locale;
+
+/** Where the user's own files are kept, as each system has it. */
+final class Folders {
+  private Folders() {}
+
+  static Path workshopFile() {
+    return data().resolve("workshop.zebrawood");
+  }
+
+  static Path log() {
+    return data().resolve("zebrawood.log");
+  }
+
+  private static Path data() {
+    String system = System.getProperty("os.name").toLowerCase(Locale.ROOT);
+    Path home = Path.of(System.getProperty("user.home"));
+    if (system.contains("windows")) {
+      return variable("APPDATA", home.resolve("AppData/Roaming")).resolve("Zebrawood");
+    }
+    if (system.contains("mac")) {
+      return home.resolve("Library/Application Support/Zebrawood");
+    }
+    return variable("XDG_DATA_HOME", home.resolve(".local/share")).resolve("zebrawood");
+  }
+
+  private static Path variable(String name, Path otherwise) {
+    String value = System.getenv(name);
+    return value == null || value.isBlank() ? otherwise : Path.of(value);
+  }
+}

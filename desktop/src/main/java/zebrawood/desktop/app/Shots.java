@@ -1,0 +1,237 @@
+package zebrawood.desktop.app;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.TimeUnit;
+import javafx.animation.AnimationTimer;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.stage.Stage;
+import javax.imageio.ImageIO;
+import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.desktop.shell.Shell;
+import zebrawood.desktop.stations.StationList;
+import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.records.workshop.Opening;
+import zebrawood.records.workshop.Workshop;
+
+/**
+ * Pictures of every main view from the demo workshop, rendered offscreen. The day is fixed, so that
+ * the same program gives the same pictures.
+ */
+final class Shots {
+  private static final Clock DAY =
+      Clock.fixed(Instant.parse("2026-11-24T09:30:00Z"), ZoneOffset.UTC);
+
+  private final Path folder;
+  private Stage stage;
+  private Assembly assembly;
+
+  private Shots(Path folder) {
+    this.folder = folder;
+  }
+
+  /**
+   * @return the exit code
+   */
+  static int write(Path folder) throws IOException {
+    Display.useOffscreen();
+    Files.createDirectories(folder);
+    Path home = Files.createTempDirectory("zebrawood-shots");
+    CountDownLatch started = new CountDownLatch(1);
+    Platform.startup(started::countDown);
+    Platform.setImplicitExit(false);
+    try {
+      started.await();
+      Shots shots = new Shots(folder);
+      Path demo = home.resolve("demo.zebrawood");
+      DemoWorkshop.write(demo, DAY.instant());
+      shots.open(demo);
+      shots.demoViews();
+      shots.close();
+      shots.open(home.resolve("empty.zebrawood"));
+      shots.take("empty-workshop");
+      shots.close();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      return Zebrawood.NOT_POSSIBLE;
+    } finally {
+      Platform.exit();
+    }
+    System.out.println("The pictures of the main views are in " + folder.toAbsolutePath());
+    return 0;
+  }
+
+  private void demoViews() throws InterruptedException {
+    take("today");
+    show("bed");
+    press("#reading-1-1");
+    take("bed");
+    onInterface(() -> assembly.model().darkProperty().set(true));
+    take("bed-dark");
+    onInterface(() -> assembly.shell().show(Shell.TODAY));
+    take("today-dark");
+    onInterface(() -> assembly.model().darkProperty().set(false));
+    key(KeyCode.E);
+    take("something-happened");
+    escape();
+    key(KeyCode.K);
+    take("find-or-do");
+    escape();
+    key(KeyCode.N);
+    take("new-machine");
+    escape();
+    key(KeyCode.P);
+    take("hand-over");
+    escape();
+    choose("Flint");
+    show("bed");
+    onInterface(
+        () -> {
+          String[] gaps = {"188.0", "188.3", "188.5", "187.8", "188.1", "188.3"};
+          for (int i = 0; i < gaps.length; i++) {
+            type("#reading-" + i % 3 + "-" + i / 3, gaps[i]);
+          }
+        });
+    press("#reading-2-1");
+    take("bed-shims");
+    choose("Sedge");
+    take("today-holds");
+  }
+
+  private void open(Path file) throws InterruptedException {
+    Workshop workshop =
+        switch (Workshop.open(file)) {
+          case Opening.Opened(Workshop opened) -> opened;
+          case Opening.InUse(String holder) -> throw new IllegalStateException(holder);
+          case Opening.Unusable(String because) -> throw new IllegalStateException(because);
+        };
+    WorkshopModel.Start start =
+        WorkshopModel.start(workshop, StationList.stations(), "shots", DAY.instant());
+    onInterface(
+        () -> {
+          stage = new Stage();
+          assembly =
+              new Assembly(start, DAY, "shots", Platform::runLater, path -> {}, stage::close);
+          assembly.model().setInitials("EH");
+          stage.setScene(assembly.scene());
+          stage.show();
+        });
+  }
+
+  private void close() throws InterruptedException {
+    onInterface(
+        () -> {
+          stage.close();
+          assembly.model().close();
+        });
+  }
+
+  private void show(String stationId) throws InterruptedException {
+    onInterface(() -> assembly.shell().show(stationId));
+    frames(2);
+  }
+
+  private void choose(String machine) throws InterruptedException {
+    onInterface(
+        () ->
+            assembly.model().machinesProperty().get().stream()
+                .filter(m -> m.name().equals(machine))
+                .findFirst()
+                .ifPresent(assembly.model()::choose));
+    while (!ask(() -> assembly.model().opened().machine().name().equals(machine))) {
+      frames(1);
+    }
+  }
+
+  private void press(String selector) throws InterruptedException {
+    onInterface(() -> node(selector).requestFocus());
+  }
+
+  private void type(String selector, String words) {
+    ((javafx.scene.control.TextField) node(selector)).setText(words);
+  }
+
+  private Node node(String selector) {
+    return assembly.scene().lookup(selector);
+  }
+
+  private void key(KeyCode code) throws InterruptedException {
+    onInterface(() -> fire(code, true));
+  }
+
+  private void escape() throws InterruptedException {
+    onInterface(() -> fire(KeyCode.ESCAPE, false));
+  }
+
+  private void fire(KeyCode code, boolean control) {
+    Node target = assembly.scene().getFocusOwner();
+    javafx.event.Event.fireEvent(
+        target == null ? assembly.shell() : target,
+        new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, control, false, false));
+  }
+
+  private void take(String name) throws InterruptedException {
+    frames(4);
+    WritableImage image = ask(() -> assembly.scene().snapshot(null));
+    int width = (int) image.getWidth();
+    int height = (int) image.getHeight();
+    int[] pixels = new int[width * height];
+    image
+        .getPixelReader()
+        .getPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), pixels, 0, width);
+    BufferedImage picture = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    picture.setRGB(0, 0, width, height, pixels, 0, width);
+    try {
+      ImageIO.write(picture, "png", folder.resolve(name + ".png").toFile());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Lets the toolkit lay out and draw so many times. */
+  private static void frames(int count) throws InterruptedException {
+    CountDownLatch drawn = new CountDownLatch(count);
+    AnimationTimer timer =
+        new AnimationTimer() {
+          @Override
+          public void handle(long now) {
+            drawn.countDown();
+          }
+        };
+    onInterface(timer::start);
+    drawn.await(10, TimeUnit.SECONDS);
+    onInterface(timer::stop);
+  }
+
+  private static void onInterface(Runnable work) throws InterruptedException {
+    ask(
+        () -> {
+          work.run();
+          return null;
+        });
+  }
+
+  private static <T> T ask(java.util.concurrent.Callable<T> work) throws InterruptedException {
+    FutureTask<T> task = new FutureTask<>(work);
+    Platform.runLater(task);
+    try {
+      return task.get();
+    } catch (ExecutionException e) {
+      throw new IllegalStateException(e.getCause());
+    }
+  }
+}

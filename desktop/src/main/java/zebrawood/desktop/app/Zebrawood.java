@@ -1,0 +1,122 @@
+package zebrawood.desktop.app;
+
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.concurrent.Callable;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.IVersionProvider;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.desktop.solve.SolveCommand;
+import zebrawood.desktop.stations.StationList;
+
+/** The command line. */
+@Command(
+    name = "zebrawood",
+    mixinStandardHelpOptions = true,
+    versionProvider = Zebrawood.Version.class,
+    description = "Opens the workshop; a new one is made where there is none.",
+    subcommands = {Zebrawood.Demo.class, Zebrawood.Solve.class})
+public final class Zebrawood implements Callable<Integer> {
+  static final int NOT_POSSIBLE = 2;
+
+  @Option(
+      names = "--workshop",
+      paramLabel = "FILE",
+      description = "The workshop file; by default the one in the user's data folder.")
+  private Path workshop;
+
+  public static void main(String[] args) {
+    System.setProperty("zebrawood.log", Folders.log().toString());
+    System.exit(run(args));
+  }
+
+  /**
+   * @return the exit code
+   */
+  static int run(String... args) {
+    return new CommandLine(new Zebrawood())
+        .setParameterExceptionHandler(
+            (e, given) -> {
+              String sentence = e.getMessage().lines().findFirst().orElse("").strip();
+              System.err.println(
+                  sentence + (sentence.endsWith(".") ? "" : ".") + " See zebrawood --help.");
+              return NOT_POSSIBLE;
+            })
+        .execute(args);
+  }
+
+  @Override
+  public Integer call() {
+    if (!Display.isThere()) {
+      System.err.println(
+          "There is no display to open a window on; zebrawood demo renders pictures without one,"
+              + " and zebrawood solve needs none.");
+      return NOT_POSSIBLE;
+    }
+    Path file = workshop == null ? Folders.workshopFile() : workshop;
+    return ZebrawoodWindow.open(file, Clock.systemDefaultZone());
+  }
+
+  @Command(
+      name = "demo",
+      mixinStandardHelpOptions = true,
+      description = "Opens a fresh copy of the demo workshop: a botanic garden's label machines.")
+  static final class Demo implements Callable<Integer> {
+    @Option(
+        names = "--shots",
+        paramLabel = "DIR",
+        description = "Render every main view offscreen as PNG into this folder and exit.")
+    private Path shots;
+
+    @Override
+    public Integer call() throws IOException {
+      if (shots != null) {
+        return Shots.write(shots);
+      }
+      if (!Display.isThere()) {
+        return Shots.write(Files.createTempDirectory("zebrawood-views"));
+      }
+      Path file = Files.createTempDirectory("zebrawood-demo").resolve("demo.zebrawood");
+      Clock clock = Clock.systemDefaultZone();
+      DemoWorkshop.write(file, clock.instant());
+      return ZebrawoodWindow.open(file, clock);
+    }
+  }
+
+  @Command(
+      name = "solve",
+      mixinStandardHelpOptions = true,
+      description = "Computes a station's finding: readings as JSON in, finding as JSON out.")
+  static final class Solve implements Callable<Integer> {
+    @Parameters(paramLabel = "STATION", description = "Such as bed or shims.")
+    private String station;
+
+    @Option(names = "--lines", description = "One document a line, one answer a line.")
+    private boolean lines;
+
+    @Override
+    public Integer call() throws IOException {
+      PrintStream out = new PrintStream(new java.io.FileOutputStream(java.io.FileDescriptor.out), false, StandardCharsets.UTF_8);
+      int code =
+          new SolveCommand(StationList.solvers()).run(station, lines, System.in, out, System.err);
+      out.flush();
+      return code;
+    }
+  }
+
+  /** The version in the program's own jar. */
+  static final class Version implements IVersionProvider {
+    @Override
+    public String[] getVersion() {
+      String version = Zebrawood.class.getPackage().getImplementationVersion();
+      return new String[] {"zebrawood " + (version == null ? "(not packaged)" : version)};
+    }
+  }
+}

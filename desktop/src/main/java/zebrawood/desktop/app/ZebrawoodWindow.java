@@ -1,0 +1,126 @@
+package zebrawood.desktop.app;
+
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.concurrent.CompletableFuture;
+import javafx.application.Application;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.image.Image;
+import javafx.scene.layout.VBox;
+import javafx.stage.Stage;
+import org.slf4j.LoggerFactory;
+import zebrawood.desktop.stations.StationList;
+import zebrawood.desktop.text.Text;
+import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.records.workshop.Opening;
+import zebrawood.records.workshop.Workshop;
+
+/** The application's window on one workshop file, which is opened while the toolkit starts. */
+public final class ZebrawoodWindow extends Application {
+  private static Path file;
+  private static Clock clock;
+  private static int exitCode;
+
+  private Assembly assembly;
+
+  /** What the file gave: a start, or the sentence why there is none. */
+  private record Prepared(WorkshopModel.Start start, String because) {}
+
+  private static CompletableFuture<Prepared> prepared;
+
+  /**
+   * Opens the window and returns when it is closed.
+   *
+   * @return the exit code
+   */
+  public static int open(Path workshopFile, Clock theClock) {
+    file = workshopFile;
+    clock = theClock;
+    prepared = CompletableFuture.supplyAsync(ZebrawoodWindow::prepare);
+    try {
+      Application.launch(ZebrawoodWindow.class);
+    } catch (UnsupportedOperationException e) {
+      System.err.println("The display cannot be opened: " + e.getMessage() + ".");
+      exitCode = Zebrawood.NOT_POSSIBLE;
+    }
+    return exitCode;
+  }
+
+  static String person() {
+    return System.getProperty("user.name", "somebody");
+  }
+
+  private static Prepared prepare() {
+    return switch (Workshop.open(file)) {
+      case Opening.Opened(Workshop workshop) ->
+          new Prepared(
+              WorkshopModel.start(
+                  workshop, StationList.stations(), person(), clock.instant()),
+              "");
+      case Opening.InUse(String holder) ->
+          new Prepared(null, Text.of("window.in-use", holder));
+      case Opening.Unusable(String because) -> new Prepared(null, because);
+    };
+  }
+
+  @Override
+  public void start(Stage stage) {
+    for (String size : new String[] {"32", "64", "256"}) {
+      stage
+          .getIcons()
+          .add(new Image(getClass().getResourceAsStream("/zebrawood/desktop/icon-" + size + ".png")));
+    }
+    Prepared ready = prepared.join();
+    if (ready.start() == null) {
+      refuse(stage, ready.because());
+      return;
+    }
+    assembly =
+        new Assembly(
+            ready.start(),
+            clock,
+            person(),
+            Platform::runLater,
+            path -> getHostServices().showDocument(path.toUri().toString()),
+            stage::close);
+    Thread.currentThread().setUncaughtExceptionHandler((thread, trouble) -> tell(trouble));
+    stage.titleProperty().bind(assembly.shell().titleProperty());
+    stage.setScene(assembly.scene());
+    stage.setMinWidth(1000);
+    stage.setMinHeight(640);
+    stage.show();
+  }
+
+  /** The technician gets a sentence, the log the rest. */
+  private void tell(Throwable trouble) {
+    LoggerFactory.getLogger(ZebrawoodWindow.class).error("unexpected", trouble);
+    assembly.model().say(Text.of("said.trouble", Folders.log()));
+  }
+
+  private static void refuse(Stage stage, String because) {
+    exitCode = Zebrawood.NOT_POSSIBLE;
+    System.err.println(because);
+    Label words = new Label(because);
+    words.setWrapText(true);
+    words.setMaxWidth(460);
+    Button close = new Button(Text.of("window.close"));
+    close.setDefaultButton(true);
+    close.setOnAction(e -> stage.close());
+    VBox box = new VBox(16, words, close);
+    box.setStyle("-fx-padding: 24; -fx-font-size: 15px;");
+    stage.setTitle(Text.of("window.in-use.title"));
+    stage.setScene(new Scene(box));
+    stage.show();
+    close.requestFocus();
+  }
+
+  @Override
+  public void stop() {
+    if (assembly != null) {
+      assembly.model().close();
+    }
+  }
+}

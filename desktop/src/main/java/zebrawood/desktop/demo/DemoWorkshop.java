@@ -1,0 +1,204 @@
+package zebrawood.desktop.demo;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.UUID;
+import zebrawood.bed.BedStation;
+import zebrawood.desktop.bed.BedModel;
+import zebrawood.desktop.bed.BedOutcome;
+import zebrawood.desktop.bed.BedWay;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.EntryKind;
+import zebrawood.ledger.Event;
+import zebrawood.ledger.EventKind;
+import zebrawood.machine.BedSupport;
+import zebrawood.machine.Build;
+import zebrawood.machine.Machine;
+import zebrawood.machine.Source;
+import zebrawood.machine.SourceKind;
+import zebrawood.measure.LengthUnit;
+import zebrawood.records.bed.BedRecord;
+import zebrawood.records.workshop.Opening;
+import zebrawood.records.workshop.Workshop;
+
+/**
+ * Writes the label workshop into an empty file: Alder, whose bed is stale since it was moved;
+ * Sedge, which holds; Flint, which is out; Bryony, which was never read. The readings go through
+ * the same sheet model and core as typed ones.
+ */
+public final class DemoWorkshop {
+  private static final String MORNING = "EH";
+  private static final String AFTERNOON = "TR";
+
+  private final Workshop workshop;
+  private final Instant now;
+  private int written;
+
+  private DemoWorkshop(Workshop workshop, Instant now) {
+    this.workshop = workshop;
+    this.now = now;
+  }
+
+  /**
+   * @param now the histories end a little before this moment
+   */
+  public static void write(Path file, Instant now) {
+    switch (Workshop.open(file)) {
+      case Opening.Opened(Workshop workshop) -> {
+        try (workshop) {
+          new DemoWorkshop(workshop, now).write();
+        }
+      }
+      case Opening.InUse(String holder) -> throw new IllegalStateException("in use: " + holder);
+      case Opening.Unusable(String because) -> throw new IllegalStateException(because);
+    }
+  }
+
+  private void write() {
+    alder();
+    sedge();
+    flint();
+    machine(
+        "Bryony", Build.GALVO, new Source(SourceKind.UV, 5, 355), 110, 110, BedSupport.SHIMS, 0.2);
+  }
+
+  private Machine machine(
+      String name,
+      Build build,
+      Source source,
+      double widthMm,
+      double depthMm,
+      BedSupport support,
+      double toleranceMm) {
+    Machine machine =
+        new Machine(id(name), name, build, source, widthMm, depthMm, support, toleranceMm);
+    workshop.record(machine, MORNING, daysAgo(60, 8));
+    return machine;
+  }
+
+  private void alder() {
+    Machine alder =
+        machine(
+            "Alder",
+            Build.GANTRY_WITH_MIRRORS,
+            new Source(SourceKind.CO2_GLASS_TUBE, 90, 10_600),
+            700,
+            500,
+            BedSupport.SCREWS,
+            0.3);
+    read(alder, EntryKind.AS_FOUND, 21, 10.25, "commissioning", "7.3 7.0 6.4 6.8 6.3 5.6");
+    read(alder, EntryKind.CHECK, 21, 10.6, "commissioning", "6.5 6.4 6.3 6.6 6.4 6.2");
+    read(alder, EntryKind.AS_LEFT, 21, 11.05, "commissioning", "6.4 6.5 6.4 6.5 6.4 6.3");
+    happened(alder, EventKind.HONEYCOMB_OR_ROTARY, 14, 9, "rotary out, honeycomb back in");
+    feel(alder, 14, 9.5, "honeycomb or rotary put in or out", "s s s s s s");
+    read(alder, EntryKind.AS_FOUND, 8, 8.5, "check", "6.4 6.5 6.4 6.6 6.4 6.4");
+    happened(alder, EventKind.MOVED, 6, 14, "to the room beside the potting shed");
+    BedModel typed = model(alder, "6.0 6.5 6.9 6.2 6.6 7.2");
+    workshop.keepDraft(alder.id(), BedStation.STATION.id(), typed.typed());
+  }
+
+  private void sedge() {
+    Machine sedge =
+        machine(
+            "Sedge",
+            Build.GANTRY_WITH_HEAD_MODULE,
+            new Source(SourceKind.DIODE, 20, 450),
+            400,
+            400,
+            BedSupport.SHIMS,
+            0.4);
+    read(sedge, EntryKind.AS_FOUND, 48, 13.5, "commissioning", "20.2 20.6 21.1 20.1 20.4 20.8");
+    read(sedge, EntryKind.AS_LEFT, 48, 14.4, "commissioning", "20.1 20.2 20.2 20.1 20.1 20.2");
+    happened(sedge, EventKind.CRASH, 30, 16, "head caught a curled sheet of laminate");
+    read(sedge, EntryKind.AS_FOUND, 29, 9, "crash", "20.1 20.4 20.8 20.0 20.2 20.5");
+    read(sedge, EntryKind.AS_LEFT, 29, 9.8, "crash", "20.1 20.1 20.2 20.0 20.1 20.2");
+    happened(sedge, EventKind.HEAD_SWAPPED, 5, 11, "router off, laser back on");
+    feel(sedge, 5, 11.4, "head swapped", "s s s s s s");
+  }
+
+  private void flint() {
+    Machine flint =
+        machine(
+            "Flint",
+            Build.GALVO,
+            new Source(SourceKind.FIBRE, 50, 1064),
+            150,
+            150,
+            BedSupport.SHIMS,
+            0.2);
+    read(flint, EntryKind.AS_FOUND, 40, 10, "commissioning", "163.1 163.3 163.4 163.0 163.2 163.4");
+    read(flint, EntryKind.AS_LEFT, 40, 11.2, "commissioning", "163.2 163.2 163.3 163.2 163.2 163.3");
+    happened(flint, EventKind.HEAD_SHIMMED, 2, 15, "column taken down for a taller foot");
+    read(flint, EntryKind.AS_LEFT, 1, 9.2, "galvo head shimmed or moved", "188.0 188.3 188.5 187.8 188.1 188.3");
+  }
+
+  /** The sheet as it is when three by two readings are typed, from the front left. */
+  private static BedModel model(Machine machine, String readings) {
+    BedModel model = new BedModel(machine, LengthUnit.MILLIMETRE);
+    model.setGrid(3, 2);
+    type(model, readings);
+    return model;
+  }
+
+  private static void type(BedModel model, String readings) {
+    String[] words = readings.split(" ");
+    for (int i = 0; i < words.length; i++) {
+      model.placesProperty().get().get(i).reading().textProperty().set(words[i]);
+    }
+  }
+
+  private void read(
+      Machine machine, EntryKind kind, int days, double hour, String because, String readings) {
+    record(machine, kind, daysAgo(days, hour), because, model(machine, readings));
+  }
+
+  private void feel(Machine machine, int days, double hour, String because, String readings) {
+    BedModel model = new BedModel(machine, LengthUnit.MILLIMETRE);
+    model.setGrid(3, 2);
+    model.wayProperty().set(BedWay.FEEL);
+    type(model, readings);
+    record(machine, EntryKind.CHECK, daysAgo(days, hour), because, model);
+  }
+
+  private void record(Machine machine, EntryKind kind, Instant at, String because, BedModel model) {
+    if (!(model.outcomeProperty().get() instanceof BedOutcome.Found found)) {
+      throw new IllegalStateException("demo readings: " + model.outcomeProperty().get());
+    }
+    workshop.record(
+        new Entry(
+            id("entry"),
+            machine.id(),
+            BedStation.STATION.id(),
+            kind,
+            at,
+            at,
+            kind == EntryKind.CHECK ? AFTERNOON : MORNING,
+            because,
+            BedRecord.readings(model.typed(), found.task()),
+            BedRecord.finding(found.finding()),
+            found.finding().verdict(),
+            found.task().figures(found.finding()),
+            Optional.empty()));
+  }
+
+  private void happened(Machine machine, EventKind kind, int days, double hour, String note) {
+    Instant at = daysAgo(days, hour);
+    workshop.record(
+        new Event(id("event"), machine.id(), kind, at, at, AFTERNOON, note, Optional.empty()));
+  }
+
+  private Instant daysAgo(int days, double hour) {
+    Instant midnight = now.truncatedTo(java.time.temporal.ChronoUnit.DAYS);
+    return midnight.minus(Duration.ofDays(days)).plusSeconds(Math.round(hour * 3600));
+  }
+
+  /** The same for every copy of the demo. */
+  private String id(String what) {
+    String name = "demo " + what + " " + written++;
+    return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8)).toString();
+  }
+
+}

@@ -1,0 +1,310 @@
+package zebrawood.desktop.shell;
+
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import zebrawood.desktop.sheet.FigureText;
+import zebrawood.desktop.sheet.SheetFrame;
+import zebrawood.desktop.sheet.StandingMark;
+import zebrawood.desktop.sheet.Tables;
+import zebrawood.desktop.sheet.Trend;
+import zebrawood.desktop.sheet.When;
+import zebrawood.desktop.text.Text;
+import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.desktop.workshop.WorkshopModel.Opened;
+import zebrawood.ledger.Aftermath;
+import zebrawood.ledger.Doubt;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.Figure;
+import zebrawood.ledger.Standing;
+import zebrawood.ledger.StandingWords;
+import zebrawood.ledger.Station;
+import zebrawood.measure.LengthUnit;
+
+/** What now? What to prove again, how it has held, and what happened. */
+final class MachinePage extends BorderPane {
+  /** What the page asks of the window. */
+  interface Actions {
+    void open(String stationId);
+
+    void happened();
+
+    void handOver();
+  }
+
+  private final WorkshopModel workshop;
+  private final Actions actions;
+  private final ZoneId zone;
+  private final Button somethingHappened;
+  private Optional<Button> go = Optional.empty();
+
+  MachinePage(WorkshopModel workshop, Actions actions) {
+    this.workshop = workshop;
+    this.actions = actions;
+    this.zone = workshop.clock().getZone();
+    somethingHappened =
+        Card.button("today-happened", Text.of("today.events.new"), actions::happened);
+    getStyleClass().addAll("sheet", "today");
+    refresh();
+  }
+
+  void refresh() {
+    Opened opened = workshop.opened();
+    setTop(header(opened));
+    HBox body = new HBox(toProve(opened), held(opened));
+    body.getStyleClass().add("today-body");
+    ScrollPane scroll = new ScrollPane(body);
+    scroll.setFitToWidth(true);
+    scroll.setFocusTraversable(false);
+    scroll.getStyleClass().add("bare-scroll");
+    setCenter(scroll);
+    setBottom(events(opened));
+  }
+
+  void focusFirst() {
+    go.orElse(somethingHappened).requestFocus();
+  }
+
+  private Node header(Opened opened) {
+    Label title = new Label(Text.of("today.title", opened.machine().name()));
+    title.getStyleClass().add("title");
+    Label summary = new Label(summary(opened));
+    summary.getStyleClass().add("question");
+    summary.setWrapText(true);
+    Button handOver =
+        Card.button("today-handover", Text.of("today.handover"), actions::handOver);
+    handOver.setMinWidth(Region.USE_PREF_SIZE);
+    VBox words = new VBox(title, summary);
+    HBox.setHgrow(words, Priority.ALWAYS);
+    somethingHappened.setMinWidth(Region.USE_PREF_SIZE);
+    HBox header = new HBox(10, words, somethingHappened, handOver);
+    header.getStyleClass().add("sheet-header");
+    return header;
+  }
+
+  private String summary(Opened opened) {
+    List<Standing> standings = List.copyOf(opened.standings().values());
+    long holding = standings.stream().filter(Standing::holds).count();
+    long others = standings.size() - holding;
+    if (others == 0) {
+      return Text.of("today.all-hold");
+    }
+    String need = others == 1 ? Text.of("today.need-one") : Text.of("today.need-many", others);
+    String rest =
+        switch ((int) holding) {
+          case 0 -> "";
+          case 1 -> "; " + Text.of("today.still-one");
+          default -> "; " + Text.of("today.still-many", holding);
+        };
+    return opened.ledger().events().reversed().stream()
+        .findFirst()
+        .map(e -> Text.of("today.some", e.inWords(), When.day(e.at(), zone), need + rest))
+        .orElse(need + rest + ".");
+  }
+
+  private Node toProve(Opened opened) {
+    List<Map.Entry<Station, Standing>> rest =
+        opened.standings().entrySet().stream().filter(e -> !e.getValue().holds()).toList();
+    int minutes = rest.stream().mapToInt(e -> e.getKey().minutes()).sum();
+    Label about =
+        new Label(rest.isEmpty() ? "" : Text.of("today.prove.minutes", minutes));
+    about.getStyleClass().add("soft");
+    VBox list = new VBox(SheetFrame.columnTitle(Text.of("today.prove"), about));
+    list.setMinWidth(420);
+    HBox.setHgrow(list, Priority.ALWAYS);
+    go = Optional.empty();
+    for (Map.Entry<Station, Standing> entry : rest) {
+      list.getChildren().add(row(entry.getKey(), entry.getValue(), go.isEmpty()));
+    }
+    if (rest.isEmpty()) {
+      list.getChildren().add(soft(Text.of("today.prove.nothing")));
+    }
+    return list;
+  }
+
+  private Node row(Station station, Standing standing, boolean first) {
+    Label title = new Label(Text.of(doKey(standing), station.title()));
+    title.getStyleClass().add("prove-title");
+    title.setWrapText(true);
+    String because = Text.of("prove.minutes", because(standing), station.minutes());
+    boolean draft = hasReadings(workshop.draft(station));
+    Label why = soft(draft ? because + " · " + Text.of("today.prove.draft") : because);
+    VBox words = new VBox(title, why);
+    HBox.setHgrow(words, Priority.ALWAYS);
+    Button button =
+        Card.button(
+            "go-" + station.id(), Text.of("today.prove.go"), () -> actions.open(station.id()));
+    button.setMinWidth(Region.USE_PREF_SIZE);
+    button.setAccessibleText(title.getText());
+    HBox row = new HBox(new StandingMark(standing), words, button);
+    row.getStyleClass().add(first ? "prove-first" : "prove-row");
+    if (first) {
+      button.getStyleClass().add("primary");
+      go = Optional.of(button);
+    }
+    return row;
+  }
+
+  private static boolean hasReadings(Map<String, String> draft) {
+    return draft.entrySet().stream()
+        .anyMatch(e -> e.getKey().startsWith("reading.") && !e.getValue().isBlank());
+  }
+
+  private static String doKey(Standing standing) {
+    return switch (standing) {
+      case Standing.Holds h -> throw new IllegalArgumentException("nothing to prove");
+      case Standing.Stale(var proof, Standing.Cause.Happened(var event, Doubt doubt))
+          when doubt == Doubt.QUICK_CHECK ->
+          "prove.do.check";
+      case Standing.Stale s -> "prove.do.stale";
+      case Standing.Out o -> "prove.do.out";
+      case Standing.Open o -> "prove.do.open";
+    };
+  }
+
+  private String because(Standing standing) {
+    LengthUnit unit = workshop.unitProperty().get();
+    return switch (standing) {
+      case Standing.Holds h -> "";
+      case Standing.Stale(Entry proof, Standing.Cause cause) ->
+          proof
+              .tellingFigure()
+              .map(f -> Text.of("prove.stale", StandingWords.because(cause), figure(f, unit)))
+              .orElse(StandingWords.because(cause));
+      case Standing.Out(Entry last) ->
+          last.tellingFigure()
+              .map(
+                  f ->
+                      Text.of(
+                          "prove.out",
+                          figure(f, unit),
+                          FigureText.value(f, f.limit().orElse(Double.NaN), unit)))
+              .orElse(Text.of("prove.out.bare"));
+      case Standing.Open(var check, Optional<Station> waitsFor) ->
+          waitsFor
+              .map(s -> Text.of("prove.wait", s.title()))
+              .orElse(Text.of("prove.open"));
+    };
+  }
+
+  private static String figure(Figure figure, LengthUnit unit) {
+    return figure.label().toLowerCase(java.util.Locale.ROOT)
+        + " "
+        + FigureText.withUnit(figure, unit);
+  }
+
+  private Node held(Opened opened) {
+    Label dashes = soft(Text.of("today.held.limit"));
+    VBox box = new VBox(8, SheetFrame.columnTitle(Text.of("today.held"), dashes));
+    box.setMinWidth(474);
+    box.setMaxWidth(474);
+    FlowPane cards = new FlowPane(10, 10);
+    opened
+        .standings()
+        .keySet()
+        .forEach(
+            station ->
+                card(opened.ledger().entriesAt(station)).ifPresent(cards.getChildren()::add));
+    box.getChildren()
+        .add(cards.getChildren().isEmpty() ? soft(Text.of("today.held.nothing")) : cards);
+    return box;
+  }
+
+  private Optional<Node> card(List<Entry> entries) {
+    LengthUnit unit = workshop.unitProperty().get();
+    List<Entry> measured = entries.stream().filter(e -> e.tellingFigure().isPresent()).toList();
+    if (measured.isEmpty()) {
+      return Optional.empty();
+    }
+    Entry last = measured.getLast();
+    Figure figure = last.tellingFigure().orElseThrow();
+    Station station =
+        workshop.stations().stream()
+            .filter(s -> s.id().equals(last.stationId()))
+            .findFirst()
+            .orElseThrow();
+    Label title = new Label(station.title() + ", " + figure.label().toLowerCase(java.util.Locale.ROOT));
+    title.getStyleClass().add("held-title");
+    Label value = new Label(FigureText.value(figure, unit));
+    value.getStyleClass().add("held-value");
+    Label unitWords = soft(FigureText.unit(figure, unit));
+    HBox number = new HBox(6, value, unitWords);
+    number.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
+    Trend trend = new Trend(measured, unit, zone);
+    trend.setPrefSize(208, 92);
+    VBox card =
+        new VBox(
+            new HBox(title, SheetFrame.spacer(), soft(When.day(last.at(), zone))), number, trend);
+    card.getStyleClass().add("held-card");
+    card.setPrefWidth(232);
+    return Optional.of(card);
+  }
+
+  private Node events(Opened opened) {
+    List<Aftermath> rows = opened.ledger().aftermaths(workshop.stations()).reversed();
+    TableView<Aftermath> table = new TableView<>();
+    table.setId("events");
+    table.setAccessibleText(Text.of("today.events"));
+    table.setFixedCellSize(25);
+    table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
+    table.setPlaceholder(soft(Text.of("today.events.none")));
+    List<TableColumn<Aftermath, String>> columns =
+        List.of(
+            Tables.column(Text.of("today.events"), 104, a -> When.dayAndYear(a.event().at(), zone)),
+            Tables.column("", 480, a -> a.event().inWords()),
+            Tables.column(Text.of("today.events.doubt"), 250, MachinePage::doubted),
+            Tables.column(Text.of("today.events.proved"), 110, this::proved),
+            Tables.column(Text.of("notebook.by"), 50, a -> a.event().by()));
+    table.getColumns().addAll(columns);
+    table.getItems().setAll(rows);
+    HBox.setHgrow(table, Priority.ALWAYS);
+    HBox box = new HBox(table);
+    box.getStyleClass().add("events");
+    return box;
+  }
+
+  private static String doubted(Aftermath after) {
+    return after.doubted().isEmpty()
+        ? "–"
+        : String.join(
+            ", ",
+            after.doubted().entrySet().stream()
+                .map(
+                    e ->
+                        e.getKey().title()
+                            + (e.getValue() == Doubt.QUICK_CHECK ? Text.of("event.quick") : ""))
+                .toList());
+  }
+
+  private String proved(Aftermath after) {
+    if (after.doubted().isEmpty()) {
+      return Text.of("today.proved.none");
+    }
+    return after
+        .provedAt()
+        .map(at -> Text.of("today.proved.yes", When.day(at, zone)))
+        .orElseGet(
+            () ->
+                Text.of("today.proved.part", after.proved().size(), after.doubted().size()));
+  }
+
+  private static Label soft(String words) {
+    Label label = new Label(words);
+    label.getStyleClass().add("soft");
+    label.setWrapText(true);
+    return label;
+  }
+}

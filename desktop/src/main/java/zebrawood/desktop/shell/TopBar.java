@@ -1,0 +1,68 @@
+package zebrawood.desktop.shell;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.control.Button;
+import javafx.scene.control.CustomMenuItem;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import zebrawood.desktop.sheet.SheetFrame;
+import zebrawood.desktop.text.Text;
+import zebrawood.machine.Machine;
+
+/** Which machine is open, what it is, what everybody in the room must know, and find or do. */
+final class TopBar extends HBox {
+  private final MenuButton machines = new MenuButton();
+  private final Label line = new Label();
+  private final Label plaque = new Label();
+  private final Consumer<Machine> choose;
+  private final Runnable addMachine;
+
+  TopBar(Consumer<Machine> choose, Runnable addMachine, Runnable find) {
+    this.choose = choose;
+    this.addMachine = addMachine;
+    getStyleClass().add("top-bar");
+    machines.setId("machines");
+    machines.setMinWidth(Region.USE_PREF_SIZE);
+    machines.setMaxWidth(300);
+    line.getStyleClass().add("machine-line");
+    line.setMinWidth(40);
+    plaque.getStyleClass().add("plaque");
+    plaque.setMinWidth(Region.USE_PREF_SIZE);
+    Button findButton = new Button(Text.of("bar.find"));
+    findButton.setId("find");
+    findButton.getStyleClass().setAll("find");
+    findButton.setAccessibleText(Text.of("bar.find.name"));
+    findButton.setMinWidth(Region.USE_PREF_SIZE);
+    findButton.setOnAction(e -> find.run());
+    getChildren().addAll(machines, line, SheetFrame.spacer(), plaque, findButton);
+  }
+
+  void show(Optional<Machine> open, List<Machine> all) {
+    String name = open.map(Machine::name).orElse(Text.of("bar.no-machine"));
+    machines.setText(name);
+    machines.setAccessibleText(Text.of("bar.machines", name));
+    line.setText(open.map(Machine::inOneLine).orElse(""));
+    plaque.setText(open.map(Machine::standingCaution).orElse(""));
+    plaque.setVisible(open.isPresent());
+    machines.getItems().clear();
+    for (Machine machine : all) {
+      machines.getItems().add(item(machine.name(), () -> choose.accept(machine)));
+    }
+    if (!all.isEmpty()) {
+      machines.getItems().add(new SeparatorMenuItem());
+    }
+    machines.getItems().add(item(Text.of("command.new-machine"), addMachine));
+  }
+
+  private static MenuItem item(String words, Runnable run) {
+    MenuItem item = new CustomMenuItem(new Label(words));
+    item.setOnAction(e -> run.run());
+    return item;
+  }
+}
