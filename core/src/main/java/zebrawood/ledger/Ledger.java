@@ -105,16 +105,14 @@ public final class Ledger {
     SequencedMap<Station, Doubt> doubted = doubtedBy(event.kind(), stations);
     List<Station> proved = new ArrayList<>();
     List<Instant> times = new ArrayList<>();
-    doubted.forEach(
-        (station, doubt) ->
-            entriesAt(station).stream()
-                .filter(e -> e.at().isAfter(event.at()) && clears(doubt, e))
-                .findFirst()
-                .ifPresent(
-                    e -> {
-                      proved.add(station);
-                      times.add(e.at());
-                    }));
+    doubted.forEach((station, doubt) ->
+        entriesAt(station).stream()
+            .filter(e -> e.at().isAfter(event.at()) && clears(doubt, e))
+            .findFirst()
+            .ifPresent(e -> {
+              proved.add(station);
+              times.add(e.at());
+            }));
     Optional<Instant> all =
         proved.size() == doubted.size()
             ? times.stream().max(Comparator.naturalOrder())

@@ -48,9 +48,7 @@ public final class Assembly {
         dark
             ? new atlantafx.base.theme.PrimerDark().getUserAgentStylesheet()
             : new atlantafx.base.theme.PrimerLight().getUserAgentStylesheet());
-    scene
-        .getStylesheets()
-        .setAll(sheet(dark ? "dark.css" : "light.css"), sheet("zebrawood.css"));
+    scene.getStylesheets().setAll(sheet(dark ? "dark.css" : "light.css"), sheet("zebrawood.css"));
   }
 
   private static String sheet(String name) {

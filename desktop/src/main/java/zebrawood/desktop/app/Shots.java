@@ -99,13 +99,12 @@ final class Shots {
     escape();
     choose("Flint");
     show("bed");
-    onInterface(
-        () -> {
-          String[] gaps = {"188.0", "188.3", "188.5", "187.8", "188.1", "188.3"};
-          for (int i = 0; i < gaps.length; i++) {
-            type("#reading-" + i % 3 + "-" + i / 3, gaps[i]);
-          }
-        });
+    onInterface(() -> {
+      String[] gaps = {"188.0", "188.3", "188.5", "187.8", "188.1", "188.3"};
+      for (int i = 0; i < gaps.length; i++) {
+        type("#reading-" + i % 3 + "-" + i / 3, gaps[i]);
+      }
+    });
     press("#reading-2-1");
     take("bed-shims");
     choose("Sedge");
@@ -121,23 +120,20 @@ final class Shots {
         };
     WorkshopModel.Start start =
         WorkshopModel.start(workshop, StationList.stations(), "shots", DAY.instant());
-    onInterface(
-        () -> {
-          stage = new Stage();
-          assembly =
-              new Assembly(start, DAY, "shots", Platform::runLater, path -> {}, stage::close);
-          assembly.model().setInitials("EH");
-          stage.setScene(assembly.scene());
-          stage.show();
-        });
+    onInterface(() -> {
+      stage = new Stage();
+      assembly = new Assembly(start, DAY, "shots", Platform::runLater, path -> {}, stage::close);
+      assembly.model().setInitials("EH");
+      stage.setScene(assembly.scene());
+      stage.show();
+    });
   }
 
   private void close() throws InterruptedException {
-    onInterface(
-        () -> {
-          stage.close();
-          assembly.model().close();
-        });
+    onInterface(() -> {
+      stage.close();
+      assembly.model().close();
+    });
   }
 
   private void show(String stationId) throws InterruptedException {
@@ -146,12 +142,11 @@ final class Shots {
   }
 
   private void choose(String machine) throws InterruptedException {
-    onInterface(
-        () ->
-            assembly.model().machinesProperty().get().stream()
-                .filter(m -> m.name().equals(machine))
-                .findFirst()
-                .ifPresent(assembly.model()::choose));
+    onInterface(() ->
+        assembly.model().machinesProperty().get().stream()
+            .filter(m -> m.name().equals(machine))
+            .findFirst()
+            .ifPresent(assembly.model()::choose));
     while (!ask(() -> assembly.model().opened().machine().name().equals(machine))) {
       frames(1);
     }
@@ -218,11 +213,10 @@ final class Shots {
   }
 
   private static void onInterface(Runnable work) throws InterruptedException {
-    ask(
-        () -> {
-          work.run();
-          return null;
-        });
+    ask(() -> {
+      work.run();
+      return null;
+    });
   }
 
   private static <T> T ask(java.util.concurrent.Callable<T> work) throws InterruptedException {

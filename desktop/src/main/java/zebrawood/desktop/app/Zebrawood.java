@@ -42,13 +42,12 @@ public final class Zebrawood implements Callable<Integer> {
    */
   static int run(String... args) {
     return new CommandLine(new Zebrawood())
-        .setParameterExceptionHandler(
-            (e, given) -> {
-              String sentence = e.getMessage().lines().findFirst().orElse("").strip();
-              System.err.println(
-                  sentence + (sentence.endsWith(".") ? "" : ".") + " See zebrawood --help.");
-              return NOT_POSSIBLE;
-            })
+        .setParameterExceptionHandler((e, given) -> {
+          String sentence = e.getMessage().lines().findFirst().orElse("").strip();
+          System.err.println(
+              sentence + (sentence.endsWith(".") ? "" : ".") + " See zebrawood --help.");
+          return NOT_POSSIBLE;
+        })
         .execute(args);
   }
 
@@ -103,7 +102,11 @@ public final class Zebrawood implements Callable<Integer> {
 
     @Override
     public Integer call() throws IOException {
-      PrintStream out = new PrintStream(new java.io.FileOutputStream(java.io.FileDescriptor.out), false, StandardCharsets.UTF_8);
+      PrintStream out =
+          new PrintStream(
+              new java.io.FileOutputStream(java.io.FileDescriptor.out),
+              false,
+              StandardCharsets.UTF_8);
       int code =
           new SolveCommand(StationList.solvers()).run(station, lines, System.in, out, System.err);
       out.flush();

@@ -57,11 +57,8 @@ public final class ZebrawoodWindow extends Application {
     return switch (Workshop.open(file)) {
       case Opening.Opened(Workshop workshop) ->
           new Prepared(
-              WorkshopModel.start(
-                  workshop, StationList.stations(), person(), clock.instant()),
-              "");
-      case Opening.InUse(String holder) ->
-          new Prepared(null, Text.of("window.in-use", holder));
+              WorkshopModel.start(workshop, StationList.stations(), person(), clock.instant()), "");
+      case Opening.InUse(String holder) -> new Prepared(null, Text.of("window.in-use", holder));
       case Opening.Unusable(String because) -> new Prepared(null, because);
     };
   }
@@ -71,7 +68,9 @@ public final class ZebrawoodWindow extends Application {
     for (String size : new String[] {"32", "64", "256"}) {
       stage
           .getIcons()
-          .add(new Image(getClass().getResourceAsStream("/zebrawood/desktop/icon-" + size + ".png")));
+          .add(
+              new Image(
+                  getClass().getResourceAsStream("/zebrawood/desktop/icon-" + size + ".png")));
     }
     Prepared ready = prepared.join();
     if (ready.start() == null) {

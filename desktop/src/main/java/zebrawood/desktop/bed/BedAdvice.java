@@ -153,6 +153,11 @@ final class BedAdvice {
         + unit.symbol();
   }
 
+  /** To the hundredth that is shown, so that the cost is the difference of the figures seen. */
+  private static double asShown(double mm) {
+    return Math.round(100 * mm) / 100.0;
+  }
+
   /** The line under the plan: now, after, and what rounding costs. */
   static String summary(BedOutcome outcome, LengthUnit unit) {
     if (!(outcome instanceof BedOutcome.Found found)
@@ -172,7 +177,7 @@ final class BedAdvice {
         unit.showWithUnit(level.peakToValleyNowMm(), 2),
         unit.showWithUnit(level.peakToValleyAfterMm(), 2),
         unit.showWithUnit(rounded, 2),
-        unit.showWithUnit(rounded - level.peakToValleyAfterMm(), 2),
+        unit.showWithUnit(asShown(rounded) - asShown(level.peakToValleyAfterMm()), 2),
         Numbers.fixed(level.slopeXMmPerM(), 2),
         Numbers.fixed(level.slopeXMmPerMUncertainty(), 2),
         Numbers.fixed(level.slopeYMmPerM(), 2),

@@ -26,8 +26,8 @@ import zebrawood.bed.LevelFinding;
 import zebrawood.bed.ScrewTurn;
 import zebrawood.bed.ShimFinding;
 import zebrawood.bed.TurnDirection;
-import zebrawood.measure.LengthUnit;
 import zebrawood.desktop.text.Text;
+import zebrawood.measure.LengthUnit;
 import zebrawood.measure.Numbers;
 import zebrawood.measure.PlaneFit;
 
@@ -37,7 +37,15 @@ import zebrawood.measure.PlaneFit;
  * one a ring; its size is how far it is off. Clicking a screw keeps it where it is.
  */
 final class BedPlan extends Region {
-  private static final double MARGIN = 74;
+  private static final double MARGIN_X = 48;
+  private static final double MARGIN_Y = 68;
+
+  /** From a screw or foot to the middle of its words. */
+  private static final double BESIDE = 38;
+
+  /** Figures of the outermost columns stand this far inside the outline. */
+  private static final double INSIDE = 25;
+
   private static final double SMALLEST = 3;
   private static final double LARGEST = 13;
 
@@ -72,12 +80,13 @@ final class BedPlan extends Region {
   }
 
   private void draw() {
-    if (!(getWidth() > 2 * MARGIN) || !(getHeight() > 2 * MARGIN)) {
+    if (!(getWidth() > 2 * MARGIN_X) || !(getHeight() > 2 * MARGIN_Y)) {
       return;
     }
     List<Node> nodes = new ArrayList<>();
     if (fitScale()) {
       nodes.addAll(outline());
+      leaders(nodes);
       places(nodes);
       supports(nodes);
     }
@@ -102,10 +111,10 @@ final class BedPlan extends Region {
     double deep = rear - all.stream().mapToDouble(p -> p[1]).min().orElse(0);
     scale =
         Math.min(
-            (getWidth() - 2 * MARGIN) / Math.max(across, 1),
-            (getHeight() - 2 * MARGIN) / Math.max(deep, 1));
-    left -= ((getWidth() - 2 * MARGIN) / scale - across) / 2;
-    rear += ((getHeight() - 2 * MARGIN) / scale - deep) / 2;
+            (getWidth() - 2 * MARGIN_X) / Math.max(across, 1),
+            (getHeight() - 2 * MARGIN_Y) / Math.max(deep, 1));
+    left -= ((getWidth() - 2 * MARGIN_X) / scale - across) / 2;
+    rear += ((getHeight() - 2 * MARGIN_Y) / scale - deep) / 2;
     return true;
   }
 
@@ -126,11 +135,11 @@ final class BedPlan extends Region {
   }
 
   private double px(double xMm) {
-    return MARGIN + (xMm - left) * scale;
+    return MARGIN_X + (xMm - left) * scale;
   }
 
   private double py(double yMm) {
-    return MARGIN + (rear - yMm) * scale;
+    return MARGIN_Y + (rear - yMm) * scale;
   }
 
   private List<Node> outline() {
@@ -161,8 +170,8 @@ final class BedPlan extends Region {
     int columns = model.columnsProperty().get().size();
     int rows = model.rowsProperty().get().size();
     boolean figures =
-        (getWidth() - 2 * MARGIN) / columns > ROOM_FOR_FIGURES
-            && (getHeight() - 2 * MARGIN) / rows > ROOM_FOR_FIGURES - 8;
+        (getWidth() - 2 * MARGIN_X) / columns > ROOM_FOR_FIGURES
+            && (getHeight() - 2 * MARGIN_Y) / rows > ROOM_FOR_FIGURES - 8;
     for (BedPlace place : places) {
       double[] at = at(place).orElse(null);
       if (at == null) {
@@ -177,10 +186,14 @@ final class BedPlan extends Region {
       if (height != null) {
         nodes.add(disc(x, y, height[0], most));
         if (figures) {
-          nodes.add(words(signed(height[0]), x, y + (inward(place, rows) ? 21 : -21), "plan-now"));
+          double wordsX =
+              x + (place.column() == 0 ? INSIDE : place.column() == columns - 1 ? -INSIDE : 0);
+          nodes.add(
+              words(signed(height[0]), wordsX, y + (inward(place, rows) ? 21 : -21), "plan-now"));
           if (!Double.isNaN(height[1])) {
             nodes.add(
-                words(signed(height[1]), x, y + (inward(place, rows) ? 35 : -35), "plan-after"));
+                words(
+                    signed(height[1]), wordsX, y + (inward(place, rows) ? 35 : -35), "plan-after"));
           }
         }
       } else if (model.wayProperty().get() == BedWay.FEEL && place.feel().isPresent()) {
@@ -198,7 +211,10 @@ final class BedPlan extends Region {
     return place.row() >= rows / 2.0;
   }
 
-  /** Height above the mean of all places by name, now and after; after is NaN where unknown. */
+  /**
+   * Height above the mean of all places by name, now and after; after is NaN where unknown. It is
+   * the bed's height, or the ring's over the table where a fixed head is shimmed.
+   */
   private Map<String, double[]> heights() {
     Map<String, double[]> heights = new TreeMap<>();
     if (!(model.outcomeProperty().get() instanceof BedOutcome.Found found)
@@ -212,11 +228,14 @@ final class BedPlan extends Region {
           case BedTask.ByFeel f -> List.of();
         };
     double mean = points.stream().mapToDouble(GapPoint::gapMm).average().orElse(0);
+    double sign = model.underHead() ? -1 : 1;
     List<Double> left = PlaneFit.of(points, p -> -p.gapMm(), 1).residualsMm();
     List<BedPlace> read =
         model.placesProperty().get().stream().filter(p -> !p.reading().isEmpty()).toList();
     for (int i = 0; i < points.size(); i++) {
-      heights.put(read.get(i).name(), new double[] {mean - points.get(i).gapMm(), left.get(i)});
+      heights.put(
+          read.get(i).name(),
+          new double[] {sign * (mean - points.get(i).gapMm()), sign * left.get(i)});
     }
     return heights;
   }
@@ -225,6 +244,19 @@ final class BedPlan extends Region {
     double share = most == 0 ? 0 : Math.min(1, Math.abs(height) / most);
     Circle disc = new Circle(x, y, SMALLEST + share * (LARGEST - SMALLEST));
     return styled(disc, height < 0 ? "plan-low" : "plan-high");
+  }
+
+  /** From each screw or foot to its words, under the places. */
+  private void leaders(List<Node> nodes) {
+    for (Support support : model.supportsProperty().get()) {
+      at(support)
+          .ifPresent(at -> {
+            double x = px(at[0]);
+            double y = py(at[1]);
+            double beside = y < getHeight() / 2 ? -BESIDE : BESIDE;
+            nodes.add(styled(new Line(x, y, x, y + beside), "plan-leader"));
+          });
+    }
   }
 
   private void supports(List<Node> nodes) {
@@ -239,8 +271,7 @@ final class BedPlan extends Region {
       }
       double x = px(at[0]);
       double y = py(at[1]);
-      double beside = y < middleY ? -36 : 36;
-      nodes.add(styled(new Line(x, y, x, y + beside * 0.6), "plan-leader"));
+      double beside = y < middleY ? -BESIDE : BESIDE;
       Region label = model.onShims() ? shim(i) : screw(support, i);
       label.autosize();
       double width = label.prefWidth(-1);

@@ -269,8 +269,8 @@ final class BedReadingsPane extends VBox {
       if (!shims) {
         ComboBox<Clockwise> clockwise = new ComboBox<>();
         clockwise.getItems().setAll(Clockwise.values());
-        clockwise.setConverter(words(
-                c -> Text.of(c == Clockwise.RAISES ? "bed.support.up" : "bed.support.down")));
+        clockwise.setConverter(
+            words(c -> Text.of(c == Clockwise.RAISES ? "bed.support.up" : "bed.support.down")));
         clockwise.valueProperty().bindBidirectional(support.clockwiseProperty());
         clockwise.setAccessibleText(Text.of("bed.clockwise"));
         clockwise.setPrefWidth(74);

@@ -326,7 +326,10 @@ public final class BedSheet implements StationSheet {
         StateWords.of(standing, zone),
         StateWords.styleClass(standing),
         StateWords.before(standing, model.unit(), zone));
-    notebook.show(workshop.opened().ledger().entriesAt(BedStation.STATION), model.unit());
+    notebook.show(
+        workshop.opened().ledger().entriesAt(BedStation.STATION),
+        model.unit(),
+        workshop.clock().instant());
   }
 
   @Override

@@ -130,9 +130,16 @@ public final class DemoWorkshop {
             BedSupport.SHIMS,
             0.2);
     read(flint, EntryKind.AS_FOUND, 40, 10, "commissioning", "163.1 163.3 163.4 163.0 163.2 163.4");
-    read(flint, EntryKind.AS_LEFT, 40, 11.2, "commissioning", "163.2 163.2 163.3 163.2 163.2 163.3");
+    read(
+        flint, EntryKind.AS_LEFT, 40, 11.2, "commissioning", "163.2 163.2 163.3 163.2 163.2 163.3");
     happened(flint, EventKind.HEAD_SHIMMED, 2, 15, "column taken down for a taller foot");
-    read(flint, EntryKind.AS_LEFT, 1, 9.2, "galvo head shimmed or moved", "188.0 188.3 188.5 187.8 188.1 188.3");
+    read(
+        flint,
+        EntryKind.AS_LEFT,
+        1,
+        9.2,
+        "galvo head shimmed or moved",
+        "188.0 188.3 188.5 187.8 188.1 188.3");
   }
 
   /** The sheet as it is when three by two readings are typed, from the front left. */
@@ -200,5 +207,4 @@ public final class DemoWorkshop {
     String name = "demo " + what + " " + written++;
     return UUID.nameUUIDFromBytes(name.getBytes(StandardCharsets.UTF_8)).toString();
   }
-
 }

@@ -3,6 +3,7 @@ package zebrawood.desktop.sheet;
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -31,8 +32,10 @@ public final class DoNext extends VBox {
     secondary.setId("secondary");
     secondary.setOnAction(e -> onSecondary.run());
     FlowPane buttons = new FlowPane(8, 8, primary, secondary);
+    ScrollPane steps = SheetFrame.scrolling(body);
+    steps.setId("steps");
     getChildren()
-        .addAll(SheetFrame.columnTitle(Text.of("sheet.do-next"), count), body, caution, buttons);
+        .addAll(SheetFrame.columnTitle(Text.of("sheet.do-next"), count), steps, caution, buttons);
   }
 
   /** A button's words, and whether it can be pressed. */

@@ -1,5 +1,6 @@
 package zebrawood.desktop.sheet;
 
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,11 +14,13 @@ import javafx.scene.layout.VBox;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
-import zebrawood.ledger.StandingWords;
 import zebrawood.measure.LengthUnit;
 
 /** The entries of a station, newest first, beside the trend of its telling figure. */
 public final class Notebook extends HBox {
+  /** Mean width of a letter in a column's heading. */
+  private static final double LETTER = 7;
+
   private final TableView<Entry> table = new TableView<>();
   private final VBox trendBox = new VBox();
   private final ZoneId zone;
@@ -46,19 +49,21 @@ public final class Notebook extends HBox {
     Button undo = new Button(Text.of("notebook.undo"));
     undo.setId("undo");
     undo.setOnAction(e -> actions.undoLast());
-    VBox buttons = new VBox(6, correct, undo);
+    HBox buttons = new HBox(6, correct, undo);
     buttons.getStyleClass().add("notebook-buttons");
     HBox.setHgrow(table, Priority.ALWAYS);
-    trendBox.setPrefWidth(270);
-    trendBox.setMinWidth(200);
-    getChildren().addAll(table, buttons, trendBox);
+    VBox.setVgrow(trendBox, Priority.ALWAYS);
+    VBox right = new VBox(4, trendBox, buttons);
+    right.setMinWidth(226);
+    right.setMaxWidth(226);
+    getChildren().addAll(table, right);
   }
 
   /** Shows entries, oldest first as the ledger has them. */
-  public void show(List<Entry> entries, LengthUnit unit) {
+  public void show(List<Entry> entries, LengthUnit unit, Instant now) {
     List<TableColumn<Entry, ?>> columns = new ArrayList<>();
-    columns.add(Tables.column(Text.of("notebook.when"), 130, e -> When.dayAndTime(e.at(), zone)));
-    columns.add(Tables.column(Text.of("notebook.kind"), 72, e -> e.kind().words()));
+    columns.add(Tables.column(Text.of("notebook.when"), 94, e -> When.moment(e.at(), now, zone)));
+    columns.add(Tables.column(Text.of("notebook.kind"), 104, Notebook::kind));
     entries.reversed().stream()
         .filter(e -> e.tellingFigure().isPresent())
         .findFirst()
@@ -67,9 +72,8 @@ public final class Notebook extends HBox {
             columns.add(figureColumn(figure, unit));
           }
         });
-    columns.add(Tables.column(Text.of("notebook.verdict"), 76, e -> Text.of("verdict." + e.verdict().name())));
-    columns.add(Tables.column(Text.of("notebook.because"), 110, Entry::because));
-    columns.add(Tables.column(Text.of("notebook.by"), 40, Entry::by));
+    columns.add(Tables.column(Text.of("notebook.because"), 98, Entry::because));
+    columns.add(Tables.column(Text.of("notebook.by"), 34, Entry::by));
     table.getColumns().setAll(columns);
     table.getItems().setAll(entries.reversed());
     trendBox.getChildren().clear();
@@ -77,7 +81,15 @@ public final class Notebook extends HBox {
         .flatMap(e -> e.tellingFigure().stream())
         .findFirst()
         .ifPresent(figure -> {
-          Label title = new Label(figure.label() + ", " + FigureText.unit(figure, unit));
+          String words = figure.label() + ", " + FigureText.unit(figure, unit);
+          Label title =
+              new Label(
+                  figure.limit().isPresent()
+                      ? Text.of(
+                          "trend.title",
+                          words,
+                          FigureText.value(figure, figure.limit().getAsDouble(), unit))
+                      : words);
           title.getStyleClass().add("soft");
           Trend trend = new Trend(entries, unit, zone);
           VBox.setVgrow(trend, Priority.ALWAYS);
@@ -85,17 +97,22 @@ public final class Notebook extends HBox {
         });
   }
 
+  private static String kind(Entry entry) {
+    return entry.kind().words() + ", " + Text.of("verdict." + entry.verdict().name());
+  }
+
   private static TableColumn<Entry, String> figureColumn(Figure pattern, LengthUnit unit) {
+    String title = pattern.label() + ", " + FigureText.unit(pattern, unit);
     TableColumn<Entry, String> column =
         Tables.column(
-            pattern.label() + ", " + FigureText.unit(pattern, unit),
-            96,
+            title,
+            14 + LETTER * title.length(),
             e ->
                 e.figures().stream()
                     .filter(f -> f.id().equals(pattern.id()))
                     .findFirst()
                     .map(f -> FigureText.full(f, unit))
-                    .orElseGet(() -> e.figures().isEmpty() ? StandingWords.of(e) : "–"));
+                    .orElse("–"));
     column.getStyleClass().add("number-column");
     return column;
   }

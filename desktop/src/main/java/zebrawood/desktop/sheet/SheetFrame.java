@@ -33,7 +33,10 @@ public final class SheetFrame extends BorderPane {
     right.setAlignment(Pos.TOP_RIGHT);
     HBox header = new HBox(new VBox(name, asked), spacer(), right);
     header.getStyleClass().add("sheet-header");
-    HBox columns = new HBox(scrolling(readings, 308), picture, scrolling(doNext, 300));
+    ScrollPane left = scrolling(readings);
+    width(left, 308);
+    width(doNext, 304);
+    HBox columns = new HBox(left, picture, doNext);
     columns.getStyleClass().add("sheet-columns");
     HBox.setHgrow(picture, Priority.ALWAYS);
     setTop(header);
@@ -48,13 +51,17 @@ public final class SheetFrame extends BorderPane {
     before.setText(beforeWords);
   }
 
-  private static ScrollPane scrolling(Region content, double width) {
+  private static void width(Region region, double width) {
+    region.setMinWidth(width);
+    region.setPrefWidth(width);
+    region.setMaxWidth(width);
+  }
+
+  /** Content that scrolls when there is no room for it, without a frame of its own. */
+  static ScrollPane scrolling(Region content) {
     ScrollPane pane = new ScrollPane(content);
     pane.setFitToWidth(true);
     pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.AS_NEEDED);
-    pane.setMinWidth(width);
-    pane.setPrefWidth(width);
-    pane.setMaxWidth(width);
     pane.setFocusTraversable(false);
     pane.getStyleClass().add("bare-scroll");
     return pane;

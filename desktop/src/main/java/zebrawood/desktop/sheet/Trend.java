@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
+import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Polyline;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
@@ -19,7 +20,7 @@ import zebrawood.measure.LengthUnit;
 public final class Trend extends Region {
   private static final double LEFT = 6;
   private static final double RIGHT = 10;
-  private static final double TOP = 16;
+  private static final double TOP = 6;
   private static final double BOTTOM = 18;
 
   private final List<Entry> entries;
@@ -33,15 +34,15 @@ public final class Trend extends Region {
     entries = all.stream().filter(e -> e.tellingFigure().isPresent()).toList();
     figures = entries.stream().map(e -> e.tellingFigure().get()).toList();
     setMinHeight(60);
-    widthProperty().subscribe(w -> draw(unit, zone));
-    heightProperty().subscribe(h -> draw(unit, zone));
+    widthProperty().subscribe(w -> draw(zone));
+    heightProperty().subscribe(h -> draw(zone));
     if (!figures.isEmpty()) {
       Figure last = figures.getLast();
       setAccessibleText(last.label() + ", last " + FigureText.withUnit(last, unit));
     }
   }
 
-  private void draw(LengthUnit unit, ZoneId zone) {
+  private void draw(ZoneId zone) {
     getChildren().clear();
     if (figures.isEmpty() || !(getWidth() > 40) || !(getHeight() > 40)) {
       return;
@@ -57,9 +58,6 @@ public final class Trend extends Region {
     limit.ifPresent(value -> {
       double y = y(value, top);
       add(new Line(LEFT, y, getWidth() - RIGHT, y), "trend-limit");
-      Label words = label("limit " + FigureText.value(figures.getLast(), value, unit));
-      words.setLayoutX(getWidth() - RIGHT - 74);
-      words.setLayoutY(y - 16);
     });
     Polyline line = new Polyline();
     add(line, "trend-line");
@@ -68,8 +66,11 @@ public final class Trend extends Region {
       double y = y(Math.abs(figures.get(i).value()), top);
       line.getPoints().addAll(x, y);
       boolean over = limit.isPresent() && figures.get(i).value() > limit.getAsDouble();
-      Circle dot = new Circle(x, y, 3.5);
-      add(dot, over ? "trend-over" : "trend-dot");
+      if (over) {
+        add(new Polygon(x, y - 5, x + 5, y, x, y + 5, x - 5, y), "trend-over");
+      } else {
+        add(new Circle(x, y, 3.5), "trend-dot");
+      }
     }
     Label first = label(When.day(entries.getFirst().at(), zone));
     first.setLayoutX(LEFT);

@@ -60,7 +60,7 @@ final class EventCard {
                 .filter(k -> k.canHappenTo(workshop.opened().machine()))
                 .toList());
     kinds.setCellFactory(list -> new KindCell());
-    kinds.setPrefSize(520, 300);
+    kinds.setPrefSize(520, 11 * 28 + 6);
     kinds.setFixedCellSize(28);
     at.setId("event-at");
     at.setText(SHOWN.format(now()));
@@ -69,6 +69,8 @@ final class EventCard {
     note.setId("event-note");
     note.setAccessibleText(Text.of("event.note"));
     problem.getStyleClass().add("refusal");
+    problem.visibleProperty().bind(problem.textProperty().isNotEmpty());
+    problem.managedProperty().bind(problem.visibleProperty());
     doubts.setId("event-doubts");
     doubts.getStyleClass().add("event-doubts");
     doubts.setMinHeight(44);

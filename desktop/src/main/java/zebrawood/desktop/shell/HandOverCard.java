@@ -29,7 +29,8 @@ final class HandOverCard {
   private final TextField folder = new TextField();
   private final Label outcome = Card.words("");
   private final Button open = Card.button("handover-open", Text.of("handover.open"), this::open);
-  private final Button write = Card.primary("handover-write", Text.of("handover.write"), this::write);
+  private final Button write =
+      Card.primary("handover-write", Text.of("handover.write"), this::write);
   private Path written;
 
   private HandOverCard(
@@ -56,6 +57,7 @@ final class HandOverCard {
     folder.setText(workshop.file().resolveSibling("hand-over").toString());
     folder.setPrefColumnCount(42);
     outcome.setId("handover-outcome");
+    outcome.managedProperty().bind(outcome.textProperty().isNotEmpty());
     open.setVisible(false);
     open.setManaged(false);
     Label label = new Label(Text.of("handover.folder"));
@@ -90,8 +92,7 @@ final class HandOverCard {
             workshop.clock().instant(),
             zone,
             workshop.initials().orElse("–"));
-    String day =
-        DateTimeFormatter.ISO_LOCAL_DATE.withZone(zone).format(workshop.clock().instant());
+    String day = DateTimeFormatter.ISO_LOCAL_DATE.withZone(zone).format(workshop.clock().instant());
     String name = fileName(sheet.machine()) + "-" + day;
     Task<Written> task =
         new Task<>() {
@@ -110,7 +111,10 @@ final class HandOverCard {
   /** A machine's name as a file name: letters and digits of any script, hyphens between. */
   static String fileName(String machine) {
     String plain =
-        machine.toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", "-").replaceAll("^-|-$", "");
+        machine
+            .toLowerCase(Locale.ROOT)
+            .replaceAll("[^\\p{L}\\p{N}]+", "-")
+            .replaceAll("^-|-$", "");
     return plain.isEmpty() ? "machine" : plain;
   }
 

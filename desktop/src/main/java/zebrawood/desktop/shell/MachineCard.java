@@ -26,9 +26,10 @@ final class MachineCard {
     WorkshopModel workshop = host.workshop();
     MachineForm form =
         new MachineForm(workshop.machinesProperty().get(), workshop.unitProperty().get());
+    String unit = workshop.unitProperty().get().symbol();
     TextField name = text("machine-name", form.nameProperty());
     GridPane grid = new GridPane(12, 8);
-    row(grid, 0, "machine.name", name);
+    row(grid, 0, Text.of("machine.name"), name);
     row(
         grid,
         1,
@@ -37,15 +38,27 @@ final class MachineCard {
     row(
         grid,
         2,
-        "machine.source",
+        Text.of("machine.source"),
         choice("machine-source", form.kindProperty(), SourceKind.values(), SourceKind::words));
-    row(grid, 3, "machine.watts", text("machine-watts", form.wattsProperty()));
-    row(grid, 4, "machine.wavelength", text("machine-wavelength", form.wavelengthNmProperty()));
-    row(grid, 5, "machine.width", length("machine-width", new LengthField(form.width())));
-    row(grid, 6, "machine.depth", length("machine-depth", new LengthField(form.depth())));
+    row(grid, 3, Text.of("machine.watts"), text("machine-watts", form.wattsProperty()));
+    row(
+        grid,
+        4,
+        Text.of("machine.wavelength"),
+        text("machine-wavelength", form.wavelengthNmProperty()));
+    row(
+        grid,
+        5,
+        Text.of("machine.width", unit),
+        length("machine-width", new LengthField(form.width())));
+    row(
+        grid,
+        6,
+        Text.of("machine.depth", unit),
+        length("machine-depth", new LengthField(form.depth())));
     Node support =
         choice("machine-support", form.supportProperty(), BedSupport.values(), BedSupport::words);
-    row(grid, 7, "machine.support", support);
+    row(grid, 7, Text.of("machine.support"), support);
     support.disableProperty().bind(form.buildProperty().isEqualTo(Build.GALVO));
     row(
         grid,
@@ -54,7 +67,9 @@ final class MachineCard {
         length("machine-tolerance", new LengthField(form.tolerance())));
     Label problem = Card.words("");
     problem.setId("machine-problem");
-    problem.getStyleClass().add("refusal");
+    form.nameProperty()
+        .subscribe(
+            typed -> problem.getStyleClass().setAll("label", typed.isEmpty() ? "soft" : "refusal"));
     problem.textProperty().bind(form.problemProperty());
     Button add =
         Card.primary(
@@ -81,10 +96,10 @@ final class MachineCard {
     cards.open(card, name);
   }
 
-  private static void row(GridPane grid, int row, String key, Node field) {
-    Label label = new Label(Text.of(key));
+  private static void row(GridPane grid, int row, String words, Node field) {
+    Label label = new Label(words);
     label.setLabelFor(field);
-    field.setAccessibleText(Text.of(key));
+    field.setAccessibleText(words);
     grid.addRow(row, label, field);
   }
 

@@ -84,8 +84,7 @@ final class MachinePage extends BorderPane {
     Label summary = new Label(summary(opened));
     summary.getStyleClass().add("question");
     summary.setWrapText(true);
-    Button handOver =
-        Card.button("today-handover", Text.of("today.handover"), actions::handOver);
+    Button handOver = Card.button("today-handover", Text.of("today.handover"), actions::handOver);
     handOver.setMinWidth(Region.USE_PREF_SIZE);
     VBox words = new VBox(title, summary);
     HBox.setHgrow(words, Priority.ALWAYS);
@@ -119,8 +118,7 @@ final class MachinePage extends BorderPane {
     List<Map.Entry<Station, Standing>> rest =
         opened.standings().entrySet().stream().filter(e -> !e.getValue().holds()).toList();
     int minutes = rest.stream().mapToInt(e -> e.getKey().minutes()).sum();
-    Label about =
-        new Label(rest.isEmpty() ? "" : Text.of("today.prove.minutes", minutes));
+    Label about = new Label(rest.isEmpty() ? "" : Text.of("today.prove.minutes", minutes));
     about.getStyleClass().add("soft");
     VBox list = new VBox(SheetFrame.columnTitle(Text.of("today.prove"), about));
     list.setMinWidth(420);
@@ -186,17 +184,14 @@ final class MachinePage extends BorderPane {
               .orElse(StandingWords.because(cause));
       case Standing.Out(Entry last) ->
           last.tellingFigure()
-              .map(
-                  f ->
-                      Text.of(
-                          "prove.out",
-                          figure(f, unit),
-                          FigureText.value(f, f.limit().orElse(Double.NaN), unit)))
+              .map(f ->
+                  Text.of(
+                      "prove.out",
+                      figure(f, unit),
+                      FigureText.value(f, f.limit().orElse(Double.NaN), unit)))
               .orElse(Text.of("prove.out.bare"));
       case Standing.Open(var check, Optional<Station> waitsFor) ->
-          waitsFor
-              .map(s -> Text.of("prove.wait", s.title()))
-              .orElse(Text.of("prove.open"));
+          waitsFor.map(s -> Text.of("prove.wait", s.title())).orElse(Text.of("prove.open"));
     };
   }
 
@@ -215,9 +210,8 @@ final class MachinePage extends BorderPane {
     opened
         .standings()
         .keySet()
-        .forEach(
-            station ->
-                card(opened.ledger().entriesAt(station)).ifPresent(cards.getChildren()::add));
+        .forEach(station ->
+            card(opened.ledger().entriesAt(station)).ifPresent(cards.getChildren()::add));
     box.getChildren()
         .add(cards.getChildren().isEmpty() ? soft(Text.of("today.held.nothing")) : cards);
     return box;
@@ -236,12 +230,19 @@ final class MachinePage extends BorderPane {
             .filter(s -> s.id().equals(last.stationId()))
             .findFirst()
             .orElseThrow();
-    Label title = new Label(station.title() + ", " + figure.label().toLowerCase(java.util.Locale.ROOT));
+    Label title =
+        new Label(station.title() + ", " + figure.label().toLowerCase(java.util.Locale.ROOT));
     title.getStyleClass().add("held-title");
     Label value = new Label(FigureText.value(figure, unit));
     value.getStyleClass().add("held-value");
     Label unitWords = soft(FigureText.unit(figure, unit));
-    HBox number = new HBox(6, value, unitWords);
+    Label limit =
+        soft(
+            figure.limit().isPresent()
+                ? Text.of(
+                    "today.limit", FigureText.value(figure, figure.limit().getAsDouble(), unit))
+                : "");
+    HBox number = new HBox(6, value, unitWords, SheetFrame.spacer(), limit);
     number.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
     Trend trend = new Trend(measured, unit, zone);
     trend.setPrefSize(208, 92);
@@ -263,8 +264,9 @@ final class MachinePage extends BorderPane {
     table.setPlaceholder(soft(Text.of("today.events.none")));
     List<TableColumn<Aftermath, String>> columns =
         List.of(
-            Tables.column(Text.of("today.events"), 104, a -> When.dayAndYear(a.event().at(), zone)),
-            Tables.column("", 480, a -> a.event().inWords()),
+            Tables.column(
+                Text.of("today.events.on"), 104, a -> When.dayAndYear(a.event().at(), zone)),
+            Tables.column(Text.of("today.events"), 480, a -> a.event().inWords()),
             Tables.column(Text.of("today.events.doubt"), 250, MachinePage::doubted),
             Tables.column(Text.of("today.events.proved"), 110, this::proved),
             Tables.column(Text.of("notebook.by"), 50, a -> a.event().by()));
@@ -282,10 +284,9 @@ final class MachinePage extends BorderPane {
         : String.join(
             ", ",
             after.doubted().entrySet().stream()
-                .map(
-                    e ->
-                        e.getKey().title()
-                            + (e.getValue() == Doubt.QUICK_CHECK ? Text.of("event.quick") : ""))
+                .map(e ->
+                    e.getKey().title()
+                        + (e.getValue() == Doubt.QUICK_CHECK ? Text.of("event.quick") : ""))
                 .toList());
   }
 
@@ -297,8 +298,7 @@ final class MachinePage extends BorderPane {
         .provedAt()
         .map(at -> Text.of("today.proved.yes", When.day(at, zone)))
         .orElseGet(
-            () ->
-                Text.of("today.proved.part", after.proved().size(), after.doubted().size()));
+            () -> Text.of("today.proved.part", after.proved().size(), after.doubted().size()));
   }
 
   private static Label soft(String words) {

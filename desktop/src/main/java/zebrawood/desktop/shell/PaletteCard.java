@@ -97,6 +97,7 @@ final class PaletteCard {
       Label keys = new Label(command.shortcut().map(k -> k.getDisplayText()).orElse(""));
       keys.getStyleClass().add("keys");
       keys.setVisible(!keys.getText().isEmpty());
+      setPrefWidth(0);
       setGraphic(new HBox(8, new Label(command.words()), SheetFrame.spacer(), keys));
     }
   }

@@ -12,6 +12,7 @@ import javafx.scene.control.Button;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.sheet.SheetHost;
@@ -36,13 +37,10 @@ public final class Shell extends StackPane implements SheetHost {
   public static final String TODAY = "";
 
   private static final List<KeyCombination> FIND =
-      List.of(
-          KeyCombination.valueOf("Ctrl+Space"),
-          KeyCombination.valueOf("Ctrl+K"));
+      List.of(KeyCombination.valueOf("Ctrl+Space"), KeyCombination.valueOf("Ctrl+K"));
 
   /** Between the rail and the page. */
-  private static final KeyCombination SWITCH =
-      KeyCombination.valueOf("F6");
+  private static final KeyCombination SWITCH = KeyCombination.valueOf("F6");
 
   private final WorkshopModel workshop;
   private final List<StationModule> modules;
@@ -61,10 +59,7 @@ public final class Shell extends StackPane implements SheetHost {
   private String machineId = "";
 
   public Shell(
-      WorkshopModel workshop,
-      List<StationModule> modules,
-      Outside outside,
-      Runnable closeWindow) {
+      WorkshopModel workshop, List<StationModule> modules, Outside outside, Runnable closeWindow) {
     this.workshop = workshop;
     this.modules = List.copyOf(modules);
     this.outside = outside;
@@ -128,8 +123,7 @@ public final class Shell extends StackPane implements SheetHost {
   private void showTop() {
     Optional<Machine> open = Optional.ofNullable(workshop.opened()).map(Opened::machine);
     top.show(open, workshop.machinesProperty().get());
-    title.set(
-        open.map(m -> Text.of("app.title.machine", m.name())).orElse(Text.of("app.title")));
+    title.set(open.map(m -> Text.of("app.title.machine", m.name())).orElse(Text.of("app.title")));
   }
 
   /** Shows a station by its id, or the machine page. */
@@ -137,7 +131,13 @@ public final class Shell extends StackPane implements SheetHost {
     shown = stationId;
     if (workshop.opened() == null) {
       frame.setCenter(emptyPage());
-      rail.show(Text.of("rail.today"), "", Map.of(), When.days(zone()), TODAY, this::show);
+      rail.show(
+          Text.of("rail.today"),
+          Text.of("rail.none"),
+          Map.of(),
+          When.days(zone()),
+          TODAY,
+          this::show);
       focusPage();
       return;
     }
@@ -194,10 +194,12 @@ public final class Shell extends StackPane implements SheetHost {
         this::show);
   }
 
-  private VBox emptyPage() {
+  private StackPane emptyPage() {
     var heading = Card.words(Text.of("today.none.title"));
     heading.getStyleClass().add("title");
-    VBox empty = new VBox(heading, Card.words(Text.of("today.none.why")), firstMachine);
+    VBox words = new VBox(14, heading, Card.words(Text.of("today.none.why")), firstMachine);
+    words.setMaxSize(520, Region.USE_PREF_SIZE);
+    StackPane empty = new StackPane(words);
     empty.getStyleClass().add("empty-page");
     return empty;
   }
@@ -281,30 +283,22 @@ public final class Shell extends StackPane implements SheetHost {
       for (var station : workshop.opened().standings().keySet()) {
         String words = Text.of("command.open", station.title());
         Runnable run = () -> show(station.id());
-        all.add(
-            number <= 9
-                ? Command.of(words, "Ctrl+" + number, run)
-                : Command.of(words, run));
+        all.add(number <= 9 ? Command.of(words, "Ctrl+" + number, run) : Command.of(words, run));
         number++;
       }
       if (!shown.equals(TODAY)) {
-        all.add(
-            Command.of(Text.of("command.primary"), "Ctrl+Enter", () -> sheet(shown).primary()));
+        all.add(Command.of(Text.of("command.primary"), "Ctrl+Enter", () -> sheet(shown).primary()));
       }
       all.add(Command.of(Text.of("command.happened"), "Ctrl+E", this::happened));
       all.add(Command.of(Text.of("command.handover"), "Ctrl+P", this::handOver));
       all.add(Command.of(Text.of("command.undo"), "Ctrl+U", this::undoEntry));
       workshop
           .lastEvent()
-          .ifPresent(
-              e ->
-                  all.add(
-                      Command.of(
-                          Text.of("command.undo-event", e.inWords()), () -> undoEvent(e))));
+          .ifPresent(e ->
+              all.add(Command.of(Text.of("command.undo-event", e.inWords()), () -> undoEvent(e))));
       for (Machine machine : workshop.machinesProperty().get()) {
         all.add(
-            Command.of(
-                Text.of("command.machine", machine.name()), () -> workshop.choose(machine)));
+            Command.of(Text.of("command.machine", machine.name()), () -> workshop.choose(machine)));
       }
     }
     all.add(Command.of(Text.of("command.new-machine"), "Ctrl+N", this::newMachine));
@@ -340,10 +334,9 @@ public final class Shell extends StackPane implements SheetHost {
     commands().stream()
         .filter(c -> c.shortcut().filter(k -> k.match(event)).isPresent())
         .findFirst()
-        .ifPresent(
-            c -> {
-              event.consume();
-              c.run().run();
-            });
+        .ifPresent(c -> {
+          event.consume();
+          c.run().run();
+        });
   }
 }

@@ -21,19 +21,16 @@ final class StatusLine extends HBox {
     flat(initials, "status-initials", changeInitials);
     flat(unit, "status-unit", changeUnit);
     flat(colours, "status-theme", theme);
-    workshop
-        .unitProperty()
-        .subscribe(u -> unit.setText(Text.of("status.unit", u.symbol())));
+    workshop.unitProperty().subscribe(u -> unit.setText(Text.of("status.unit", u.symbol())));
     workshop
         .darkProperty()
         .subscribe(d -> colours.setText(Text.of(d ? "status.theme.light" : "status.theme.dark")));
     workshop
         .initialsProperty()
-        .subscribe(
-            i ->
-                initials.setText(
-                    i.map(known -> Text.of("status.initials", known))
-                        .orElse(Text.of("status.initials.none"))));
+        .subscribe(i ->
+            initials.setText(
+                i.map(known -> Text.of("status.initials", known))
+                    .orElse(Text.of("status.initials.none"))));
     getChildren().addAll(words, SheetFrame.spacer(), initials, unit, colours);
   }
 

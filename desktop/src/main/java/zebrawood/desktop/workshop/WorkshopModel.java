@@ -315,7 +315,8 @@ public final class WorkshopModel implements AutoCloseable {
     lastEntry()
         .ifPresent(last -> {
           Entry withdrawal =
-              last.withdrawnBy(UUID.randomUUID().toString(), clock.instant(), initials().orElse("?"));
+              last.withdrawnBy(
+                  UUID.randomUUID().toString(), clock.instant(), initials().orElse("?"));
           record(withdrawal, () -> undone.accept(last), () -> {});
         });
   }
