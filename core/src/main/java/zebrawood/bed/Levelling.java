@@ -156,13 +156,17 @@ public final class Levelling {
 
   private static String sentence(ScrewTurn turn) {
     String rounded = turn.eighths() == 0 ? "less than 1/16" : "about " + turn.roundedTurns();
-    return "Turn screw %s by %s turn %s (%s): it goes %s %s mm there."
-        .formatted(
-            turn.id(),
-            Numbers.fixed(turn.turns(), 2),
-            turn.direction().words(),
-            rounded,
-            turn.riseMm() > 0 ? "up" : "down",
-            Numbers.fixed(Math.abs(turn.riseMm()), 2));
+    return "Turn screw "
+        + turn.id()
+        + " by "
+        + Numbers.fixed(turn.turns(), 2)
+        + " turn "
+        + turn.direction().words()
+        + " ("
+        + rounded
+        + "): it goes "
+        + (turn.riseMm() > 0 ? "up " : "down ")
+        + Numbers.fixed(Math.abs(turn.riseMm()), 2)
+        + " mm there.";
   }
 }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import zebrawood.measure.UnusableReading.Complaint;
 
@@ -19,7 +18,8 @@ import zebrawood.measure.UnusableReading.Complaint;
  * </pre>
  */
 public final class Accepts {
-  private final List<Complaint> complaints = new ArrayList<>();
+  /** Made when the first complaint comes: readings are checked by the thousand and seldom bad. */
+  private List<Complaint> complaints = List.of();
 
   /** A number from {@code least} to {@code most}, both allowed. */
   public Accepts between(String field, double value, double least, double most) {
@@ -71,6 +71,9 @@ public final class Accepts {
   }
 
   public Accepts complain(String field, Object found, String accepted) {
+    if (complaints.isEmpty()) {
+      complaints = new ArrayList<>();
+    }
     complaints.add(new Complaint(field, found(found), accepted));
     return this;
   }
@@ -96,7 +99,11 @@ public final class Accepts {
     if (Math.abs(value) >= 1e9 || (value != 0 && Math.abs(value) < 1e-6)) {
       return String.valueOf(value);
     }
-    String text = String.format(Locale.ROOT, "%.6f", value);
-    return text.replaceAll("0+$", "").replaceAll("\\.$", "");
+    String text = Numbers.fixed(value, 6);
+    int end = text.length();
+    while (text.charAt(end - 1) == '0') {
+      end--;
+    }
+    return text.substring(0, text.charAt(end - 1) == '.' ? end - 1 : end);
   }
 }

@@ -23,20 +23,24 @@ import org.hipparchus.linear.RealVector;
  * first. Source: Bevington and Robinson, Data Reduction and Error Analysis, 3rd ed., chapter 7.
  */
 public final class LinearFit {
+  private final RealMatrix design;
   private final RealVector coefficients;
-  private final RealMatrix covariance;
+  private final double readingVariance;
   private final RealVector residuals;
   private final int degreesOfFreedom;
   private final double chiSquare;
+  private RealMatrix covariance;
 
   private LinearFit(
+      RealMatrix design,
       RealVector coefficients,
-      RealMatrix covariance,
+      double readingVariance,
       RealVector residuals,
       int degreesOfFreedom,
       double chiSquare) {
+    this.design = design;
     this.coefficients = coefficients;
-    this.covariance = covariance;
+    this.readingVariance = readingVariance;
     this.residuals = residuals;
     this.degreesOfFreedom = degreesOfFreedom;
     this.chiSquare = chiSquare;
@@ -64,11 +68,18 @@ public final class LinearFit {
     RealVector residuals = b.subtract(a.operate(x));
     int freedom = rows - columns;
     double chiSquare = residuals.dotProduct(residuals) / (readingError * readingError);
-    double enlarge = freedom > 0 ? Math.max(1, chiSquare / freedom) : 1;
-    RealMatrix normal = a.transposeMultiply(a);
-    RealMatrix covariance =
-        MatrixUtils.inverse(normal).scalarMultiply(readingError * readingError * enlarge);
-    return new LinearFit(x, covariance, residuals, freedom, chiSquare);
+    return new LinearFit(a, x, readingError * readingError, residuals, freedom, chiSquare);
+  }
+
+  /** Made when first asked for: many fits are only asked for their coefficients. */
+  private RealMatrix covariance() {
+    if (covariance == null) {
+      double enlarge = degreesOfFreedom > 0 ? Math.max(1, chiSquare / degreesOfFreedom) : 1;
+      covariance =
+          MatrixUtils.inverse(design.transposeMultiply(design))
+              .scalarMultiply(readingVariance * enlarge);
+    }
+    return covariance;
   }
 
   public double coefficient(int index) {
@@ -77,13 +88,13 @@ public final class LinearFit {
 
   public Estimate estimate(int index) {
     return new Estimate(
-        coefficients.getEntry(index), Math.sqrt(Math.max(0, covariance.getEntry(index, index))));
+        coefficients.getEntry(index), Math.sqrt(Math.max(0, covariance().getEntry(index, index))));
   }
 
   /** A weighted sum of the coefficients, with the uncertainty that their covariance gives it. */
   public Estimate combination(double... weights) {
     RealVector w = new ArrayRealVector(weights, false);
-    double variance = w.dotProduct(covariance.operate(w));
+    double variance = w.dotProduct(covariance().operate(w));
     return new Estimate(coefficients.dotProduct(w), Math.sqrt(Math.max(0, variance)));
   }
 

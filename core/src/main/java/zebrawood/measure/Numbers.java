@@ -11,10 +11,24 @@ public final class Numbers {
     return Math.abs(value) < nothing ? 0.0 : value;
   }
 
-  /** With this many decimals, and no sign on a zero. */
+  private static final long[] POWERS = {1, 10, 100, 1_000, 10_000, 100_000, 1_000_000};
+
+  /** Below this a value times any of the powers is a whole number that a double holds exactly. */
+  private static final double PLAIN_SIZE = 1e9;
+
+  /** With this many decimals, halves away from zero, and no sign on a zero. */
   public static String fixed(double value, int decimals) {
-    String text = String.format(Locale.ROOT, "%." + decimals + "f", value);
-    return text.matches("-0\\.?0*") ? text.substring(1) : text;
+    if (!(Math.abs(value) < PLAIN_SIZE) || decimals >= POWERS.length) {
+      return String.format(Locale.ROOT, "%." + decimals + "f", value);
+    }
+    long power = POWERS[decimals];
+    long scaled = Math.round(Math.abs(value) * power);
+    String whole = (value < 0 && scaled != 0 ? "-" : "") + scaled / power;
+    if (decimals == 0) {
+      return whole;
+    }
+    String rest = String.valueOf(scaled % power);
+    return whole + "." + "0".repeat(decimals - rest.length()) + rest;
   }
 
   /** As few decimals as needed, up to six. */

@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.concurrent.Callable;
+import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.IVersionProvider;
@@ -46,6 +47,13 @@ public final class Zebrawood implements Callable<Integer> {
           String sentence = e.getMessage().lines().findFirst().orElse("").strip();
           System.err.println(
               sentence + (sentence.endsWith(".") ? "" : ".") + " See zebrawood --help.");
+          return NOT_POSSIBLE;
+        })
+        .setExecutionExceptionHandler((e, command, given) -> {
+          LoggerFactory.getLogger(Zebrawood.class).error("unexpected", e);
+          System.err.println(
+              "%s: %s. %s has the details."
+                  .formatted(e.getClass().getSimpleName(), e.getMessage(), Folders.log()));
           return NOT_POSSIBLE;
         })
         .execute(args);

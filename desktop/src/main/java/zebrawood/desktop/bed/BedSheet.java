@@ -71,8 +71,7 @@ public final class BedSheet implements StationSheet {
 
               @Override
               public void undoLast() {
-                host.withInitials(
-                    () -> workshop.undoLast(e -> workshop.say(Text.of("said.undone"))));
+                host.undoLast();
               }
             });
     summary.setWrapText(true);
@@ -276,7 +275,17 @@ public final class BedSheet implements StationSheet {
 
   private void notRecorded() {
     recording = false;
+    keepDraft(model.typed());
     showAdvice();
+  }
+
+  /** Brings back what was typed for it, unless something new is typed by now. */
+  @Override
+  public void undone(Entry entry) {
+    boolean empty = model.placesProperty().get().stream().allMatch(p -> p.reading().isEmpty());
+    if (empty && !practice.running() && correcting.isEmpty()) {
+      typedOf(entry).ifPresent(model::type);
+    }
   }
 
   private void correct(Entry entry) {

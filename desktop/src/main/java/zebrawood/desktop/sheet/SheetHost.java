@@ -8,4 +8,7 @@ public interface SheetHost {
 
   /** Runs at once when the initials are known, else asks for them first. */
   void withInitials(Runnable then);
+
+  /** Withdraws the last recorded entry of the machine, whichever station it belongs to. */
+  void undoLast();
 }

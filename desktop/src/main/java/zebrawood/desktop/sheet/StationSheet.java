@@ -1,6 +1,7 @@
 package zebrawood.desktop.sheet;
 
 import javafx.scene.layout.Region;
+import zebrawood.ledger.Entry;
 
 /** A station's sheet as the shell shows it. */
 public interface StationSheet {
@@ -14,6 +15,9 @@ public interface StationSheet {
 
   /** The machine's record or the display unit changed. */
   void refresh();
+
+  /** An entry of this station was withdrawn: what was typed for it can be had back. */
+  void undone(Entry entry);
 
   /** Lets go of everything that outlives the sheet. */
   void dispose();

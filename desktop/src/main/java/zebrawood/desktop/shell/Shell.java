@@ -259,12 +259,20 @@ public final class Shell extends StackPane implements SheetHost {
     workshop.darkProperty().set(!workshop.darkProperty().get());
   }
 
-  private void undoEntry() {
+  @Override
+  public void undoLast() {
     if (workshop.lastEntry().isEmpty()) {
       workshop.say(Text.of("said.nothing-to-undo"));
     } else {
-      withInitials(() -> workshop.undoLast(e -> workshop.say(Text.of("said.undone"))));
+      withInitials(() -> workshop.undoLast(this::undone));
     }
+  }
+
+  private void undone(Entry entry) {
+    if (sheets.containsKey(entry.stationId())) {
+      sheets.get(entry.stationId()).undone(entry);
+    }
+    workshop.say(Text.of("said.undone", entry.kind().words(), When.dayAndTime(entry.at(), zone())));
   }
 
   private void undoEvent(Event event) {
@@ -291,7 +299,7 @@ public final class Shell extends StackPane implements SheetHost {
       }
       all.add(Command.of(Text.of("command.happened"), "Ctrl+E", this::happened));
       all.add(Command.of(Text.of("command.handover"), "Ctrl+P", this::handOver));
-      all.add(Command.of(Text.of("command.undo"), "Ctrl+U", this::undoEntry));
+      all.add(Command.of(Text.of("command.undo"), "Ctrl+U", this::undoLast));
       workshop
           .lastEvent()
           .ifPresent(e ->

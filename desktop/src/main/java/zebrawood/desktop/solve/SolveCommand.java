@@ -60,6 +60,8 @@ public final class SolveCommand {
       err.println(e.getMessage());
     } catch (CharacterCodingException e) {
       err.println("the input is not UTF-8 text, accepted is one JSON object in UTF-8.");
+    } catch (RuntimeException e) {
+      err.println(unforeseen(e));
     }
     return REFUSED;
   }
@@ -89,11 +91,19 @@ public final class SolveCommand {
     batch.clear();
   }
 
+  /** For what no check foresaw; a defect, but the user gets a sentence all the same. */
+  private static String unforeseen(RuntimeException e) {
+    return "the input led to a computation that failed (%s), accepted is input of ordinary size."
+        .formatted(e.getClass().getSimpleName());
+  }
+
   private static String answer(Solver solver, String line) {
     try {
       return solver.solve().apply(line);
     } catch (UnusableReading e) {
       return RecordJson.write(new Refusal(e.getMessage()));
+    } catch (RuntimeException e) {
+      return RecordJson.write(new Refusal(unforeseen(e)));
     }
   }
 }

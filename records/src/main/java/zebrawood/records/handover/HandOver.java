@@ -47,7 +47,7 @@ public final class HandOver {
       Files.writeString(part, html);
       Files.move(part, htmlFile, StandardCopyOption.REPLACE_EXISTING);
       try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part))) {
-        pdf(html, out, folder);
+        pdf(html, out);
       }
       Files.move(part, pdfFile, StandardCopyOption.REPLACE_EXISTING);
     } finally {
@@ -65,10 +65,10 @@ public final class HandOver {
     }
   }
 
-  private static void pdf(String html, OutputStream out, Path folder) throws IOException {
+  private static void pdf(String html, OutputStream out) throws IOException {
     XRLog.setLoggingEnabled(false);
     if (System.getProperty("pdfbox.fontcache") == null) {
-      System.setProperty("pdfbox.fontcache", folder.toString());
+      System.setProperty("pdfbox.fontcache", System.getProperty("java.io.tmpdir"));
     }
     PdfRendererBuilder builder = new PdfRendererBuilder();
     List<Integer> weights = List.of(400, 600, 700);

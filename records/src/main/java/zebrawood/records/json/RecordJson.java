@@ -36,6 +36,9 @@ public final class RecordJson {
           .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
           .build();
 
+  /** Some editors begin a file with it. */
+  private static final String BYTE_ORDER_MARK = "\uFEFF";
+
   private RecordJson() {}
 
   /**
@@ -57,7 +60,7 @@ public final class RecordJson {
         complaints.add(new Complaint(field, "missing", "this field, null where there is none"));
       }
     }
-    Object value = value(node, type, "", complaints);
+    Object value = value(node, type, Where.TOP, complaints);
     if (!complaints.isEmpty()) {
       throw new UnusableReading(complaints);
     }
@@ -66,7 +69,7 @@ public final class RecordJson {
 
   private static JsonNode parse(String text) {
     try {
-      JsonNode node = MAPPER.readTree(text);
+      JsonNode node = MAPPER.readTree(text.startsWith(BYTE_ORDER_MARK) ? text.substring(1) : text);
       if (node == null || !node.isObject()) {
         String found = node == null || node.isMissingNode() ? "empty" : kind(node);
         throw UnusableReading.of("the input", found, "one JSON object");
@@ -76,12 +79,12 @@ public final class RecordJson {
       var where = e.getLocation();
       String at =
           where == null ? "" : " at line " + where.getLineNr() + ", column " + where.getColumnNr();
-      String why = e.getOriginalMessage().lines().findFirst().orElse("").replaceAll("\\s+", " ");
+      String why = e.getOriginalMessage().replaceAll("(?s)\\s*[(\\[\\n].*", "");
       throw UnusableReading.of("the input", "not JSON" + at + " (" + why + ")", "one JSON object");
     }
   }
 
-  private static Object value(JsonNode node, Type type, String path, List<Complaint> complaints) {
+  private static Object value(JsonNode node, Type type, Where path, List<Complaint> complaints) {
     return switch (type) {
       case Class<?> c when c == double.class || c == Double.class -> number(node, path, complaints);
       case Class<?> c when c == int.class -> whole(node, path, complaints);
@@ -106,25 +109,25 @@ public final class RecordJson {
     };
   }
 
-  private static Object number(JsonNode node, String path, List<Complaint> complaints) {
+  private static Object number(JsonNode node, Where path, List<Complaint> complaints) {
     double value = node.isNumber() ? node.doubleValue() : Double.NaN;
     return Double.isFinite(value) ? value : refuse(node, path, "a finite number", complaints);
   }
 
   private static OptionalDouble optionalNumber(
-      JsonNode node, String path, List<Complaint> complaints) {
+      JsonNode node, Where path, List<Complaint> complaints) {
     return number(node, path, complaints) instanceof Double d
         ? OptionalDouble.of(d)
         : OptionalDouble.empty();
   }
 
-  private static Object whole(JsonNode node, String path, List<Complaint> complaints) {
+  private static Object whole(JsonNode node, Where path, List<Complaint> complaints) {
     boolean usable =
         node.isNumber() && node.canConvertToInt() && node.doubleValue() == node.intValue();
     return usable ? node.intValue() : refuse(node, path, "a whole number", complaints);
   }
 
-  private static Object instant(JsonNode node, String path, List<Complaint> complaints) {
+  private static Object instant(JsonNode node, Where path, List<Complaint> complaints) {
     try {
       return Instant.parse(node.asText());
     } catch (DateTimeParseException e) {
@@ -133,7 +136,7 @@ public final class RecordJson {
   }
 
   private static Object constant(
-      JsonNode node, Class<?> type, String path, List<Complaint> complaints) {
+      JsonNode node, Class<?> type, Where path, List<Complaint> complaints) {
     List<String> accepted = new ArrayList<>();
     for (Object constant : type.getEnumConstants()) {
       String spelled = spelled((Enum<?>) constant);
@@ -145,54 +148,54 @@ public final class RecordJson {
     return refuse(node, path, String.join(" or ", accepted), complaints);
   }
 
-  private static Object list(JsonNode node, Type type, String path, List<Complaint> complaints) {
+  private static Object list(JsonNode node, Type type, Where path, List<Complaint> complaints) {
     if (!node.isArray()) {
       return refuse(node, path, "a list", complaints);
     }
     List<Object> values = new ArrayList<>(node.size());
     for (int i = 0; i < node.size(); i++) {
-      values.add(value(node.get(i), type, path + "[" + i + "]", complaints));
+      values.add(value(node.get(i), type, new Where.Item(path, i), complaints));
     }
     return values;
   }
 
-  private static Object map(JsonNode node, Type type, String path, List<Complaint> complaints) {
+  private static Object map(JsonNode node, Type type, Where path, List<Complaint> complaints) {
     if (!node.isObject()) {
       return refuse(node, path, "an object", complaints);
     }
     Map<String, Object> values = new LinkedHashMap<>();
     for (var field : node.properties()) {
       values.put(
-          field.getKey(), value(field.getValue(), type, join(path, field.getKey()), complaints));
+          field.getKey(),
+          value(field.getValue(), type, new Where.Field(path, field.getKey()), complaints));
     }
     return values;
   }
 
   private static Object record(
-      JsonNode node, Class<?> type, String path, List<Complaint> complaints) {
+      JsonNode node, Class<?> type, Where path, List<Complaint> complaints) {
     if (!node.isObject()) {
       return refuse(node, path, "an object", complaints);
     }
     RecordShape shape = RecordShape.of(type);
     int before = complaints.size();
-    for (var field : node.properties()) {
-      if (!shape.names().contains(field.getKey())) {
-        complaints.add(
-            new Complaint(
-                join(path, field.getKey()), "an unknown field", "one of " + shape.names()));
-      }
-    }
+    int known = 0;
     Object[] values = new Object[shape.names().size()];
     for (int i = 0; i < values.length; i++) {
       String name = shape.names().get(i);
       JsonNode child = node.get(name);
       if (child != null) {
-        values[i] = value(child, shape.types().get(i), join(path, name), complaints);
+        known++;
+        values[i] = value(child, shape.types().get(i), new Where.Field(path, name), complaints);
       } else if (shape.absent(i) != null) {
         values[i] = shape.absent(i);
       } else {
-        complaints.add(new Complaint(join(path, name), "missing", "this field"));
+        complaints.add(
+            new Complaint(new Where.Field(path, name).inWords(), "missing", "this field"));
       }
+    }
+    if (known < node.size()) {
+      complainOfUnknown(node, shape, path, complaints);
     }
     if (complaints.size() > before) {
       return null;
@@ -201,26 +204,36 @@ public final class RecordJson {
       return shape.make(values);
     } catch (UnusableReading e) {
       for (Complaint c : e.complaints()) {
-        complaints.add(new Complaint(join(path, c.field()), c.found(), c.accepted()));
+        complaints.add(
+            new Complaint(new Where.Field(path, c.field()).inWords(), c.found(), c.accepted()));
       }
       return null;
     }
   }
 
+  private static void complainOfUnknown(
+      JsonNode node, RecordShape shape, Where path, List<Complaint> complaints) {
+    for (var field : node.properties()) {
+      if (!shape.names().contains(field.getKey())) {
+        complaints.add(
+            new Complaint(
+                new Where.Field(path, field.getKey()).inWords(),
+                "an unknown field",
+                "one of " + shape.names()));
+      }
+    }
+  }
+
   private static Object refuse(
-      JsonNode node, String path, String accepted, List<Complaint> complaints) {
+      JsonNode node, Where path, String accepted, List<Complaint> complaints) {
     String shown = node.toString();
     String found = shown.length() > 40 ? kind(node) : shown;
-    complaints.add(new Complaint(path.isEmpty() ? "the input" : path, found, accepted));
+    complaints.add(new Complaint(path.inWords(), found, accepted));
     return null;
   }
 
   private static String kind(JsonNode node) {
     return "a JSON " + node.getNodeType().name().toLowerCase(Locale.ROOT);
-  }
-
-  private static String join(String path, String name) {
-    return path.isEmpty() ? name : path + "." + name;
   }
 
   /** An enum constant as it stands in a document. */

@@ -1,0 +1,310 @@
+package zebrawood.ledger;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import zebrawood.machine.BedSupport;
+import zebrawood.machine.Build;
+import zebrawood.machine.Machine;
+import zebrawood.machine.Source;
+import zebrawood.machine.SourceKind;
+import zebrawood.measure.Verdict;
+
+class LedgerTest {
+  private static final Instant START = Instant.parse("2026-03-01T08:00:00Z");
+
+  private static final Machine ALDER =
+      new Machine(
+          "alder",
+          "Alder",
+          Build.GANTRY_WITH_MIRRORS,
+          new Source(SourceKind.CO2_GLASS_TUBE, 90, 10_600),
+          700,
+          500,
+          BedSupport.SCREWS,
+          0.3);
+
+  private static final Station LEVEL =
+      station(
+          "level",
+          Set.of(),
+          Map.of(EventKind.MOVED, Doubt.READ_AGAIN, EventKind.POWER_CUT, Doubt.QUICK_CHECK));
+  private static final Station FOCUS =
+      station("focus", Set.of("level"), Map.of(EventKind.LENS_NEW, Doubt.READ_AGAIN));
+  private static final Station CARDS = station("cards", Set.of("focus"), Map.of());
+  private static final List<Station> STATIONS = List.of(LEVEL, FOCUS, CARDS);
+
+  private final List<Entry> entries = new ArrayList<>();
+  private final List<Event> events = new ArrayList<>();
+
+  private static Station station(String id, Set<String> restsOn, Map<EventKind, Doubt> doubts) {
+    return new Station(id, id, id + "?", m -> true, restsOn, doubts, 100, 10);
+  }
+
+  private static Instant day(double days) {
+    return START.plusSeconds(Math.round(days * 86_400));
+  }
+
+  private Entry read(Station station, double day, Verdict verdict) {
+    return entry(station, EntryKind.AS_LEFT, day, verdict, true, Optional.empty());
+  }
+
+  private Entry check(Station station, double day, Verdict verdict) {
+    return entry(station, EntryKind.CHECK, day, verdict, false, Optional.empty());
+  }
+
+  private Entry entry(
+      Station station,
+      EntryKind kind,
+      double day,
+      Verdict verdict,
+      boolean figures,
+      Optional<String> replaces) {
+    Figure figure =
+        new Figure(
+            "highToLow", "High to low", 0.4, "mm", OptionalDouble.empty(), OptionalDouble.of(0.3));
+    Entry entry =
+        new Entry(
+            "e" + entries.size(),
+            "alder",
+            station.id(),
+            kind,
+            day(day),
+            day(day + 0.001 * entries.size()),
+            "EH",
+            "check",
+            "{}",
+            "{}",
+            verdict,
+            figures ? List.of(figure) : List.of(),
+            replaces);
+    entries.add(entry);
+    return entry;
+  }
+
+  private Event happened(EventKind kind, double day) {
+    Event event =
+        new Event(
+            "v" + events.size(), "alder", kind, day(day), day(day), "EH", "", Optional.empty());
+    events.add(event);
+    return event;
+  }
+
+  private Ledger ledger() {
+    return new Ledger(ALDER, entries, events);
+  }
+
+  private Standing standing(Station station, double today) {
+    return ledger().standings(STATIONS, day(today)).get(station);
+  }
+
+  private void proveAll(double day) {
+    STATIONS.forEach(s -> read(s, day, Verdict.WITHIN));
+  }
+
+  @Test
+  void nothingRecordedIsOpenAndWaitsForWhatItRestsOn() {
+    assertThat(standing(LEVEL, 1)).isEqualTo(new Standing.Open(Optional.empty(), Optional.empty()));
+    assertThat(standing(FOCUS, 1))
+        .isEqualTo(new Standing.Open(Optional.empty(), Optional.of(LEVEL)));
+  }
+
+  @Test
+  void aReadingWithinTheLimitHolds() {
+    Entry proof = read(LEVEL, 1, Verdict.WITHIN);
+    assertThat(standing(LEVEL, 2)).isEqualTo(new Standing.Holds(proof));
+  }
+
+  @Test
+  void aReadingOutsideTheLimitIsOutUntilAnotherIsWithin() {
+    read(LEVEL, 1, Verdict.WITHIN);
+    Entry out = read(LEVEL, 2, Verdict.ADJUST);
+    assertThat(standing(LEVEL, 3)).isEqualTo(new Standing.Out(out));
+    Entry again = read(LEVEL, 4, Verdict.WITHIN);
+    assertThat(standing(LEVEL, 5)).isEqualTo(new Standing.Holds(again));
+  }
+
+  @Test
+  void whatCouldNotBeDecidedChangesNothing() {
+    Entry proof = read(LEVEL, 1, Verdict.WITHIN);
+    read(LEVEL, 2, Verdict.MEASURE_AGAIN);
+    assertThat(standing(LEVEL, 3)).isEqualTo(new Standing.Holds(proof));
+  }
+
+  @Test
+  void anEventDoubtsItsStationsAndAllThatRestsOnThem() {
+    proveAll(1);
+    Event moved = happened(EventKind.MOVED, 2);
+    for (Station station : STATIONS) {
+      assertThat(standing(station, 3))
+          .isInstanceOfSatisfying(
+              Standing.Stale.class,
+              stale ->
+                  assertThat(stale.cause())
+                      .isEqualTo(new Standing.Cause.Happened(moved, Doubt.READ_AGAIN)));
+    }
+    read(LEVEL, 4, Verdict.WITHIN);
+    assertThat(standing(LEVEL, 5).holds()).isTrue();
+    assertThat(standing(FOCUS, 5).holds()).isFalse();
+    read(FOCUS, 5, Verdict.WITHIN);
+    read(CARDS, 6, Verdict.WITHIN);
+    assertThat(ledger().standings(STATIONS, day(7)).values()).allMatch(Standing::holds);
+  }
+
+  @Test
+  void aLaterEventAtAStationLeavesWhatItRestsOnAlone() {
+    proveAll(1);
+    happened(EventKind.LENS_NEW, 2);
+    assertThat(standing(LEVEL, 3).holds()).isTrue();
+    assertThat(standing(FOCUS, 3).holds()).isFalse();
+    assertThat(standing(CARDS, 3).holds()).isFalse();
+  }
+
+  @Test
+  void aQuickCheckClearsAQuickDoubtAndNothingMore() {
+    proveAll(1);
+    happened(EventKind.POWER_CUT, 2);
+    assertThat(standing(LEVEL, 3).holds()).isFalse();
+    assertThat(standing(FOCUS, 3).holds()).as("a quick doubt stays where it is").isTrue();
+    check(LEVEL, 3, Verdict.WITHIN);
+    assertThat(standing(LEVEL, 4).holds()).isTrue();
+    happened(EventKind.MOVED, 5);
+    check(LEVEL, 6, Verdict.WITHIN);
+    assertThat(standing(LEVEL, 7).holds()).isFalse();
+  }
+
+  @Test
+  void aCheckAloneIsNoProof() {
+    Entry passed = check(LEVEL, 1, Verdict.WITHIN);
+    assertThat(standing(LEVEL, 2))
+        .isEqualTo(new Standing.Open(Optional.of(passed), Optional.empty()));
+    check(LEVEL, 3, Verdict.ADJUST);
+    assertThat(standing(LEVEL, 4)).isInstanceOf(Standing.Out.class);
+  }
+
+  @Test
+  void figuresGrowOld() {
+    read(LEVEL, 1, Verdict.WITHIN);
+    assertThat(standing(LEVEL, 101).holds()).isTrue();
+    assertThat(standing(LEVEL, 102.1))
+        .isInstanceOfSatisfying(
+            Standing.Stale.class,
+            s -> assertThat(s.cause()).isInstanceOf(Standing.Cause.Aged.class));
+  }
+
+  @Test
+  void whatRestsOnAnAdjustedStationIsInDoubt() {
+    proveAll(1);
+    read(LEVEL, 2, Verdict.ADJUST);
+    read(LEVEL, 2.01, Verdict.WITHIN);
+    assertThat(standing(LEVEL, 3).holds()).isTrue();
+    assertThat(standing(FOCUS, 3))
+        .isInstanceOfSatisfying(
+            Standing.Stale.class,
+            s -> assertThat(s.cause()).isEqualTo(new Standing.Cause.Upstream(LEVEL, day(2))));
+  }
+
+  @Test
+  void aCorrectionCountsInsteadAndAWithdrawalMakesVoid() {
+    Entry wrong = read(LEVEL, 1, Verdict.ADJUST);
+    Entry right = entry(LEVEL, EntryKind.AS_LEFT, 1, Verdict.WITHIN, true, Optional.of(wrong.id()));
+    assertThat(ledger().entries()).containsExactly(right);
+    Entry withdrawal = right.withdrawnBy("w", day(2), "EH");
+    entries.add(withdrawal);
+    assertThat(ledger().entries()).containsExactly(wrong);
+    entries.add(withdrawal.withdrawnBy("w2", day(3), "EH"));
+    assertThat(ledger().entries()).containsExactly(right);
+  }
+
+  @Test
+  void aRingOfReplacementsInADamagedFileEnds() {
+    entry(LEVEL, EntryKind.CHECK, 1, Verdict.WITHIN, true, Optional.of("e1"));
+    entry(LEVEL, EntryKind.CHECK, 1, Verdict.WITHIN, true, Optional.of("e0"));
+    assertThat(ledger().entries().size()).isLessThanOrEqualTo(2);
+  }
+
+  @Test
+  void aWithdrawalNamesWhatItWithdraws() {
+    assertThatThrownBy(
+            () -> entry(LEVEL, EntryKind.WITHDRAWN, 1, Verdict.WITHIN, false, Optional.empty()))
+        .hasMessageContaining("replaces");
+  }
+
+  @Test
+  void otherMachinesEntriesArePassedOver() {
+    read(LEVEL, 1, Verdict.WITHIN);
+    Machine other =
+        new Machine(
+            "sedge",
+            "Sedge",
+            Build.GALVO,
+            new Source(SourceKind.UV, 5, 355),
+            100,
+            100,
+            BedSupport.SHIMS,
+            0.2);
+    assertThat(new Ledger(other, entries, events).entries()).isEmpty();
+  }
+
+  @Test
+  void aVisitBeginsAsFoundGoesOnAsChecksAndEndsAsLeft() {
+    assertThat(ledger().kindOfNext(LEVEL, false, day(1))).isEqualTo(EntryKind.AS_FOUND);
+    entry(LEVEL, EntryKind.AS_FOUND, 1, Verdict.ADJUST, true, Optional.empty());
+    assertThat(ledger().kindOfNext(LEVEL, false, day(1.05))).isEqualTo(EntryKind.CHECK);
+    assertThat(ledger().kindOfNext(LEVEL, true, day(1.05))).isEqualTo(EntryKind.AS_LEFT);
+    assertThat(ledger().kindOfNext(LEVEL, false, day(2))).isEqualTo(EntryKind.AS_FOUND);
+    entry(LEVEL, EntryKind.AS_LEFT, 2, Verdict.WITHIN, true, Optional.empty());
+    assertThat(ledger().kindOfNext(LEVEL, false, day(2.1))).isEqualTo(EntryKind.AS_FOUND);
+  }
+
+  @Test
+  void theAftermathOfAnEventSaysWhatIsProvenAgain() {
+    proveAll(1);
+    happened(EventKind.MOVED, 2);
+    read(LEVEL, 3, Verdict.WITHIN);
+    Aftermath after = ledger().aftermaths(STATIONS).getFirst();
+    assertThat(after.doubted().keySet()).containsExactlyElementsOf(STATIONS);
+    assertThat(after.proved()).containsExactly(LEVEL);
+    assertThat(after.provedAt()).isEmpty();
+    read(FOCUS, 4, Verdict.WITHIN);
+    read(CARDS, 5, Verdict.WITHIN);
+    assertThat(ledger().aftermaths(STATIONS).getFirst().provedAt()).contains(day(5));
+    assertThat(ledger().aftermaths(STATIONS).getFirst().cleared()).isTrue();
+  }
+
+  @Test
+  void standingsHaveASignAndWords() {
+    DateTimeFormatter format =
+        DateTimeFormatter.ofPattern("dd MMM", Locale.ENGLISH).withZone(ZoneOffset.UTC);
+    assertThat(StandingWords.of(standing(FOCUS, 1), format)).isEqualTo("waits for level");
+    read(LEVEL, 1, Verdict.WITHIN);
+    assertThat(StandingWords.of(standing(LEVEL, 2), format)).isEqualTo("holds · 02 Mar");
+    happened(EventKind.MOVED, 2);
+    assertThat(StandingWords.of(standing(LEVEL, 3), format)).isEqualTo("stale · machine moved");
+    read(LEVEL, 4, Verdict.ADJUST);
+    assertThat(StandingWords.of(standing(LEVEL, 5), format)).isEqualTo("out by 0.10 mm");
+    assertThat(
+            List.of(
+                StandingWords.mark(standing(LEVEL, 1.5)), StandingWords.mark(standing(CARDS, 1))))
+        .containsExactly("◆", "○");
+    assertThat(Ledger.reasonToRead(standing(LEVEL, 5))).isEqualTo("was out");
+  }
+
+  @Test
+  void onlyWhatCanHappenToAMachineIsOffered() {
+    assertThat(EventKind.HEAD_SHIMMED.canHappenTo(ALDER)).isFalse();
+    assertThat(EventKind.MIRROR_CLEANED.canHappenTo(ALDER)).isTrue();
+    assertThat(EventKind.WITHDRAWN.canHappenTo(ALDER)).isFalse();
+  }
+}
