@@ -5,19 +5,9 @@ import java.util.Optional;
 import zebrawood.ledger.Standing.Cause;
 import zebrawood.measure.Numbers;
 
-/** A standing in words and as a sign, alike on the rail, the machine page and paper. */
+/** A standing in words, alike on the rail, the machine page and paper. */
 public final class StandingWords {
   private StandingWords() {}
-
-  /** The sign that tells standings apart by shape alone. */
-  public static String mark(Standing standing) {
-    return switch (standing) {
-      case Standing.Holds h -> "●";
-      case Standing.Stale s -> "◐";
-      case Standing.Out o -> "◆";
-      case Standing.Open o -> "○";
-    };
-  }
 
   /** Such as "stale: machine moved". */
   public static String of(Standing standing, DateTimeFormatter day) {

@@ -284,7 +284,7 @@ class LedgerTest {
   }
 
   @Test
-  void standingsHaveASignAndWords() {
+  void standingsHaveWords() {
     DateTimeFormatter format =
         DateTimeFormatter.ofPattern("dd MMM", Locale.ENGLISH).withZone(ZoneOffset.UTC);
     assertThat(StandingWords.of(standing(FOCUS, 1), format)).isEqualTo("waits for level");
@@ -294,10 +294,6 @@ class LedgerTest {
     assertThat(StandingWords.of(standing(LEVEL, 3), format)).isEqualTo("stale · machine moved");
     read(LEVEL, 4, Verdict.ADJUST);
     assertThat(StandingWords.of(standing(LEVEL, 5), format)).isEqualTo("out by 0.10 mm");
-    assertThat(
-            List.of(
-                StandingWords.mark(standing(LEVEL, 1.5)), StandingWords.mark(standing(CARDS, 1))))
-        .containsExactly("◆", "○");
     assertThat(Ledger.reasonToRead(standing(LEVEL, 5))).isEqualTo("was out");
   }
 

@@ -332,6 +332,7 @@ public final class BedSheet implements StationSheet {
   public void refresh() {
     Standing standing = workshop.opened().standing(BedStation.STATION);
     frame.showState(
+        standing,
         StateWords.of(standing, zone),
         StateWords.styleClass(standing),
         StateWords.before(standing, model.unit(), zone));

@@ -9,6 +9,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import zebrawood.ledger.Standing;
 
 /** Lays out the six parts of a station sheet. */
 public final class SheetFrame extends BorderPane {
@@ -44,9 +45,10 @@ public final class SheetFrame extends BorderPane {
     setBottom(notebook);
   }
 
-  /** The standing in words, its style class, and what was before. */
-  public void showState(String words, String styleClass, String beforeWords) {
+  /** The standing with its sign, in words, its style class, and what was before. */
+  public void showState(Standing standing, String words, String styleClass, String beforeWords) {
     state.setText(words);
+    state.setGraphic(new StandingMark(standing));
     state.getStyleClass().setAll("label", "state", styleClass);
     before.setText(beforeWords);
   }

@@ -13,18 +13,16 @@ public final class StateWords {
   private StateWords() {}
 
   public static String of(Standing standing, ZoneId zone) {
-    String mark = StandingWords.mark(standing) + " ";
-    return mark
-        + switch (standing) {
-          case Standing.Holds(Entry proof) -> Text.of("state.holds", When.day(proof.at(), zone));
-          case Standing.Stale(Entry proof, Standing.Cause cause) ->
-              Text.of("state.stale", When.day(cause.since(), zone), StandingWords.because(cause));
-          case Standing.Out(Entry last) -> Text.of("state.out", When.day(last.at(), zone));
-          case Standing.Open(var check, var waitsFor) when waitsFor.isPresent() ->
-              Text.of("state.waits", waitsFor.map(Station::title).orElse(""));
-          case Standing.Open(var check, var waitsFor) ->
-              Text.of(check.isPresent() ? "state.checked" : "state.open");
-        };
+    return switch (standing) {
+      case Standing.Holds(Entry proof) -> Text.of("state.holds", When.day(proof.at(), zone));
+      case Standing.Stale(Entry proof, Standing.Cause cause) ->
+          Text.of("state.stale", When.day(cause.since(), zone), StandingWords.because(cause));
+      case Standing.Out(Entry last) -> Text.of("state.out", When.day(last.at(), zone));
+      case Standing.Open(var check, var waitsFor) when waitsFor.isPresent() ->
+          Text.of("state.waits", waitsFor.map(Station::title).orElse(""));
+      case Standing.Open(var check, var waitsFor) ->
+          Text.of(check.isPresent() ? "state.checked" : "state.open");
+    };
   }
 
   public static String styleClass(Standing standing) {

@@ -36,7 +36,7 @@ public record HandOverSheet(
   /**
    * One station.
    *
-   * @param mark the standing's sign, told apart by shape
+   * @param mark the standing's sign as SVG, told apart by shape
    * @param picture SVG of the last readings, or empty
    * @param trend SVG of the telling figure, or empty
    */
@@ -128,7 +128,7 @@ public record HandOverSheet(
     return new StationPart(
         station.title(),
         station.question(),
-        StandingWords.mark(standing),
+        StandingSvg.of(standing),
         StandingWords.of(standing, day),
         rows(found, left, day),
         checks,

@@ -1,0 +1,213 @@
+package zebrawood.records.workshop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.EntryKind;
+import zebrawood.machine.Machine;
+import zebrawood.records.Samples;
+
+class WorkshopTest {
+  @TempDir Path folder;
+
+  private Path file() {
+    return folder.resolve("deep/er/w.zebrawood");
+  }
+
+  private static Workshop opened(Path file) {
+    return ((Opening.Opened) Workshop.open(file)).workshop();
+  }
+
+  @Test
+  void keepsMachinesEntriesEventsAndPreferences() {
+    Entry first = Samples.entry("a", EntryKind.AS_FOUND, 0, Samples.onScrews(6, 7, 6, 6.5));
+    Entry second = Samples.entry("b", EntryKind.AS_LEFT, 30, Samples.onScrews(6, 6, 6, 6.1));
+    try (Workshop workshop = opened(file())) {
+      workshop.record(Samples.ALDER, "EH", Samples.START);
+      workshop.record(first);
+      workshop.record(second);
+      workshop.record(Samples.moved("m", 90));
+      workshop.prefer("eh", "unit", "INCH");
+      workshop.prefer("eh", "unit", "MILLIMETRE");
+    }
+    try (Workshop workshop = opened(file())) {
+      assertThat(workshop.machines()).containsExactly(Samples.ALDER);
+      assertThat(workshop.entries("alder")).containsExactly(first, second);
+      assertThat(workshop.events("alder")).containsExactly(Samples.moved("m", 90));
+      assertThat(workshop.entries("sedge")).isEmpty();
+      assertThat(workshop.preference("eh", "unit")).contains("MILLIMETRE");
+      assertThat(workshop.preference("tr", "unit")).isEmpty();
+    }
+  }
+
+  @Test
+  void aNewerDescriptionOfAMachineIsTheMachine() {
+    try (Workshop workshop = opened(file())) {
+      workshop.record(Samples.ALDER, "EH", Samples.START);
+      Machine renamed =
+          new Machine(
+              "alder",
+              "Alder two",
+              Samples.ALDER.build(),
+              Samples.ALDER.source(),
+              700,
+              500,
+              Samples.ALDER.bedSupport(),
+              0.25);
+      workshop.record(renamed, "EH", Samples.START.plusSeconds(60));
+      assertThat(workshop.machines()).containsExactly(renamed);
+    }
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "DELETE FROM entry", "UPDATE entry SET verdict = 'WITHIN'", "DELETE FROM event",
+        "UPDATE event SET note = ''", "DELETE FROM machine", "UPDATE machine SET body = ''"
+      })
+  void theFileItselfRefusesToForget(String statement) throws SQLException {
+    try (Workshop workshop = opened(file())) {
+      workshop.record(Samples.ALDER, "EH", Samples.START);
+      workshop.record(Samples.entry("a", EntryKind.AS_FOUND, 0, Samples.onScrews(6, 7, 6, 6.5)));
+      workshop.record(Samples.moved("m", 1));
+    }
+    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file());
+        Statement sql = connection.createStatement()) {
+      assertThatThrownBy(() -> sql.executeUpdate(statement))
+          .isInstanceOf(SQLException.class)
+          .hasMessageContaining("append-only");
+    }
+  }
+
+  @Test
+  void recordingAnEntryTakesItsDraftWithItAndAWithdrawalDoesNot() {
+    try (Workshop workshop = opened(file())) {
+      Entry entry = Samples.entry("a", EntryKind.AS_FOUND, 0, Samples.onScrews(6, 7, 6, 6.5));
+      workshop.keepDraft("alder", "bed", Map.of("reading.0", "6,3"));
+      workshop.keepDraft("alder", "bed", Map.of("reading.0", "6,35"));
+      assertThat(workshop.draft("alder", "bed")).isEqualTo(Map.of("reading.0", "6,35"));
+      workshop.record(entry);
+      assertThat(workshop.draft("alder", "bed")).isEmpty();
+      workshop.keepDraft("alder", "bed", Map.of("reading.1", "7"));
+      workshop.record(entry.withdrawnBy("w", Samples.START, "EH"));
+      assertThat(workshop.draft("alder", "bed")).isNotEmpty();
+      workshop.dropDraft("alder", "bed");
+      assertThat(workshop.draft("alder", "bed")).isEmpty();
+    }
+  }
+
+  @Test
+  void theSameEntryTwiceIsRefusedAndNothingIsHalfWritten() {
+    try (Workshop workshop = opened(file())) {
+      Entry entry = Samples.entry("a", EntryKind.AS_FOUND, 0, Samples.onScrews(6, 7, 6, 6.5));
+      workshop.record(entry);
+      workshop.keepDraft("alder", "bed", Map.of("reading.1", "7"));
+      assertThatThrownBy(() -> workshop.record(entry)).isInstanceOf(RuntimeException.class);
+      assertThat(workshop.entries("alder")).hasSize(1);
+      assertThat(workshop.draft("alder", "bed")).isNotEmpty();
+    }
+  }
+
+  @Test
+  void aSecondWindowIsToldWhoHasTheFile() {
+    try (Workshop first = opened(file())) {
+      assertThat(Workshop.open(first.file()))
+          .isInstanceOfSatisfying(
+              Opening.InUse.class,
+              inUse ->
+                  assertThat(inUse.holder()).contains("process " + ProcessHandle.current().pid()));
+    }
+    opened(file()).close();
+  }
+
+  @Test
+  void aFileOfANewerVersionIsLeftAlone() throws SQLException {
+    opened(file()).close();
+    setVersion(99);
+    assertThat(Workshop.open(file()))
+        .isInstanceOfSatisfying(
+            Opening.Unusable.class, u -> assertThat(u.because()).contains("newer Zebrawood", "99"));
+    setVersion(Workshop.SCHEMA);
+    opened(file()).close();
+  }
+
+  private void setVersion(int version) throws SQLException {
+    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file());
+        Statement sql = connection.createStatement()) {
+      sql.execute("PRAGMA user_version = " + version);
+    }
+  }
+
+  @Test
+  void somethingElseIsNotAWorkshop() throws IOException {
+    Path text = folder.resolve("letter.txt");
+    Files.writeString(text, "Dear customer, ".repeat(400));
+    assertThat(Workshop.open(text))
+        .isInstanceOfSatisfying(
+            Opening.Unusable.class,
+            u -> assertThat(u.because()).contains("is not a workshop file"));
+    assertThat(Files.readString(text)).startsWith("Dear customer");
+    Path notAFolder = text.resolve("w.zebrawood");
+    assertThat(Workshop.open(notAFolder)).isInstanceOf(Opening.Unusable.class);
+  }
+
+  /** Another process records and is killed without warning; what it said was recorded is there. */
+  @Test
+  void whatWasSaidToBeRecordedSurvivesAKill() throws IOException, InterruptedException {
+    Process process =
+        new ProcessBuilder(
+                ProcessHandle.current().info().command().orElseThrow(),
+                "--enable-native-access=ALL-UNNAMED",
+                "-cp",
+                System.getProperty("java.class.path"),
+                Recorder.class.getName(),
+                file().toString())
+            .redirectErrorStream(true)
+            .start();
+    int said = 0;
+    try (var lines = process.inputReader()) {
+      while (said < 40) {
+        String line = lines.readLine();
+        assertThat(line).as("the process ended early").isNotNull();
+        if (line.startsWith("recorded ")) {
+          assertThat(line).isEqualTo("recorded " + said);
+          said++;
+        }
+      }
+      process.destroyForcibly();
+      assertThat(process.waitFor(20, TimeUnit.SECONDS)).isTrue();
+    }
+    try (Workshop workshop = opened(file())) {
+      List<Entry> entries = workshop.entries("alder");
+      assertThat(entries.size()).isGreaterThanOrEqualTo(said);
+      assertThat(workshop.draft("alder", "bed")).containsKey("reading.0");
+    }
+  }
+
+  /** Records entries and drafts until it is killed. */
+  public static final class Recorder {
+    public static void main(String[] args) {
+      Workshop workshop = opened(Path.of(args[0]));
+      for (int i = 0; i < 100_000; i++) {
+        workshop.record(Samples.entry("e" + i, EntryKind.CHECK, i, Samples.onScrews(6, 6.1, 6, 6)));
+        workshop.keepDraft("alder", "bed", Map.of("reading.0", String.valueOf(i)));
+        System.out.println("recorded " + i);
+      }
+    }
+  }
+}
