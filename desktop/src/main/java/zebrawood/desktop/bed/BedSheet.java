@@ -262,8 +262,13 @@ public final class BedSheet implements StationSheet {
 
   private void recorded(Entry entry) {
     recording = false;
+    boolean corrected = correcting.isPresent();
     correcting = Optional.empty();
-    model.clearReadings();
+    if (corrected) {
+      fillAgain();
+    } else {
+      model.clearReadings();
+    }
     String time = When.time(entry.recordedAt(), zone);
     workshop.say(
         entry.kind() == EntryKind.AS_LEFT
@@ -311,9 +316,11 @@ public final class BedSheet implements StationSheet {
     workshop.say("");
   }
 
+  /** The machine's own unrecorded readings, instead of a practice's or a correction's. */
   private void fillAgain() {
+    Map<String, String> draft = workshop.draft(BedStation.STATION);
     model.clearReadings();
-    fill();
+    model.type(draft.isEmpty() ? withoutReadings(lastTyped()) : draft);
     showAdvice();
     focusFirst();
   }

@@ -42,6 +42,14 @@ public final class Notebook extends HBox {
     Label nothing = new Label(Text.of("notebook.empty"));
     nothing.getStyleClass().add("soft");
     table.setPlaceholder(nothing);
+    table
+        .focusedProperty()
+        .subscribe(
+            focused -> {
+              if (focused && table.getSelectionModel().isEmpty()) {
+                table.getSelectionModel().selectFirst();
+              }
+            });
     Button correct = new Button(Text.of("notebook.correct"));
     correct.setId("correct");
     correct.disableProperty().bind(table.getSelectionModel().selectedItemProperty().isNull());

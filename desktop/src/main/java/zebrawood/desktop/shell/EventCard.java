@@ -16,6 +16,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.sheet.SheetHost;
@@ -95,6 +96,13 @@ final class EventCard {
             labelled(Text.of("event.note"), note),
             Card.buttons(
                 Card.button("event-cancel", Text.of("button.cancel"), cards::close), confirm));
+    kinds.setOnKeyPressed(
+        key -> {
+          if (key.getCode() == KeyCode.ENTER) {
+            key.consume();
+            confirm.fire();
+          }
+        });
     cards.open(card, kinds);
     kinds.getSelectionModel().select(0);
   }

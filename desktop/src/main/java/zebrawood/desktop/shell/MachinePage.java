@@ -61,7 +61,32 @@ final class MachinePage extends BorderPane {
     refresh();
   }
 
+  /** Builds the page anew; the focus stays where it was, if that is still there. */
   void refresh() {
+    Node focused = getScene() == null ? null : getScene().getFocusOwner();
+    boolean hadFocus = focused != null && isAncestorOf(focused);
+    build();
+    if (hadFocus) {
+      applyCss();
+      Node again = focused.getId() == null ? null : lookup("#" + focused.getId());
+      if (again == null) {
+        focusFirst();
+      } else {
+        again.requestFocus();
+      }
+    }
+  }
+
+  private boolean isAncestorOf(Node node) {
+    for (Node n = node; n != null; n = n.getParent()) {
+      if (n == this) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private void build() {
     Opened opened = workshop.opened();
     setTop(header(opened));
     HBox body = new HBox(toProve(opened), held(opened));

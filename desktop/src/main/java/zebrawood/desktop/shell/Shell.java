@@ -173,6 +173,9 @@ public final class Shell extends StackPane implements SheetHost {
     if (cards.isOpen() || getScene() == null) {
       return;
     }
+    // What scrolls has its content in the scene only once its looks are applied.
+    frame.applyCss();
+    frame.layout();
     if (workshop.opened() == null) {
       firstMachine.requestFocus();
     } else if (shown.equals(TODAY)) {

@@ -268,8 +268,10 @@ public final class WorkshopModel implements AutoCloseable {
    * @param otherwise runs when it could not be written; the message says so
    */
   public void record(Entry entry, Runnable then, Runnable otherwise) {
-    drafts.forget(entry.machineId(), entry.stationId());
-    typed.put(entry.machineId() + "/" + entry.stationId(), Map.of());
+    if (entry.replaces().isEmpty()) {
+      drafts.forget(entry.machineId(), entry.stationId());
+      typed.put(entry.machineId() + "/" + entry.stationId(), Map.of());
+    }
     ask(
         () -> {
           workshop.record(entry);

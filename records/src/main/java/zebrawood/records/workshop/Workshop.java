@@ -146,7 +146,10 @@ public final class Workshop implements AutoCloseable {
         .list();
   }
 
-  /** Records an entry; the draft that it was made from goes in the same transaction. */
+  /**
+   * Records an entry; the draft that it was made from goes in the same transaction. One that replaces
+   * another was made from that one, and leaves the draft alone.
+   */
   public synchronized void record(Entry entry) {
     handle.useTransaction(h -> {
       h.createUpdate(
@@ -172,7 +175,7 @@ public final class Workshop implements AutoCloseable {
           .bind("figures", RecordJson.write(new Figures(entry.figures())))
           .bind("replaces", entry.replaces().orElse(null))
           .execute();
-      if (entry.kind() != EntryKind.WITHDRAWN) {
+      if (entry.replaces().isEmpty()) {
         deleteDraft(h, entry.machineId(), entry.stationId());
       }
     });

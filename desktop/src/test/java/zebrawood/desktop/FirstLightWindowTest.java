@@ -1,0 +1,392 @@
+package zebrawood.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.List;
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import zebrawood.bed.BedStation;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.EntryKind;
+import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Standing;
+import zebrawood.measure.LengthUnit;
+import zebrawood.measure.Verdict;
+
+/** A technician's first day, from the empty workshop to the signed sheet, by keyboard alone. */
+class FirstLightWindowTest extends WindowTest {
+  private void addMachine(String name) {
+    keys(KeyCode.CONTROL, KeyCode.N);
+    typeWords(name);
+    keys(KeyCode.ENTER);
+    if (shows("#initials")) {
+      typeWords("EH");
+      keys(KeyCode.ENTER);
+    }
+    until("the machine is open", () -> isOpen(name));
+  }
+
+  private boolean isOpen(String name) {
+    return app.model().opened() != null && app.model().opened().machine().name().equals(name);
+  }
+
+  private Standing standing() {
+    return onInterface(() -> app.model().opened().standing(BedStation.STATION));
+  }
+
+  private List<Entry> entries() {
+    return onInterface(() -> app.model().opened().ledger().entriesAt(BedStation.STATION));
+  }
+
+  private void read(String... gaps) {
+    for (String gap : gaps) {
+      typeWords(gap);
+      keys(KeyCode.ENTER);
+    }
+  }
+
+  private void awaitEntries(int count) {
+    until(
+        count + " entries",
+        () -> app.model().opened().ledger().entriesAt(BedStation.STATION).size() == count);
+    settle();
+  }
+
+  @Test
+  void fromAnEmptyWorkshopToAHandOverSheet() throws IOException {
+    until("the first thing has the focus", () -> "first-machine".equals(focusedNow()));
+    keys(KeyCode.ENTER);
+    assertThat(focused()).isEqualTo("machine-name");
+    assertThat(disabled("#machine-add")).isTrue();
+    typeWords("Alder");
+    assertThat(disabled("#machine-add")).isFalse();
+    keys(KeyCode.ENTER);
+    assertThat(focused()).as("initials are asked once").isEqualTo("initials");
+    typeWords("EH");
+    keys(KeyCode.ENTER);
+    until("the machine is open", () -> isOpen("Alder"));
+    assertThat(standing()).isInstanceOf(Standing.Open.class);
+    until("Go has the focus", () -> "go-bed".equals(focusedNow()));
+    keys(KeyCode.ENTER);
+    assertThat(focused()).isEqualTo("reading-0-0");
+
+    read("6.0", "6.6", "6.3", "6.9");
+    assertThat(focused()).as("after the last reading").isEqualTo("primary");
+    assertThat(page()).contains("turn clockwise").contains("High to low 0.90 mm now");
+    keys(KeyCode.ENTER);
+    awaitEntries(1);
+    assertThat(entries().getFirst().kind()).isEqualTo(EntryKind.AS_FOUND);
+    assertThat(entries().getFirst().because()).isEqualTo("commissioning");
+    assertThat(standing()).isInstanceOf(Standing.Out.class);
+    assertThat(focused()).as("ready for the next round").isEqualTo("reading-0-0");
+
+    read("6,4", "6.5", "1/4 in", "6.4");
+    assertThat(page()).contains("Leave it: it is level");
+    keys(KeyCode.ENTER);
+    awaitEntries(2);
+    Entry left = entries().getLast();
+    assertThat(left.kind()).isEqualTo(EntryKind.AS_LEFT);
+    assertThat(left.verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(left.readings()).contains("6,4").contains("1/4 in").contains("6.35");
+    assertThat(standing().holds()).isTrue();
+    assertThat(status()).startsWith("Recorded as left at");
+
+    clock.advance(Duration.ofDays(2));
+    keys(KeyCode.CONTROL, KeyCode.E);
+    assertThat(words("#event-doubts")).isEqualTo("Puts in doubt: Bed.");
+    keys(KeyCode.ENTER);
+    until("the event is recorded", () -> !app.model().opened().ledger().events().isEmpty());
+    assertThat(standing()).isInstanceOf(Standing.Stale.class);
+
+    keys(KeyCode.CONTROL, KeyCode.P);
+    assertThat(focused()).isEqualTo("handover-write");
+    keys(KeyCode.ENTER);
+    until("both files are written", () -> shownWords("#handover-outcome").startsWith("Written"));
+    keys(KeyCode.ENTER);
+    assertThat(openedOutside).hasSize(1);
+    Path pdf = openedOutside.getFirst();
+    try (var document = Loader.loadPDF(pdf.toFile())) {
+      assertThat(new PDFTextStripper().getText(document))
+          .contains("Alder", "as found", "as left", "stale · machine moved", "Page 1 of");
+    }
+    keys(KeyCode.ESCAPE);
+
+    reopen();
+    assertThat(entries()).hasSize(2);
+    assertThat(standing()).isInstanceOf(Standing.Stale.class);
+  }
+
+  private String focusedNow() {
+    return app.scene().getFocusOwner() == null ? "" : app.scene().getFocusOwner().getId();
+  }
+
+  private String shownWords(String selector) {
+    return ((javafx.scene.control.Labeled) app.scene().lookup(selector)).getText();
+  }
+
+  @Test
+  void whatIsWrongIsSaidAtTheFieldAndNothingIsLost() {
+    addMachine("Alder");
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    read("6.0", "six", "6.3", "6.9");
+    assertThat(words("#reading-message"))
+        .isEqualTo(
+            "Front right: \"six\" is not a length. Accepted is a length such as 6.35, 6,35,"
+                + " 1/4 in, 0.25\", 3 thou or 250 um.");
+    assertThat(disabled("#primary")).isTrue();
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    assertThat(entries()).isEmpty();
+    assertThat(words("#reading-1-0")).isEqualTo("six");
+    fill("#reading-1-0", "6.6");
+    assertThat(disabled("#primary")).isFalse();
+    fill("#resolution", "0");
+    assertThat(words("#reading-message"))
+        .startsWith("Gauge: 0 mm is out of range. Accepted is more than 0 mm");
+    assertThat(disabled("#primary")).isTrue();
+    fill("#resolution", "0.05");
+    assertThat(disabled("#primary")).isFalse();
+    fill("#tolerance", "-1");
+    assertThat(disabled("#primary")).isTrue();
+    assertThat(words("#reading-0-0")).isEqualTo("6.0");
+  }
+
+  @Test
+  void readingsNotYetRecordedAreThereAfterReopening() {
+    addMachine("Alder");
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    read("6.0", "6.6");
+    typeWords("6,");
+    reopen();
+    assertThat(page()).contains("typed readings wait there");
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    assertThat(words("#reading-0-0")).isEqualTo("6.0");
+    assertThat(words("#reading-1-0")).isEqualTo("6.6");
+    assertThat(words("#reading-0-1")).isEqualTo("6,");
+    assertThat(focused()).isEqualTo("reading-1-1");
+  }
+
+  @Test
+  void anEntryIsCorrectedAndUndoneByOnesThatReplaceIt() {
+    addMachine("Alder");
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    read("6.0", "6.1", "6.0", "60");
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    awaitEntries(1);
+    Entry wrong = entries().getFirst();
+    onInterface(() -> {
+      node("#notebook").requestFocus();
+      return null;
+    });
+    keys(KeyCode.DOWN);
+    until("an entry is chosen", () -> !node("#correct").isDisabled());
+    onInterface(() -> {
+      node("#correct").requestFocus();
+      return null;
+    });
+    keys(KeyCode.SPACE);
+    assertThat(words("#reading-1-1")).isEqualTo("60");
+    fill("#reading-1-1", "6.0");
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    until(
+        "the correction counts",
+        () -> !app.model().opened().ledger().entries().getFirst().id().equals(wrong.id()));
+    settle();
+    Entry right = entries().getFirst();
+    assertThat(entries()).hasSize(1);
+    assertThat(right.replaces()).contains(wrong.id());
+    assertThat(right.at()).isEqualTo(wrong.at());
+    assertThat(right.verdict()).isEqualTo(Verdict.WITHIN);
+
+    keys(KeyCode.CONTROL, KeyCode.U);
+    until(
+        "the correction is withdrawn",
+        () -> app.model().opened().ledger().entries().getFirst().id().equals(wrong.id()));
+    settle();
+    assertThat(status()).startsWith("Undone: the entry as found");
+    assertThat(words("#reading-1-1")).as("what was typed is had back").isEqualTo("6.0");
+  }
+
+  @Test
+  void theQuickCheckByFeelIsRecordedAsACheck() {
+    addMachine("Alder");
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    onInterface(() -> {
+      node("#way").requestFocus();
+      return null;
+    });
+    keys(KeyCode.DOWN);
+    keys(KeyCode.DOWN);
+    keys(KeyCode.DOWN);
+    fill("#reading-0-0", "s");
+    keys(KeyCode.ENTER);
+    read("slides", "t", "x");
+    assertThat(words("#reading-message")).contains("\"x\" is not a feel");
+    fill("#reading-1-1", "g");
+    assertThat(page()).contains("Lower the bed at rear left");
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    awaitEntries(1);
+    assertThat(entries().getFirst().kind()).isEqualTo(EntryKind.CHECK);
+    assertThat(entries().getFirst().figures()).isEmpty();
+    assertThat(standing()).isInstanceOf(Standing.Out.class);
+  }
+
+  @Test
+  void theStandInIsLevelledByTheAdviceAndLeavesNoTrace() {
+    addMachine("Alder");
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    read("6.0", "6.1");
+    onInterface(() -> {
+      ((javafx.scene.control.Button) node("#practise")).fire();
+      return null;
+    });
+    settle();
+    boolean done = false;
+    for (int round = 0; round < 6 && !done; round++) {
+      onInterface(() -> {
+        ((javafx.scene.control.Button) node("#read-all")).fire();
+        return null;
+      });
+      settle();
+      String page = page();
+      done = page.contains("Level after") || page.contains("Pack, flatten or replace");
+      if (!done) {
+        keys(KeyCode.ENTER);
+      }
+    }
+    assertThat(done).isTrue();
+    onInterface(() -> {
+      ((javafx.scene.control.Button) node("#secondary")).fire();
+      return null;
+    });
+    settle();
+    assertThat(entries()).isEmpty();
+    assertThat(words("#reading-0-0")).as("the machine's own readings are back").isEqualTo("6.0");
+  }
+
+  @Test
+  void aScrewThatIsPressedStaysAndTheOthersComeToIt() {
+    addMachine("Alder");
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    read("6.0", "6.6", "6.3", "6.9");
+    assertThat(page()).doesNotContain("kept");
+    onInterface(() -> {
+      ((javafx.scene.control.Button) app.scene().lookup(".plan-screw")).fire();
+      return null;
+    });
+    settle();
+    assertThat(page()).contains("Screw rear right");
+    assertThat(
+            onInterface(() ->
+                app.scene().getRoot().lookupAll(".plan-screw").stream()
+                    .map(n -> ((javafx.scene.control.Button) n).getText())
+                    .toList()))
+        .contains("kept");
+  }
+
+  @Test
+  void thePaletteFindsAndDoesByAFewLetters() {
+    addMachine("Alder");
+    addMachine("Sedge");
+    keys(KeyCode.CONTROL, KeyCode.SPACE);
+    typeWords("mach ald");
+    keys(KeyCode.ENTER);
+    until("Alder is open", () -> isOpen("Alder"));
+    keys(KeyCode.CONTROL, KeyCode.K);
+    typeWords("zzz");
+    assertThat(onInterface(() -> ((ListView<?>) node("#palette-list")).getItems().size())).isZero();
+    keys(KeyCode.ENTER);
+    assertThat(shows("#palette-field")).as("nothing found, nothing done").isTrue();
+    keys(KeyCode.ESCAPE);
+    assertThat(shows("#palette-field")).isFalse();
+    keys(KeyCode.CONTROL, KeyCode.K);
+    typeWords("dark");
+    keys(KeyCode.ENTER);
+    assertThat(onInterface(() -> app.model().darkProperty().get())).isTrue();
+  }
+
+  @Test
+  void lengthsAreShownInInchesAndStayWhatTheyAre() {
+    addMachine("Alder");
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    read("6.35", "6.6", "6.3", "6.9");
+    keys(KeyCode.CONTROL, KeyCode.I);
+    assertThat(words("#reading-0-0")).isEqualTo("0.25");
+    assertThat(page()).contains("0.0236 in now");
+    reopen();
+    assertThat(onInterface(() -> app.model().unitProperty().get())).isEqualTo(LengthUnit.INCH);
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    assertThat(words("#reading-0-0")).isEqualTo("0.25");
+    keys(KeyCode.CONTROL, KeyCode.I);
+    assertThat(words("#reading-0-0")).isEqualTo("6.35");
+  }
+
+  @Test
+  void anEventIsDatedAndCanBeTakenBack() {
+    addMachine("Alder");
+    keys(KeyCode.CONTROL, KeyCode.E);
+    keys(KeyCode.DOWN);
+    fill("#event-at", "2030-01-01 10:00");
+    assertThat(disabled("#event-confirm")).isTrue();
+    assertThat(page()).contains("not later than now");
+    fill("#event-at", "2026-05-01 10:00");
+    fill("#event-note", "a curled sheet");
+    keys(KeyCode.ENTER);
+    until("the event is recorded", () -> app.model().opened().ledger().events().size() == 1);
+    assertThat(onInterface(() -> app.model().opened().ledger().events().getFirst()))
+        .satisfies(e -> {
+          assertThat(e.kind()).isEqualTo(EventKind.CRASH);
+          assertThat(e.note()).isEqualTo("a curled sheet");
+          assertThat(e.at()).isEqualTo("2026-05-01T10:00:00Z");
+        });
+    keys(KeyCode.CONTROL, KeyCode.K);
+    typeWords("take back");
+    keys(KeyCode.ENTER);
+    until("the event is taken back", () -> app.model().opened().ledger().events().isEmpty());
+  }
+
+  @Test
+  void everyPartIsReachedByTheKeyboardAndTheFocusIsSeen() {
+    addMachine("Alder");
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    read("6.0", "6.6", "6.3", "6.9");
+    java.util.Set<String> reached = new java.util.HashSet<>();
+    for (int i = 0; i < 60; i++) {
+      keys(KeyCode.TAB);
+      reached.add(
+          onInterface(() -> {
+            var owner = app.scene().getFocusOwner();
+            return owner.getId() != null ? owner.getId() : owner.getStyleClass().toString();
+          }));
+    }
+    assertThat(reached)
+        .contains("machines", "find", "rail-bed", "way", "resolution", "tolerance", "across")
+        .contains("reading-0-0", "reading-1-1", "practise", "primary", "secondary", "notebook")
+        .contains("undo", "status-initials", "status-unit", "status-theme")
+        .anyMatch(s -> s.contains("plan-screw"));
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    keys(KeyCode.F6);
+    assertThat(focused()).isEqualTo("rail-bed");
+    keys(KeyCode.UP);
+    assertThat(focused()).isEqualTo("rail-today");
+    keys(KeyCode.ENTER);
+    assertThat(page()).contains("Alder today");
+  }
+
+  @Test
+  void aFolderThatCannotBeWrittenIsSaidInTheCard() throws IOException {
+    addMachine("Alder");
+    Path blocked = Files.writeString(file.resolveSibling("blocked"), "x");
+    keys(KeyCode.CONTROL, KeyCode.P);
+    fill("#handover-folder", blocked.resolve("in").toString());
+    keys(KeyCode.ENTER);
+    until("it says so", () -> shownWords("#handover-outcome").startsWith("Not written"));
+    assertThat(words("#handover-outcome")).contains("Accepted is a folder that can be written to");
+  }
+}

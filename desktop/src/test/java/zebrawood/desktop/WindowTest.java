@@ -1,0 +1,217 @@
+package zebrawood.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.FutureTask;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.testfx.framework.junit5.ApplicationTest;
+import zebrawood.desktop.app.Assembly;
+import zebrawood.desktop.stations.StationList;
+import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.records.workshop.Opening;
+import zebrawood.records.workshop.Workshop;
+
+/**
+ * The whole application in a window on a workshop file of its own, driven by the keyboard. Runs
+ * offscreen; the same tests run in a real window where the toolkit is started with one.
+ */
+public abstract class WindowTest extends ApplicationTest {
+  private static final Duration PATIENCE = Duration.ofSeconds(15);
+
+  protected final TestClock clock = new TestClock();
+  protected final List<Path> openedOutside = new ArrayList<>();
+  protected Path file;
+  protected Assembly app;
+  private Stage stage;
+
+  /** Ticks on by itself a second at each look, and by hours when told. */
+  protected static final class TestClock extends Clock {
+    private Instant now = Instant.parse("2026-05-04T08:00:00Z");
+
+    public synchronized void advance(Duration by) {
+      now = now.plus(by);
+    }
+
+    @Override
+    public synchronized Instant instant() {
+      now = now.plusSeconds(1);
+      return now;
+    }
+
+    @Override
+    public ZoneId getZone() {
+      return ZoneOffset.UTC;
+    }
+
+    @Override
+    public Clock withZone(ZoneId zone) {
+      throw new UnsupportedOperationException("the tests are in UTC");
+    }
+  }
+
+  /** Fills the workshop file before it is opened; by default it stays empty. */
+  protected void prepare(Path workshopFile) {}
+
+  @Override
+  public void start(Stage primary) throws Exception {
+    stage = primary;
+    file = Files.createTempDirectory("zebrawood-test").resolve("test.zebrawood");
+    prepare(file);
+    openWorkshop();
+  }
+
+  private void openWorkshop() {
+    Workshop workshop = ((Opening.Opened) Workshop.open(file)).workshop();
+    app =
+        new Assembly(
+            WorkshopModel.start(workshop, StationList.stations(), "tester", clock.instant()),
+            clock,
+            "tester",
+            Platform::runLater,
+            openedOutside::add,
+            stage::close);
+    stage.setScene(app.scene());
+    stage.setX(0);
+    stage.setY(0);
+    stage.setWidth(Assembly.WIDTH);
+    stage.setHeight(Assembly.HEIGHT);
+    stage.show();
+    stage.toFront();
+    stage.requestFocus();
+  }
+
+  /** Closes the window and opens it again on the same file. */
+  protected void reopen() {
+    onInterface(() -> {
+      app.model().close();
+      openWorkshop();
+      return null;
+    });
+    settle();
+  }
+
+  @AfterEach
+  void closeWorkshop() {
+    onInterface(() -> {
+      app.model().close();
+      stage.hide();
+      return null;
+    });
+  }
+
+  protected static <T> T onInterface(Callable<T> work) {
+    if (Platform.isFxApplicationThread()) {
+      throw new IllegalStateException("tests drive from outside");
+    }
+    FutureTask<T> task = new FutureTask<>(work);
+    Platform.runLater(task);
+    try {
+      return task.get(PATIENCE.toSeconds(), TimeUnit.SECONDS);
+    } catch (Exception e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** Waits until the interface says so, and fails with the words when it never does. */
+  protected static void until(String what, BooleanSupplier so) {
+    long end = System.nanoTime() + PATIENCE.toNanos();
+    while (!onInterface(so::getAsBoolean)) {
+      if (System.nanoTime() > end) {
+        throw new AssertionError("never happened: " + what);
+      }
+      try {
+        Thread.sleep(10);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        throw new IllegalStateException(e);
+      }
+    }
+  }
+
+  protected void settle() {
+    onInterface(() -> null);
+    onInterface(() -> null);
+  }
+
+  protected void keys(KeyCode... codes) {
+    push(codes);
+    settle();
+  }
+
+  protected void typeWords(String words) {
+    write(words);
+    settle();
+  }
+
+  /** Puts the cursor into a field as a click would, selects what is there and types over it. */
+  protected void fill(String selector, String words) {
+    onInterface(() -> {
+      TextInputControl field = (TextInputControl) node(selector);
+      field.requestFocus();
+      field.selectAll();
+      return null;
+    });
+    typeWords(words);
+  }
+
+  protected Node node(String selector) {
+    Node found = app.scene().lookup(selector);
+    assertThat(found).as(selector).isNotNull();
+    return found;
+  }
+
+  protected boolean shows(String selector) {
+    return onInterface(() -> app.scene().lookup(selector) != null);
+  }
+
+  protected boolean disabled(String selector) {
+    return onInterface(() -> node(selector).isDisabled());
+  }
+
+  protected String words(String selector) {
+    return onInterface(() ->
+        node(selector) instanceof TextInputControl field
+            ? field.getText()
+            : ((Labeled) node(selector)).getText());
+  }
+
+  protected String focused() {
+    return onInterface(() ->
+        app.scene().getFocusOwner() == null
+            ? ""
+            : String.valueOf(app.scene().getFocusOwner().getId()));
+  }
+
+  protected String status() {
+    return words("#status");
+  }
+
+  /** All words on the page, for looking something up as a reader would. */
+  protected String page() {
+    return onInterface(() -> {
+      StringBuilder all = new StringBuilder();
+      app.scene().getRoot().lookupAll(".label").stream()
+          .filter(n -> n instanceof Labeled && n.isVisible())
+          .forEach(n -> all.append(((Labeled) n).getText()).append('\n'));
+      return all.toString();
+    });
+  }
+}
