@@ -76,14 +76,17 @@ final class LevelFit {
    */
   Verdict verdict() {
     Verdict byFigures =
-        nowMm <= toleranceMm
-            ? Verdict.WITHIN
-            : warpMm > toleranceMm ? Verdict.STOP : Verdict.ADJUST;
+        exceeds(nowMm) ? exceeds(warpMm) ? Verdict.STOP : Verdict.ADJUST : Verdict.WITHIN;
     if (gaugeResolutionMm <= toleranceMm) {
       return byFigures;
     }
     double deciding = byFigures == Verdict.STOP ? warpMm : nowMm;
-    return deciding - gaugeResolutionMm > toleranceMm ? byFigures : Verdict.MEASURE_AGAIN;
+    return exceeds(deciding - gaugeResolutionMm) ? byFigures : Verdict.MEASURE_AGAIN;
+  }
+
+  /** A figure just at the limit does not exceed it, whatever the rounding of its sum. */
+  private boolean exceeds(double mm) {
+    return mm > toleranceMm + NOTHING_MM;
   }
 
   List<String> warnings() {

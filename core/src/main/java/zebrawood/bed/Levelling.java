@@ -160,7 +160,7 @@ public final class Levelling {
         + turn.id()
         + " by "
         + Numbers.fixed(turn.turns(), 2)
-        + " turn "
+        + (turn.turns() > 1 ? " turns " : " turn ")
         + turn.direction().words()
         + " ("
         + rounded

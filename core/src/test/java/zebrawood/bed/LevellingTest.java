@@ -89,6 +89,17 @@ class LevellingTest {
   }
 
   @Test
+  void aFigureJustAtTheLimitIsWithin() {
+    for (double start = 5; start < 8; start += 0.1) {
+      double low = Math.round(10 * start + 3) / 10.0;
+      double high = Math.round(10 * start) / 10.0;
+      assertThat(Levelling.solve(corners(high, low, high, low)).verdict())
+          .as("%s and %s", high, low)
+          .isEqualTo(Verdict.WITHIN);
+    }
+  }
+
+  @Test
   void aGaugeCoarserThanTheToleranceCannotProveTheBedLevel() {
     BedReadings readings = corners(6, 6, 6, 6);
     BedFinding finding = Levelling.solve(with(readings.points(), 0.5, 0.3, CORNERS, null));

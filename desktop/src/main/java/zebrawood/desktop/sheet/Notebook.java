@@ -44,12 +44,11 @@ public final class Notebook extends HBox {
     table.setPlaceholder(nothing);
     table
         .focusedProperty()
-        .subscribe(
-            focused -> {
-              if (focused && table.getSelectionModel().isEmpty()) {
-                table.getSelectionModel().selectFirst();
-              }
-            });
+        .subscribe(focused -> {
+          if (focused && table.getSelectionModel().isEmpty()) {
+            table.getSelectionModel().selectFirst();
+          }
+        });
     Button correct = new Button(Text.of("notebook.correct"));
     correct.setId("correct");
     correct.disableProperty().bind(table.getSelectionModel().selectedItemProperty().isNull());

@@ -96,13 +96,12 @@ final class EventCard {
             labelled(Text.of("event.note"), note),
             Card.buttons(
                 Card.button("event-cancel", Text.of("button.cancel"), cards::close), confirm));
-    kinds.setOnKeyPressed(
-        key -> {
-          if (key.getCode() == KeyCode.ENTER) {
-            key.consume();
-            confirm.fire();
-          }
-        });
+    kinds.setOnKeyPressed(key -> {
+      if (key.getCode() == KeyCode.ENTER) {
+        key.consume();
+        confirm.fire();
+      }
+    });
     cards.open(card, kinds);
     kinds.getSelectionModel().select(0);
   }

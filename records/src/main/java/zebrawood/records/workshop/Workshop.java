@@ -147,8 +147,8 @@ public final class Workshop implements AutoCloseable {
   }
 
   /**
-   * Records an entry; the draft that it was made from goes in the same transaction. One that replaces
-   * another was made from that one, and leaves the draft alone.
+   * Records an entry; the draft that it was made from goes in the same transaction. One that
+   * replaces another was made from that one, and leaves the draft alone.
    */
   public synchronized void record(Entry entry) {
     handle.useTransaction(h -> {

@@ -1,0 +1,148 @@
+package zebrawood.desktop.solve;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import zebrawood.desktop.stations.StationList;
+
+class SolveCommandTest {
+  private static final String BED =
+      """
+      {"points":[{"xMm":0,"yMm":0,"gapMm":6.0},{"xMm":600,"yMm":0,"gapMm":6.6},
+        {"xMm":0,"yMm":400,"gapMm":6.3},{"xMm":600,"yMm":400,"gapMm":6.9}],
+       "gaugeResolutionMm":0.1,"toleranceMm":0.3,
+       "screws":[{"id":"a","xMm":0,"yMm":0,"pitchMm":0.5,"clockwise":"raises"},
+        {"id":"b","xMm":600,"yMm":0,"pitchMm":0.5,"clockwise":"raises"},
+        {"id":"c","xMm":0,"yMm":400,"pitchMm":0.5,"clockwise":"lowers"},
+        {"id":"d","xMm":600,"yMm":400,"pitchMm":0.5,"clockwise":"raises"}],
+       "keepScrew":"a"}
+      """
+          .replaceAll("\n\\s*", "");
+
+  private record Ran(int code, String out, String err) {}
+
+  private static Ran run(String station, boolean lines, String input) throws IOException {
+    return run(station, lines, input.getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static Ran run(String station, boolean lines, byte[] input) throws IOException {
+    var out = new ByteArrayOutputStream();
+    var err = new ByteArrayOutputStream();
+    int code =
+        new SolveCommand(StationList.solvers())
+            .run(
+                station,
+                lines,
+                new ByteArrayInputStream(input),
+                new PrintStream(out, true, StandardCharsets.UTF_8),
+                new PrintStream(err, true, StandardCharsets.UTF_8));
+    return new Ran(
+        code, out.toString(StandardCharsets.UTF_8), err.toString(StandardCharsets.UTF_8));
+  }
+
+  @Test
+  void aFindingIsOneLineOfJsonWithEveryFieldOfTheContract() throws IOException {
+    Ran ran = run("bed", false, BED);
+    assertThat(ran.code()).isZero();
+    assertThat(ran.err()).isEmpty();
+    assertThat(ran.out().strip().lines()).hasSize(1);
+    assertThat(ran.out())
+        .containsPattern("\"slopeXMmPerM\":-(1\\.0|0\\.99999)")
+        .containsPattern("\"slopeYMmPerM\":-0\\.7(5|49999)")
+        .contains("\"slopeXMmPerMUncertainty\":", "\"slopeYMmPerMUncertainty\":")
+        .contains("\"id\":\"a\",\"riseMm\":0.0")
+        .contains("\"direction\":\"none\"", "\"direction\":\"counter-clockwise\"")
+        .contains("\"peakToValleyNowMm\":0.9", "\"peakToValleyAfterMm\":", "\"warpMm\":")
+        .contains("\"verdict\":\"adjust\"", "\"advice\":[\"Turn screw", "\"warnings\":[]");
+  }
+
+  @Test
+  void shimsAreForTheColumnOfAFixedHead() throws IOException {
+    Ran ran =
+        run(
+            "shims",
+            false,
+            """
+            {"points":[{"xMm":0,"yMm":0,"gapMm":180},{"xMm":100,"yMm":0,"gapMm":180.4},
+              {"xMm":0,"yMm":100,"gapMm":180}],"gaugeResolutionMm":0.05,"toleranceMm":0.2,
+             "feet":[{"id":"l","xMm":0,"yMm":200},{"id":"r","xMm":100,"yMm":200},
+              {"id":"b","xMm":0,"yMm":300}]}
+            """);
+    assertThat(ran.out())
+        .containsPattern("\"slopeXMmPerM\":(4\\.0|3\\.99999)")
+        .contains("{\"id\":\"r\",\"thicknessMm\":0.0")
+        .containsPattern("\\{\"id\":\"l\",\"thicknessMm\":0\\.[34]");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      textBlock =
+          """
+          "gapMm":6.0            | "gapMm":"6"             | points[0].gapMm is "6", accepted is a finite number
+          "gapMm":6.0            | "gapMm":-6              | points[0].gapMm is -6, accepted is a number from 0
+          "gapMm":6.0            | "gapMm":1e999           | points[0].gapMm
+          "gapMm":6.0            | "gap":6                 | points[0].gapMm is missing
+          "keepScrew":"a"        | "keepScrew":"z"         | keepScrew is "z", accepted is one of [a, b, c, d]
+          ,"keepScrew":"a"       |                         | keepScrew is missing
+          "pitchMm":0.5          | "pitchMm":0             | screws[0].pitchMm is 0
+          "clockwise":"lowers"   | "clockwise":"up"        | accepted is "raises" or "lowers"
+          "toleranceMm":0.3      | "toleranceMm":null      | toleranceMm is null
+          "toleranceMm":0.3      | "tolerance":0.3         | tolerance is an unknown field
+          "id":"b"               | "id":"a"                | "a" twice
+          {"points"              | {{"points"              | the input is not JSON
+          """)
+  void refusalsNameFieldValueAndWhatIsAccepted(String part, String instead, String sentence)
+      throws IOException {
+    Ran ran = run("bed", false, BED.replace(part, instead == null ? "" : instead));
+    assertThat(ran.code()).isEqualTo(2);
+    assertThat(ran.out()).isEmpty();
+    assertThat(ran.err()).contains(sentence).endsWith(".\n");
+    assertThat(ran.err().strip().lines()).hasSize(1);
+  }
+
+  @Test
+  void bytesThatAreNoTextAndStationsThatAreNoneAreRefused() throws IOException {
+    assertThat(run("bed", false, new byte[] {(byte) 0xC3, 0x28}).err()).contains("not UTF-8");
+    Ran none = run("beds", false, BED);
+    assertThat(none.code()).isEqualTo(2);
+    assertThat(none.err()).isEqualTo("STATION is \"beds\", accepted is bed or shims.\n");
+  }
+
+  @Test
+  void manyLinesAreAnsweredInOrderAndBadOnesDoNotStopTheRest() throws IOException {
+    StringBuilder input = new StringBuilder();
+    int count = 10_000;
+    for (int i = 0; i < count; i++) {
+      input.append(
+          i % 10 == 3
+              ? "nonsense " + i
+              : BED.replace("\"gapMm\":6.6", "\"gapMm\":" + (6 + i / 100_000.0)));
+      input.append(i % 7 == 0 ? "\n\n" : "\n");
+    }
+    Ran ran = run("bed", true, input.toString());
+    assertThat(ran.code()).isZero();
+    assertThat(ran.err()).isEmpty();
+    String[] answers = ran.out().split("\n");
+    assertThat(answers).hasSize(count);
+    for (int i = 0; i < count; i += 37) {
+      assertThat(answers[i])
+          .startsWith(i % 10 == 3 ? "{\"error\":\"the input is not JSON" : "{\"slope");
+      if (i % 10 != 3) {
+        assertThat(answers[i]).isEqualTo(run("bed", false, line(i)).out().strip());
+      }
+    }
+    assertThat(run("bed", true, "").out()).isEmpty();
+  }
+
+  private static String line(int i) {
+    return BED.replace("\"gapMm\":6.6", "\"gapMm\":" + (6 + i / 100_000.0));
+  }
+}

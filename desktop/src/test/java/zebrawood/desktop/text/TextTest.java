@@ -1,0 +1,87 @@
+package zebrawood.desktop.text;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.IllegalFormatException;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import zebrawood.desktop.bed.BedWay;
+import zebrawood.measure.Verdict;
+
+class TextTest {
+  private static final Pattern KEY = Pattern.compile("\"([a-z]+(?:[.-][a-z-]+)+)\"");
+  private static final Pattern DEFINED = Pattern.compile("^([a-zA-Z_.-]+)=", Pattern.MULTILINE);
+
+  private static Set<String> defined() throws IOException {
+    try (InputStream in = Text.class.getResourceAsStream("words.properties")) {
+      String all = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+      Set<String> keys = new TreeSet<>();
+      Matcher m = DEFINED.matcher(all);
+      while (m.find()) {
+        assertThat(keys.add(m.group(1))).as("%s is there once", m.group(1)).isTrue();
+      }
+      return keys;
+    }
+  }
+
+  private static Set<String> used() throws IOException {
+    Set<String> keys = new TreeSet<>();
+    try (Stream<Path> files = Files.walk(Path.of("src/main/java"))) {
+      for (Path file : files.filter(f -> f.toString().endsWith(".java")).toList()) {
+        Matcher m = KEY.matcher(Files.readString(file));
+        while (m.find()) {
+          keys.add(m.group(1));
+        }
+      }
+    }
+    for (BedWay way : BedWay.values()) {
+      String key = "bed.way." + way.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+      keys.add(key);
+      keys.add(key + ".hint");
+    }
+    for (Verdict verdict : Verdict.values()) {
+      keys.add("verdict." + verdict.name());
+    }
+    keys.addAll(Set.of("bed.places.across", "bed.places.deep"));
+    return keys;
+  }
+
+  @Test
+  void everyWordIsUsedAndNoWordIsMissing() throws IOException {
+    Set<String> unused = defined();
+    unused.removeAll(used());
+    assertThat(unused).as("defined and never used").isEmpty();
+    Set<String> firsts = new TreeSet<>();
+    defined().forEach(k -> firsts.add(k.substring(0, k.indexOf('.'))));
+    Set<String> missing = used();
+    missing.removeIf(k -> !k.contains(".") || !firsts.contains(k.substring(0, k.indexOf('.'))));
+    missing.removeAll(defined());
+    assertThat(missing).as("used and never defined").isEmpty();
+  }
+
+  @Test
+  void everyFormatIsAFormat() throws IOException {
+    for (String key : defined()) {
+      String words = Text.of(key);
+      if (words.contains("%")) {
+        try {
+          String unused =
+              String.format(
+                  words.replaceAll("%[.\\d]*[df]", "%s"), (Object[]) "aaaaaaaaa".split(""));
+          assertThat(unused).isNotEmpty();
+        } catch (IllegalFormatException e) {
+          throw new AssertionError(key + ": " + words, e);
+        }
+      }
+    }
+  }
+}

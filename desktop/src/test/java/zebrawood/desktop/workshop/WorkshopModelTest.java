@@ -1,0 +1,183 @@
+package zebrawood.desktop.workshop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import zebrawood.bed.BedStation;
+import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.EntryKind;
+import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Standing;
+import zebrawood.measure.Verdict;
+import zebrawood.records.workshop.Opening;
+import zebrawood.records.workshop.Workshop;
+
+/** The open workshop without a window: a queue stands for the interface's thread. */
+class WorkshopModelTest {
+  @TempDir Path folder;
+
+  private final BlockingQueue<Runnable> ui = new LinkedBlockingQueue<>();
+  private final Clock clock = Clock.systemUTC();
+  private Path file;
+  private WorkshopModel model;
+
+  @BeforeEach
+  void open() {
+    file = folder.resolve("w.zebrawood");
+    DemoWorkshop.write(file, clock.instant());
+    model = start();
+  }
+
+  private WorkshopModel start() {
+    Workshop workshop = ((Opening.Opened) Workshop.open(file)).workshop();
+    return new WorkshopModel(
+        WorkshopModel.start(workshop, List.of(BedStation.STATION), "eh", clock.instant()),
+        List.of(BedStation.STATION),
+        ui::add,
+        clock,
+        "eh");
+  }
+
+  @AfterEach
+  void close() {
+    model.close();
+  }
+
+  /** Runs what comes back from the writer until the count is reached. */
+  private void pump(AtomicInteger done) throws InterruptedException {
+    while (done.get() == 0) {
+      Runnable next = ui.poll(10, TimeUnit.SECONDS);
+      assertThat(next).as("the writer answered").isNotNull();
+      next.run();
+    }
+  }
+
+  private Standing standing() {
+    return model.opened().standing(BedStation.STATION);
+  }
+
+  private Entry entry(EntryKind kind) {
+    Entry pattern = model.opened().ledger().entriesAt(BedStation.STATION).getLast();
+    return model.entry(
+        BedStation.STATION,
+        kind,
+        pattern.readings(),
+        pattern.finding(),
+        Verdict.WITHIN,
+        pattern.figures(),
+        Optional.empty());
+  }
+
+  @Test
+  void theDemoShowsEveryStanding() throws InterruptedException {
+    assertThat(standing()).isInstanceOf(Standing.Stale.class);
+    Map<String, Class<?>> expected =
+        Map.of(
+            "Sedge",
+            Standing.Holds.class,
+            "Flint",
+            Standing.Out.class,
+            "Bryony",
+            Standing.Open.class);
+    for (var machine : model.machinesProperty().get().subList(1, 4)) {
+      model.choose(machine);
+      while (!model.opened().machine().equals(machine)) {
+        ui.poll(10, TimeUnit.SECONDS).run();
+      }
+      assertThat(standing()).as(machine.name()).isInstanceOf(expected.get(machine.name()));
+    }
+  }
+
+  @Test
+  void whatIsRecordedIsOnTheDiskBeforeItIsSaidAndStandingsFollow() throws InterruptedException {
+    model.setInitials("EH");
+    Entry entry = entry(EntryKind.AS_LEFT);
+    AtomicInteger done = new AtomicInteger();
+    model.record(entry, done::incrementAndGet, () -> {});
+    assertThat(standing()).as("not before it is written").isInstanceOf(Standing.Stale.class);
+    pump(done);
+    assertThat(standing().holds()).isTrue();
+    assertThat(entry.because()).isEqualTo("machine moved");
+    assertThat(model.draft(BedStation.STATION)).isEmpty();
+    model.close();
+    model = start();
+    assertThat(standing().holds()).isTrue();
+    assertThat(model.initials()).contains("EH");
+  }
+
+  @Test
+  void aFileThatCannotBeWrittenIsSaidAndTheStandingStays()
+      throws InterruptedException, SQLException {
+    try (Connection other = DriverManager.getConnection("jdbc:sqlite:" + file);
+        var sql = other.createStatement()) {
+      sql.execute(
+          "CREATE TRIGGER full BEFORE INSERT ON entry BEGIN SELECT RAISE(ABORT, 'disk full'); END");
+    }
+    AtomicInteger failed = new AtomicInteger();
+    model.record(entry(EntryKind.AS_LEFT), () -> {}, failed::incrementAndGet);
+    pump(failed);
+    assertThat(model.messageProperty().get()).startsWith("Not recorded:").contains("still here");
+    assertThat(standing()).isInstanceOf(Standing.Stale.class);
+  }
+
+  @Test
+  void anEventAndItsWithdrawal() throws InterruptedException {
+    int before = model.opened().ledger().events().size();
+    AtomicInteger done = new AtomicInteger();
+    model.happened(EventKind.CRASH, clock.instant(), "", done::incrementAndGet);
+    pump(done);
+    assertThat(model.opened().ledger().events()).hasSize(before + 1);
+    done.set(0);
+    model.withdraw(model.lastEvent().orElseThrow(), done::incrementAndGet);
+    pump(done);
+    assertThat(model.opened().ledger().events()).hasSize(before);
+  }
+
+  @Test
+  void onlyTheNewestDraftIsKept() {
+    for (int i = 0; i < 500; i++) {
+      model.keepDraft(BedStation.STATION, Map.of("reading.0", String.valueOf(i)));
+    }
+    assertThat(model.draft(BedStation.STATION)).isEqualTo(Map.of("reading.0", "499"));
+    model.close();
+    model = start();
+    assertThat(model.draft(BedStation.STATION)).isEqualTo(Map.of("reading.0", "499"));
+  }
+
+  @Test
+  void aCorrectionLeavesTheDraftAlone() throws InterruptedException {
+    model.keepDraft(BedStation.STATION, Map.of("reading.0", "7"));
+    Entry wrong = model.opened().ledger().entriesAt(BedStation.STATION).getLast();
+    Entry right =
+        model.entry(
+            BedStation.STATION,
+            EntryKind.CHECK,
+            wrong.readings(),
+            wrong.finding(),
+            wrong.verdict(),
+            wrong.figures(),
+            Optional.of(wrong));
+    assertThat(right.kind()).isEqualTo(wrong.kind());
+    assertThat(right.at()).isEqualTo(wrong.at());
+    AtomicInteger done = new AtomicInteger();
+    model.record(right, done::incrementAndGet, () -> {});
+    pump(done);
+    assertThat(model.draft(BedStation.STATION)).isEqualTo(Map.of("reading.0", "7"));
+  }
+}
