@@ -57,7 +57,8 @@ class KillWindowTest {
       Clock clock = Clock.systemUTC();
       var start = WorkshopModel.start(workshop, StationList.stations(), "typist", clock.instant());
       Platform.startup(() -> {
-        Stage stage = new Stage();
+        Assembly.loadLooks();
+            Stage stage = new Stage();
         Assembly app =
             new Assembly(start, clock, "typist", Platform::runLater, p -> {}, stage::close);
         stage.setScene(app.scene());

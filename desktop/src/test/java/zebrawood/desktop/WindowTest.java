@@ -73,6 +73,7 @@ public abstract class WindowTest extends ApplicationTest {
   @Override
   public void start(Stage primary) throws Exception {
     stage = primary;
+    Assembly.loadLooks();
     file = Files.createTempDirectory("zebrawood-test").resolve("test.zebrawood");
     prepare(file);
     openWorkshop();

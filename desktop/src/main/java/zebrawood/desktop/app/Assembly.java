@@ -2,6 +2,8 @@ package zebrawood.desktop.app;
 
 import java.time.Clock;
 import java.util.concurrent.Executor;
+import atlantafx.base.theme.PrimerDark;
+import atlantafx.base.theme.PrimerLight;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
@@ -21,7 +23,7 @@ public final class Assembly {
   private final Shell shell;
   private final Scene scene;
 
-  /** Call on the interface's thread. */
+  /** Call on the interface's thread, after {@link #loadLooks}. */
   public Assembly(
       WorkshopModel.Start start,
       Clock clock,
@@ -29,25 +31,33 @@ public final class Assembly {
       Executor ui,
       Outside outside,
       Runnable closeWindow) {
-    loadTypeface();
     model = new WorkshopModel(start, StationList.stations(), ui, clock, person);
     shell = new Shell(model, StationList.ALL, outside, closeWindow);
     scene = new Scene(shell, WIDTH, HEIGHT);
     model.darkProperty().subscribe(this::dress);
   }
 
-  private static void loadTypeface() {
+  /** What needs no workshop: typeface and toolkit skin, while the workshop is still being read. */
+  public static void loadLooks() {
     for (String file : HandOver.TYPEFACE) {
       Font.loadFont(HandOver.class.getResourceAsStream(file), 14);
+    }
+    useSkin(false);
+  }
+
+  private static void useSkin(boolean dark) {
+    String skin =
+        dark
+            ? new PrimerDark().getUserAgentStylesheetBSS()
+            : new PrimerLight().getUserAgentStylesheetBSS();
+    if (!skin.equals(Application.getUserAgentStylesheet())) {
+      Application.setUserAgentStylesheet(skin);
     }
   }
 
   /** The toolkit skin, our tokens for the theme, our looks. */
   private void dress(boolean dark) {
-    Application.setUserAgentStylesheet(
-        dark
-            ? new atlantafx.base.theme.PrimerDark().getUserAgentStylesheet()
-            : new atlantafx.base.theme.PrimerLight().getUserAgentStylesheet());
+    useSkin(dark);
     scene.getStylesheets().setAll(sheet(dark ? "dark.css" : "light.css"), sheet("zebrawood.css"));
   }
 

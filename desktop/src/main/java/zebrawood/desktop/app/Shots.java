@@ -121,7 +121,8 @@ final class Shots {
     WorkshopModel.Start start =
         WorkshopModel.start(workshop, StationList.stations(), "shots", DAY.instant());
     onInterface(() -> {
-      stage = new Stage();
+      Assembly.loadLooks();
+          stage = new Stage();
       assembly = new Assembly(start, DAY, "shots", Platform::runLater, path -> {}, stage::close);
       assembly.model().setInitials("EH");
       stage.setScene(assembly.scene());

@@ -6,6 +6,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
@@ -42,6 +44,14 @@ public final class Zebrawood implements Callable<Integer> {
    * @return the exit code
    */
   static int run(String... args) {
+    Optional<Callable<Integer>> window = plainWindow(args);
+    if (window.isPresent()) {
+      try {
+        return window.get().call();
+      } catch (Exception e) {
+        return told(e);
+      }
+    }
     return new CommandLine(new Zebrawood())
         .setParameterExceptionHandler((e, given) -> {
           String sentence = e.getMessage().lines().findFirst().orElse("").strip();
@@ -49,14 +59,30 @@ public final class Zebrawood implements Callable<Integer> {
               sentence + (sentence.endsWith(".") ? "" : ".") + " See zebrawood --help.");
           return NOT_POSSIBLE;
         })
-        .setExecutionExceptionHandler((e, command, given) -> {
-          LoggerFactory.getLogger(Zebrawood.class).error("unexpected", e);
-          System.err.println(
-              "%s: %s. %s has the details."
-                  .formatted(e.getClass().getSimpleName(), e.getMessage(), Folders.log()));
-          return NOT_POSSIBLE;
-        })
+        .setExecutionExceptionHandler((e, command, given) -> told(e))
         .execute(args);
+  }
+
+  /** The two ways to a window that a technician uses; the command line's parser costs a third of a start. */
+  private static Optional<Callable<Integer>> plainWindow(String... args) {
+    Zebrawood plain = new Zebrawood();
+    return switch (List.of(args)) {
+      case List<String> none when none.isEmpty() -> Optional.of(plain);
+      case List<String> demo when demo.equals(List.of("demo")) -> Optional.of(new Demo());
+      case List<String> file when file.size() == 2 && file.getFirst().equals("--workshop") -> {
+        plain.workshop = Path.of(file.getLast());
+        yield Optional.of(plain);
+      }
+      default -> Optional.empty();
+    };
+  }
+
+  private static int told(Exception e) {
+    LoggerFactory.getLogger(Zebrawood.class).error("unexpected", e);
+    System.err.println(
+        "%s: %s. %s has the details."
+            .formatted(e.getClass().getSimpleName(), e.getMessage(), Folders.log()));
+    return NOT_POSSIBLE;
   }
 
   @Override

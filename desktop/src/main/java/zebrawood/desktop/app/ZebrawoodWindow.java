@@ -72,6 +72,7 @@ public final class ZebrawoodWindow extends Application {
               new Image(
                   getClass().getResourceAsStream("/zebrawood/desktop/icon-" + size + ".png")));
     }
+    Assembly.loadLooks();
     Prepared ready = prepared.join();
     if (ready.start() == null) {
       refuse(stage, ready.because());

@@ -1,31 +1,29 @@
 package zebrawood.desktop.bed;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
-import javafx.geometry.VPos;
+import javafx.css.PseudoClass;
 import javafx.scene.Group;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Circle;
-import javafx.scene.shape.Line;
-import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.SVGPath;
-import javafx.scene.shape.Shape;
-import javafx.scene.text.TextAlignment;
 import zebrawood.bed.BedFinding;
 import zebrawood.bed.BedTask;
-import zebrawood.bed.Feel;
 import zebrawood.bed.GapPoint;
 import zebrawood.bed.LevelFinding;
 import zebrawood.bed.ScrewTurn;
 import zebrawood.bed.ShimFinding;
 import zebrawood.bed.TurnDirection;
+import zebrawood.desktop.sheet.Drawing;
 import zebrawood.desktop.text.Text;
 import zebrawood.measure.LengthUnit;
 import zebrawood.measure.Numbers;
@@ -37,6 +35,9 @@ import zebrawood.measure.PlaneFit;
  * one a ring; its size is how far it is off. Clicking a screw keeps it where it is.
  */
 final class BedPlan extends Region {
+  private static final PseudoClass LOW = PseudoClass.getPseudoClass("low");
+  private static final PseudoClass UNREAD = PseudoClass.getPseudoClass("unread");
+  private static final PseudoClass KEPT = PseudoClass.getPseudoClass("kept");
   private static final double MARGIN_X = 48;
   private static final double MARGIN_Y = 68;
 
@@ -56,7 +57,9 @@ final class BedPlan extends Region {
       "M 2 9 A 7 7 0 1 1 9 16 L 9 13 M 9 16 L 12.5 13.2 M 9 16 L 12.2 18.6";
 
   private final BedModel model;
-  private final Map<String, Button> screws = new TreeMap<>();
+  private final Drawing drawing = new Drawing();
+  private final Map<String, ScrewButton> screws = new HashMap<>();
+  private final List<Label> shims = new ArrayList<>();
   private Optional<BedPlace> current = Optional.empty();
   private double left;
   private double rear;
@@ -83,14 +86,14 @@ final class BedPlan extends Region {
     if (!(getWidth() > 2 * MARGIN_X) || !(getHeight() > 2 * MARGIN_Y)) {
       return;
     }
-    List<Node> nodes = new ArrayList<>();
+    drawing.begin();
     if (fitScale()) {
-      nodes.addAll(outline());
-      leaders(nodes);
-      places(nodes);
-      supports(nodes);
+      outline();
+      leaders();
+      places();
+      supports();
     }
-    getChildren().setAll(nodes);
+    drawing.end(getChildren());
   }
 
   /** Finds the scale at which all places and supports fit; false when none has a position. */
@@ -142,25 +145,21 @@ final class BedPlan extends Region {
     return MARGIN_Y + (rear - yMm) * scale;
   }
 
-  private List<Node> outline() {
-    List<Node> nodes = new ArrayList<>();
+  private void outline() {
     double x0 = px(0);
     double y0 = py(model.areaYMm());
-    Rectangle bed = new Rectangle(x0, y0, model.areaXMm() * scale, model.areaYMm() * scale);
-    nodes.add(styled(bed, "plan-bed"));
+    drawing.rectangle(x0, y0, model.areaXMm() * scale, model.areaYMm() * scale, "plan-bed");
     for (int i = 1; i < 10; i++) {
       double x = px(model.areaXMm() * i / 10);
       double y = py(model.areaYMm() * i / 10);
-      nodes.add(styled(new Line(x, y0, x, py(0)), "plan-grid"));
-      nodes.add(styled(new Line(x0, y, px(model.areaXMm()), y), "plan-grid"));
+      drawing.line(x, y0, x, py(0), "plan-grid");
+      drawing.line(x0, y, px(model.areaXMm()), y, "plan-grid");
     }
-    nodes.add(words(Text.of("bed.plan.front"), getWidth() / 2, getHeight() - 12, "plan-side"));
-    nodes.add(words(Text.of("bed.plan.rear"), getWidth() / 2, 12, "plan-side"));
-    return nodes;
+    drawing.words(Text.of("bed.plan.front"), getWidth() / 2, getHeight() - 12, "plan-side");
+    drawing.words(Text.of("bed.plan.rear"), getWidth() / 2, 12, "plan-side");
   }
 
-  private void places(List<Node> nodes) {
-    List<BedPlace> places = model.placesProperty().get();
+  private void places() {
     Map<String, double[]> heights = heights();
     double most =
         heights.values().stream()
@@ -172,7 +171,9 @@ final class BedPlan extends Region {
     boolean figures =
         (getWidth() - 2 * MARGIN_X) / columns > ROOM_FOR_FIGURES
             && (getHeight() - 2 * MARGIN_Y) / rows > ROOM_FOR_FIGURES - 8;
-    for (BedPlace place : places) {
+    Circle ring = drawing.circle(0, 0, LARGEST + 4, "plan-current");
+    ring.setVisible(false);
+    for (BedPlace place : model.placesProperty().get()) {
       double[] at = at(place).orElse(null);
       if (at == null) {
         continue;
@@ -180,30 +181,44 @@ final class BedPlan extends Region {
       double x = px(at[0]);
       double y = py(at[1]);
       if (current.filter(place::equals).isPresent()) {
-        nodes.add(styled(new Circle(x, y, LARGEST + 4), "plan-current"));
+        ring.setCenterX(x);
+        ring.setCenterY(y);
+        ring.setVisible(true);
       }
-      double[] height = heights.get(place.name());
-      if (height != null) {
-        nodes.add(disc(x, y, height[0], most));
-        if (figures) {
-          double wordsX =
-              x + (place.column() == 0 ? INSIDE : place.column() == columns - 1 ? -INSIDE : 0);
-          nodes.add(
-              words(signed(height[0]), wordsX, y + (inward(place, rows) ? 21 : -21), "plan-now"));
-          if (!Double.isNaN(height[1])) {
-            nodes.add(
-                words(
-                    signed(height[1]), wordsX, y + (inward(place, rows) ? 35 : -35), "plan-after"));
-          }
-        }
-      } else if (model.wayProperty().get() == BedWay.FEEL && place.feel().isPresent()) {
-        Feel feel = place.feel().get();
-        nodes.add(disc(x, y, feel.compareTo(Feel.SLIDES) * -1.0, 2));
-        nodes.add(words(feel.name().toLowerCase(java.util.Locale.ROOT), x, y + 22, "plan-now"));
-      } else {
-        nodes.add(styled(new Circle(x, y, SMALLEST), "plan-unread"));
-      }
+      double[] height = heights.getOrDefault(place.name(), felt(place));
+      disc(x, y, height[0], most);
+      double wordsX =
+          x + (place.column() == 0 ? INSIDE : place.column() == columns - 1 ? -INSIDE : 0);
+      double below = inward(place, rows) ? 1 : -1;
+      boolean read = heights.containsKey(place.name()) && figures;
+      String now =
+          read
+              ? signed(height[0])
+              : model.wayProperty().get() == BedWay.FEEL
+                  ? place.feel().map(f -> f.name().toLowerCase(Locale.ROOT)).orElse("")
+                  : "";
+      drawing.words(now, wordsX, y + 21 * below, "plan-now");
+      drawing.words(read ? signed(height[1]) : "", wordsX, y + 35 * below, "plan-after");
     }
+  }
+
+  /** A felt place stands high or low by no figure; one that was not read has none at all. */
+  private double[] felt(BedPlace place) {
+    if (model.wayProperty().get() != BedWay.FEEL) {
+      return new double[] {Double.NaN};
+    }
+    return new double[] {
+      place
+          .feel()
+          .map(
+              feel ->
+                  switch (feel) {
+                    case TOUCHES -> 1.0;
+                    case SLIDES -> 0.0;
+                    case GAP -> -1.0;
+                  })
+          .orElse(Double.NaN)
+    };
   }
 
   /** Figures stand on the side of their place that faces the middle of the bed. */
@@ -240,81 +255,77 @@ final class BedPlan extends Region {
     return heights;
   }
 
-  private static Node disc(double x, double y, double height, double most) {
-    double share = most == 0 ? 0 : Math.min(1, Math.abs(height) / most);
-    Circle disc = new Circle(x, y, SMALLEST + share * (LARGEST - SMALLEST));
-    return styled(disc, height < 0 ? "plan-low" : "plan-high");
+  private void disc(double x, double y, double height, double most) {
+    boolean unread = Double.isNaN(height);
+    double share = unread ? 0 : Math.min(1, Math.abs(height) / Math.max(most, 1e-12));
+    Circle disc = drawing.circle(x, y, SMALLEST + share * (LARGEST - SMALLEST), "plan-place");
+    disc.pseudoClassStateChanged(LOW, height < 0);
+    disc.pseudoClassStateChanged(UNREAD, unread);
   }
 
   /** From each screw or foot to its words, under the places. */
-  private void leaders(List<Node> nodes) {
+  private void leaders() {
     for (Support support : model.supportsProperty().get()) {
       at(support)
-          .ifPresent(at -> {
-            double x = px(at[0]);
-            double y = py(at[1]);
-            double beside = y < getHeight() / 2 ? -BESIDE : BESIDE;
-            nodes.add(styled(new Line(x, y, x, y + beside), "plan-leader"));
-          });
+          .ifPresent(
+              at -> {
+                double x = px(at[0]);
+                double y = py(at[1]);
+                double beside = y < getHeight() / 2 ? -BESIDE : BESIDE;
+                drawing.line(x, y, x, y + beside, "plan-leader");
+              });
     }
   }
 
-  private void supports(List<Node> nodes) {
-    double middleX = getWidth() / 2;
-    double middleY = getHeight() / 2;
+  private void supports() {
     List<Support> supports = model.supportsProperty().get();
     for (int i = 0; i < supports.size(); i++) {
-      Support support = supports.get(i);
-      double[] at = at(support).orElse(null);
+      double[] at = at(supports.get(i)).orElse(null);
       if (at == null) {
         continue;
       }
-      double x = px(at[0]);
-      double y = py(at[1]);
-      double beside = y < middleY ? -BESIDE : BESIDE;
-      Region label = model.onShims() ? shim(i) : screw(support, i);
-      label.autosize();
-      double width = label.prefWidth(-1);
-      double height = label.prefHeight(-1);
-      double shifted = x + (x < middleX ? 6 : -6) - width / 2;
-      label.resizeRelocate(
-          Math.clamp(shifted, 2, getWidth() - width - 2), y + beside - height / 2, width, height);
-      nodes.add(label);
+      Region label = model.onShims() ? shim(i) : screw(supports.get(i), i);
+      drawing.add(label);
+      put(label, px(at[0]), py(at[1]));
     }
+  }
+
+  /** Beside its screw or foot, on the side away from the middle, within the picture. */
+  private void put(Region label, double x, double y) {
+    if (label.getParent() != this) {
+      getChildren().add(label);
+      label.applyCss();
+    }
+    double width = label.prefWidth(-1);
+    double height = label.prefHeight(-1);
+    double shifted = x + (x < getWidth() / 2 ? 6 : -6) - width / 2;
+    double beside = y < getHeight() / 2 ? -BESIDE : BESIDE;
+    label.resizeRelocate(
+        Math.clamp(shifted, 2, Math.max(2, getWidth() - width - 2)),
+        y + beside - height / 2,
+        width,
+        height);
   }
 
   private Region screw(Support support, int index) {
     String id = support.idProperty().get();
-    Button button =
-        screws.computeIfAbsent(
-            id,
-            name -> {
-              Button made = new Button();
-              made.getStyleClass().add("plan-screw");
-              made.setOnAction(e -> toggleKept(name));
-              return made;
-            });
+    ScrewButton button = screws.computeIfAbsent(id, name -> new ScrewButton(() -> toggleKept(name)));
     boolean kept = model.keepProperty().get().filter(id::equals).isPresent();
-    button.pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("kept"), kept);
-    String words = "–";
-    Node arrow = null;
-    if (model.outcomeProperty().get() instanceof BedOutcome.Found found
+    String words = kept ? Text.of("bed.plan.kept") : "–";
+    TurnDirection arrow = TurnDirection.NONE;
+    if (!kept
+        && model.outcomeProperty().get() instanceof BedOutcome.Found found
         && found.finding() instanceof BedFinding finding) {
       ScrewTurn turn = finding.screws().get(index);
-      if (kept) {
-        words = Text.of("bed.plan.kept");
-      } else if (turn.direction() == TurnDirection.NONE) {
-        words = Text.of("bed.plan.stays");
-      } else {
-        boolean clockwise = turn.direction() == TurnDirection.CLOCKWISE;
-        words = BedAdvice.pretty(turn) + (clockwise ? " cw" : " ccw");
-        arrow = arrow(clockwise);
-      }
-    } else if (kept) {
-      words = Text.of("bed.plan.kept");
+      arrow = turn.direction();
+      words =
+          switch (arrow) {
+            case NONE -> Text.of("bed.plan.stays");
+            case CLOCKWISE -> Text.of("bed.plan.cw", BedAdvice.pretty(turn));
+            case COUNTER_CLOCKWISE -> Text.of("bed.plan.ccw", BedAdvice.pretty(turn));
+          };
     }
-    button.setText(words);
-    button.setGraphic(arrow);
+    button.show(words, arrow, kept);
     button.setAccessibleText(
         Text.of(kept ? "bed.plan.screw.free" : "bed.plan.screw.keep", id, words));
     return button;
@@ -327,23 +338,44 @@ final class BedPlan extends Region {
         .set(kept.filter(id::equals).isPresent() ? Optional.empty() : Optional.of(id));
   }
 
-  private static Node arrow(boolean clockwise) {
-    SVGPath path = new SVGPath();
-    path.setContent(TURN_ARROW);
-    path.getStyleClass().add("plan-arrow");
-    path.setScaleX(clockwise ? 0.75 : -0.75);
-    path.setScaleY(0.75);
-    return new Group(path);
+  /** A screw's turn with an arrow round it; pressing it keeps the screw where it is. */
+  private static final class ScrewButton extends Button {
+    private final SVGPath arrow = new SVGPath();
+
+    ScrewButton(Runnable press) {
+      getStyleClass().add("plan-screw");
+      arrow.setContent(TURN_ARROW);
+      arrow.getStyleClass().add("plan-arrow");
+      arrow.setScaleY(0.75);
+      setGraphic(new Group(arrow));
+      setOnAction(e -> press.run());
+      setManaged(false);
+    }
+
+    void show(String words, TurnDirection direction, boolean kept) {
+      setText(words);
+      arrow.setScaleX(direction == TurnDirection.CLOCKWISE ? 0.75 : -0.75);
+      setContentDisplay(
+          direction == TurnDirection.NONE ? ContentDisplay.TEXT_ONLY : ContentDisplay.LEFT);
+      pseudoClassStateChanged(KEPT, kept);
+    }
   }
 
   private Region shim(int index) {
-    Label label = new Label("–");
-    label.getStyleClass().add("plan-shim");
+    if (shims.size() <= index) {
+      Label made = new Label();
+      made.getStyleClass().add("plan-shim");
+      made.setManaged(false);
+      shims.add(made);
+    }
+    Label label = shims.get(index);
+    String words = "–";
     if (model.outcomeProperty().get() instanceof BedOutcome.Found found
         && found.finding() instanceof ShimFinding finding) {
       double mm = finding.shims().get(index).thicknessMm();
-      label.setText(mm == 0 ? Text.of("bed.plan.no-shim") : model.unit().showWithUnit(mm, 2));
+      words = mm == 0 ? Text.of("bed.plan.no-shim") : model.unit().showWithUnit(mm, 2);
     }
+    label.setText(words);
     return label;
   }
 
@@ -352,21 +384,5 @@ final class BedPlan extends Region {
     String figure = Numbers.fixed(Math.abs(unit.fromMm(mm)), unit == LengthUnit.INCH ? 4 : 2);
     boolean nothing = figure.matches("0\\.0*");
     return nothing ? figure : (mm < 0 ? "−" : "+") + figure;
-  }
-
-  private static Node words(String words, double x, double y, String styleClass) {
-    var text = new javafx.scene.text.Text(words);
-    text.setTextOrigin(VPos.CENTER);
-    text.setTextAlignment(TextAlignment.CENTER);
-    text.getStyleClass().add(styleClass);
-    text.setX(x - 80);
-    text.setY(y);
-    text.setWrappingWidth(160);
-    return text;
-  }
-
-  private static Node styled(Shape shape, String styleClass) {
-    shape.getStyleClass().add(styleClass);
-    return shape;
   }
 }

@@ -1,6 +1,8 @@
 package zebrawood.desktop.sheet;
 
+import java.util.ArrayList;
 import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -11,10 +13,17 @@ import zebrawood.desktop.text.Text;
 
 /**
  * One big instruction, the rest below it, warnings, the caution that belongs to it, two buttons.
+ * Rows are kept and filled anew, since advice follows every keystroke.
  */
 public final class DoNext extends VBox {
+  /** A longer instruction is set in a smaller size. */
+  private static final int SHORT = 60;
+
   private final Label count = new Label();
   private final VBox body = new VBox();
+  private final Row first = new Row("big-step", "big");
+  private final List<Row> further = new ArrayList<>();
+  private final List<Label> warnings = new ArrayList<>();
   private final Label caution = new Label();
   private final Button primary = new Button();
   private final Button secondary = new Button();
@@ -42,61 +51,87 @@ public final class DoNext extends VBox {
   public record Choice(String words, boolean possible) {}
 
   public void show(
-      List<Step> steps, List<String> warnings, String cautionWords, Choice first, Choice second) {
+      List<Step> steps, List<String> warningWords, String cautionWords, Choice one, Choice other) {
     count.setText(steps.size() > 1 ? Text.of("sheet.steps", steps.size()) : "");
-    body.getChildren().clear();
-    if (!steps.isEmpty()) {
-      body.getChildren().add(bigStep(steps.getFirst()));
-      steps.stream().skip(1).map(DoNext::furtherStep).forEach(body.getChildren()::add);
+    List<Node> rows = new ArrayList<>();
+    for (int i = 0; i < steps.size(); i++) {
+      Step step = steps.get(i);
+      if (i == 0) {
+        first.fill(step.where(), step.big(), step.small());
+        first.setBigStyle(step.big().length() > SHORT ? "fairly-big" : "big");
+        rows.add(first);
+      } else {
+        if (further.size() < i) {
+          further.add(new Row("further-step", "further-big"));
+        }
+        Row row = further.get(i - 1);
+        row.fill("", step.inOneLine(), step.small());
+        rows.add(row);
+      }
     }
-    for (String warning : warnings) {
-      body.getChildren().add(wrapped("▲ " + warning, "warning"));
+    for (int i = 0; i < warningWords.size(); i++) {
+      if (warnings.size() <= i) {
+        warnings.add(wrapped("warning"));
+      }
+      warnings.get(i).setText("▲ " + warningWords.get(i));
+      rows.add(warnings.get(i));
+    }
+    if (!rows.equals(body.getChildren())) {
+      body.getChildren().setAll(rows);
     }
     caution.setText(cautionWords);
-    caution.setVisible(!cautionWords.isEmpty());
-    caution.setManaged(!cautionWords.isEmpty());
-    show(primary, first);
-    show(secondary, second);
+    showIf(caution, !cautionWords.isEmpty());
+    show(primary, one);
+    show(secondary, other);
   }
 
   private static void show(Button button, Choice choice) {
     button.setText(choice.words());
     button.setDisable(!choice.possible());
-    button.setVisible(!choice.words().isEmpty());
-    button.setManaged(!choice.words().isEmpty());
+    showIf(button, !choice.words().isEmpty());
+  }
+
+  private static void showIf(Node node, boolean shown) {
+    node.setVisible(shown);
+    node.setManaged(shown);
   }
 
   public void focusPrimary() {
     primary.requestFocus();
   }
 
-  private static Region bigStep(Step step) {
-    VBox card = new VBox();
-    card.getStyleClass().add("big-step");
-    if (!step.where().isEmpty()) {
-      card.getChildren().add(wrapped(step.where(), "soft"));
-    }
-    card.getChildren().add(wrapped(step.big(), step.big().length() > 60 ? "fairly-big" : "big"));
-    if (!step.small().isEmpty()) {
-      card.getChildren().add(wrapped(step.small(), "soft"));
-    }
-    return card;
-  }
-
-  private static Region furtherStep(Step step) {
-    VBox row = new VBox(wrapped(step.inOneLine(), "further-big"));
-    row.getStyleClass().add("further-step");
-    if (!step.small().isEmpty()) {
-      row.getChildren().add(wrapped(step.small(), "soft"));
-    }
-    return row;
-  }
-
-  private static Label wrapped(String words, String styleClass) {
-    Label label = new Label(words);
+  private static Label wrapped(String styleClass) {
+    Label label = new Label();
     label.getStyleClass().add(styleClass);
     label.setWrapText(true);
     label.setMinHeight(Region.USE_PREF_SIZE);
     return label;
+  }
+
+  /** Where, what and how exactly; each only when there is something to say. */
+  private static final class Row extends VBox {
+    private final Label where = wrapped("soft");
+    private final Label big;
+    private final Label small = wrapped("soft");
+
+    Row(String styleClass, String bigStyle) {
+      big = wrapped(bigStyle);
+      getStyleClass().add(styleClass);
+      getChildren().addAll(where, big, small);
+    }
+
+    void fill(String whereWords, String bigWords, String smallWords) {
+      where.setText(whereWords);
+      showIf(where, !whereWords.isEmpty());
+      big.setText(bigWords);
+      small.setText(smallWords);
+      showIf(small, !smallWords.isEmpty());
+    }
+
+    void setBigStyle(String styleClass) {
+      if (!big.getStyleClass().contains(styleClass)) {
+        big.getStyleClass().setAll("label", styleClass);
+      }
+    }
   }
 }

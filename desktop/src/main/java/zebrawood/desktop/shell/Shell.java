@@ -342,6 +342,9 @@ public final class Shell extends StackPane implements SheetHost {
       }
       return;
     }
+    if (!event.isControlDown()) {
+      return;
+    }
     commands().stream()
         .filter(c -> c.shortcut().filter(k -> k.match(event)).isPresent())
         .findFirst()

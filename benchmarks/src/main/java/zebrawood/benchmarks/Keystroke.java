@@ -1,0 +1,141 @@
+package zebrawood.benchmarks;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.Arrays;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.FutureTask;
+import javafx.application.Platform;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextField;
+import javafx.stage.Stage;
+import zebrawood.desktop.app.Assembly;
+import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.desktop.stations.StationList;
+import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.records.workshop.Opening;
+import zebrawood.records.workshop.Workshop;
+
+/**
+ * One keystroke in the 25th field of the bed sheet to the advice on the page. What is added up is
+ * the interface thread's work: the change itself, with solving and filling the page, then styling
+ * and layout in the frame that follows. Waiting for the frame clock and painting are not counted;
+ * the draft goes to the disk meanwhile.
+ */
+public final class Keystroke {
+  private static final int WARM_UP = 300;
+  private static final int COUNTED = 1000;
+
+  private final double[] changeMs = new double[COUNTED];
+  private final double[] layoutMs = new double[COUNTED];
+  private Assembly app;
+  private TextField field;
+  private long layoutBegan;
+  private long layoutNs;
+
+  private Keystroke() {}
+
+  public static void main(String[] args) throws Exception {
+    Path file = Files.createTempDirectory("zebrawood-key").resolve("demo.zebrawood");
+    DemoWorkshop.write(file, Clock.systemUTC().instant());
+    CountDownLatch started = new CountDownLatch(1);
+    Platform.startup(started::countDown);
+    started.await();
+    new Keystroke().run(file);
+    Platform.exit();
+    System.exit(0);
+  }
+
+  private void run(Path file) throws Exception {
+    Workshop workshop = ((Opening.Opened) Workshop.open(file)).workshop();
+    Clock clock = Clock.systemUTC();
+    onInterface(
+        () -> {
+          Assembly.loadLooks();
+          Stage stage = new Stage();
+          app =
+              new Assembly(
+                  WorkshopModel.start(workshop, StationList.stations(), "bench", clock.instant()),
+                  clock,
+                  "bench",
+                  Platform::runLater,
+                  p -> {},
+                  stage::close);
+          stage.setScene(app.scene());
+          stage.show();
+          app.shell().show("bed");
+          app.scene().addPreLayoutPulseListener(() -> layoutBegan = System.nanoTime());
+          app.scene()
+              .addPostLayoutPulseListener(() -> layoutNs = System.nanoTime() - layoutBegan);
+        });
+    aFrame();
+    onInterface(
+        () -> {
+          fiveAlong("#across");
+          fiveAlong("#deep");
+        });
+    aFrame();
+    onInterface(
+        () -> {
+          for (int i = 0; i < 25; i++) {
+            field = (TextField) app.scene().lookup("#reading-" + i % 5 + "-" + i / 5);
+            field.setText("6." + i * 7 % 10);
+          }
+        });
+    for (int i = -WARM_UP; i < COUNTED; i++) {
+      keystroke(i);
+    }
+    double[] both = new double[COUNTED];
+    Arrays.setAll(both, i -> changeMs[i] + layoutMs[i]);
+    System.out.printf(
+        "keystroke to advice, 25 points, ms of the interface's thread: median %.2f, 99 %% %.2f"
+            + " (the change alone %.2f and %.2f)%n",
+        share(both, 0.5), share(both, 0.99), share(changeMs, 0.5), share(changeMs, 0.99));
+    onInterface(() -> app.model().close());
+  }
+
+  @SuppressWarnings("unchecked")
+  private void fiveAlong(String box) {
+    ((ComboBox<Integer>) app.scene().lookup(box)).setValue(5);
+  }
+
+  private void keystroke(int index) throws Exception {
+    long[] took = new long[1];
+    onInterface(
+        () -> {
+          long began = System.nanoTime();
+          field.setText(index % 2 == 0 ? "6.3" : "6.35");
+          took[0] = System.nanoTime() - began;
+        });
+    aFrame();
+    if (index >= 0) {
+      changeMs[index] = took[0] / 1e6;
+      layoutMs[index] = layoutNs / 1e6;
+    }
+  }
+
+  private void aFrame() throws Exception {
+    CountDownLatch done = new CountDownLatch(1);
+    Runnable listener = done::countDown;
+    onInterface(
+        () -> {
+          app.scene().addPostLayoutPulseListener(listener);
+          Platform.requestNextPulse();
+        });
+    done.await();
+    onInterface(() -> app.scene().removePostLayoutPulseListener(listener));
+  }
+
+  private static void onInterface(Runnable work) throws Exception {
+    FutureTask<Void> task = new FutureTask<>(work, null);
+    Platform.runLater(task);
+    task.get();
+  }
+
+  private static double share(double[] values, double share) {
+    double[] sorted = values.clone();
+    Arrays.sort(sorted);
+    return sorted[(int) (share * (sorted.length - 1))];
+  }
+}
