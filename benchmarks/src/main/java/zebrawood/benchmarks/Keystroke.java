@@ -50,39 +50,35 @@ public final class Keystroke {
   private void run(Path file) throws Exception {
     Workshop workshop = ((Opening.Opened) Workshop.open(file)).workshop();
     Clock clock = Clock.systemUTC();
-    onInterface(
-        () -> {
-          Assembly.loadLooks();
-          Stage stage = new Stage();
-          app =
-              new Assembly(
-                  WorkshopModel.start(workshop, StationList.stations(), "bench", clock.instant()),
-                  clock,
-                  "bench",
-                  Platform::runLater,
-                  p -> {},
-                  stage::close);
-          stage.setScene(app.scene());
-          stage.show();
-          app.shell().show("bed");
-          app.scene().addPreLayoutPulseListener(() -> layoutBegan = System.nanoTime());
-          app.scene()
-              .addPostLayoutPulseListener(() -> layoutNs = System.nanoTime() - layoutBegan);
-        });
+    onInterface(() -> {
+      Assembly.loadLooks();
+      Stage stage = new Stage();
+      app =
+          new Assembly(
+              WorkshopModel.start(workshop, StationList.stations(), "bench", clock.instant()),
+              clock,
+              "bench",
+              Platform::runLater,
+              p -> {},
+              stage::close);
+      stage.setScene(app.scene());
+      stage.show();
+      app.shell().show("bed");
+      app.scene().addPreLayoutPulseListener(() -> layoutBegan = System.nanoTime());
+      app.scene().addPostLayoutPulseListener(() -> layoutNs = System.nanoTime() - layoutBegan);
+    });
     aFrame();
-    onInterface(
-        () -> {
-          fiveAlong("#across");
-          fiveAlong("#deep");
-        });
+    onInterface(() -> {
+      fiveAlong("#across");
+      fiveAlong("#deep");
+    });
     aFrame();
-    onInterface(
-        () -> {
-          for (int i = 0; i < 25; i++) {
-            field = (TextField) app.scene().lookup("#reading-" + i % 5 + "-" + i / 5);
-            field.setText("6." + i * 7 % 10);
-          }
-        });
+    onInterface(() -> {
+      for (int i = 0; i < 25; i++) {
+        field = (TextField) app.scene().lookup("#reading-" + i % 5 + "-" + i / 5);
+        field.setText("6." + i * 7 % 10);
+      }
+    });
     for (int i = -WARM_UP; i < COUNTED; i++) {
       keystroke(i);
     }
@@ -102,12 +98,11 @@ public final class Keystroke {
 
   private void keystroke(int index) throws Exception {
     long[] took = new long[1];
-    onInterface(
-        () -> {
-          long began = System.nanoTime();
-          field.setText(index % 2 == 0 ? "6.3" : "6.35");
-          took[0] = System.nanoTime() - began;
-        });
+    onInterface(() -> {
+      long began = System.nanoTime();
+      field.setText(index % 2 == 0 ? "6.3" : "6.35");
+      took[0] = System.nanoTime() - began;
+    });
     aFrame();
     if (index >= 0) {
       changeMs[index] = took[0] / 1e6;
@@ -118,11 +113,10 @@ public final class Keystroke {
   private void aFrame() throws Exception {
     CountDownLatch done = new CountDownLatch(1);
     Runnable listener = done::countDown;
-    onInterface(
-        () -> {
-          app.scene().addPostLayoutPulseListener(listener);
-          Platform.requestNextPulse();
-        });
+    onInterface(() -> {
+      app.scene().addPostLayoutPulseListener(listener);
+      Platform.requestNextPulse();
+    });
     done.await();
     onInterface(() -> app.scene().removePostLayoutPulseListener(listener));
   }

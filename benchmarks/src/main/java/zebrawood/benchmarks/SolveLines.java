@@ -63,7 +63,8 @@ public class SolveLines {
   @Benchmark
   @OperationsPerInvocation(LINES)
   public int bedDocuments() throws IOException {
-    PrintStream nowhere = new PrintStream(OutputStream.nullOutputStream(), false, StandardCharsets.UTF_8);
+    PrintStream nowhere =
+        new PrintStream(OutputStream.nullOutputStream(), false, StandardCharsets.UTF_8);
     return new SolveCommand(StationList.solvers())
         .run("bed", true, new ByteArrayInputStream(input), nowhere, nowhere);
   }

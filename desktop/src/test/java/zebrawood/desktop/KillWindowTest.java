@@ -58,7 +58,7 @@ class KillWindowTest {
       var start = WorkshopModel.start(workshop, StationList.stations(), "typist", clock.instant());
       Platform.startup(() -> {
         Assembly.loadLooks();
-            Stage stage = new Stage();
+        Stage stage = new Stage();
         Assembly app =
             new Assembly(start, clock, "typist", Platform::runLater, p -> {}, stage::close);
         stage.setScene(app.scene());

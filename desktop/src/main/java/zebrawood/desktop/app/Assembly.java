@@ -1,9 +1,9 @@
 package zebrawood.desktop.app;
 
-import java.time.Clock;
-import java.util.concurrent.Executor;
 import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
+import java.time.Clock;
+import java.util.concurrent.Executor;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;

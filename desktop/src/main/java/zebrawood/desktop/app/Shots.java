@@ -122,7 +122,7 @@ final class Shots {
         WorkshopModel.start(workshop, StationList.stations(), "shots", DAY.instant());
     onInterface(() -> {
       Assembly.loadLooks();
-          stage = new Stage();
+      stage = new Stage();
       assembly = new Assembly(start, DAY, "shots", Platform::runLater, path -> {}, stage::close);
       assembly.model().setInitials("EH");
       stage.setScene(assembly.scene());

@@ -63,7 +63,10 @@ public final class Zebrawood implements Callable<Integer> {
         .execute(args);
   }
 
-  /** The two ways to a window that a technician uses; the command line's parser costs a third of a start. */
+  /**
+   * The two ways to a window that a technician uses; the command line's parser costs a third of a
+   * start.
+   */
   private static Optional<Callable<Integer>> plainWindow(String... args) {
     Zebrawood plain = new Zebrawood();
     return switch (List.of(args)) {

@@ -15,6 +15,7 @@ import org.slf4j.LoggerFactory;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.records.json.RecordJson;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
 
@@ -39,6 +40,7 @@ public final class ZebrawoodWindow extends Application {
   public static int open(Path workshopFile, Clock theClock) {
     file = workshopFile;
     clock = theClock;
+    CompletableFuture.runAsync(RecordJson::prepare);
     prepared = CompletableFuture.supplyAsync(ZebrawoodWindow::prepare);
     try {
       Application.launch(ZebrawoodWindow.class);

@@ -210,13 +210,12 @@ final class BedPlan extends Region {
     return new double[] {
       place
           .feel()
-          .map(
-              feel ->
-                  switch (feel) {
-                    case TOUCHES -> 1.0;
-                    case SLIDES -> 0.0;
-                    case GAP -> -1.0;
-                  })
+          .map(feel ->
+              switch (feel) {
+                case TOUCHES -> 1.0;
+                case SLIDES -> 0.0;
+                case GAP -> -1.0;
+              })
           .orElse(Double.NaN)
     };
   }
@@ -267,13 +266,12 @@ final class BedPlan extends Region {
   private void leaders() {
     for (Support support : model.supportsProperty().get()) {
       at(support)
-          .ifPresent(
-              at -> {
-                double x = px(at[0]);
-                double y = py(at[1]);
-                double beside = y < getHeight() / 2 ? -BESIDE : BESIDE;
-                drawing.line(x, y, x, y + beside, "plan-leader");
-              });
+          .ifPresent(at -> {
+            double x = px(at[0]);
+            double y = py(at[1]);
+            double beside = y < getHeight() / 2 ? -BESIDE : BESIDE;
+            drawing.line(x, y, x, y + beside, "plan-leader");
+          });
     }
   }
 
@@ -309,7 +307,8 @@ final class BedPlan extends Region {
 
   private Region screw(Support support, int index) {
     String id = support.idProperty().get();
-    ScrewButton button = screws.computeIfAbsent(id, name -> new ScrewButton(() -> toggleKept(name)));
+    ScrewButton button =
+        screws.computeIfAbsent(id, name -> new ScrewButton(() -> toggleKept(name)));
     boolean kept = model.keepProperty().get().filter(id::equals).isPresent();
     String words = kept ? Text.of("bed.plan.kept") : "–";
     TurnDirection arrow = TurnDirection.NONE;

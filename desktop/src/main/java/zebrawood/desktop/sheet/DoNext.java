@@ -43,6 +43,9 @@ public final class DoNext extends VBox {
     FlowPane buttons = new FlowPane(8, 8, primary, secondary);
     ScrollPane steps = SheetFrame.scrolling(body);
     steps.setId("steps");
+    steps.setMinHeight(80);
+    // As high as the steps are when wrapped, as long as there is room.
+    body.heightProperty().subscribe(h -> steps.setPrefViewportHeight(h.doubleValue()));
     getChildren()
         .addAll(SheetFrame.columnTitle(Text.of("sheet.do-next"), count), steps, caution, buttons);
   }

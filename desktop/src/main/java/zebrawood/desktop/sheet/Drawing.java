@@ -15,7 +15,8 @@ import javafx.scene.text.TextAlignment;
 
 /**
  * A live picture's nodes, kept from one drawing to the next: what costs most of a keystroke is to
- * style nodes that are new. Draw between {@link #begin} and {@link #end} in the same order each time.
+ * style nodes that are new. Draw between {@link #begin} and {@link #end} in the same order each
+ * time.
  */
 public final class Drawing {
   private static final double WORDS_WIDTH = 160;

@@ -19,7 +19,7 @@ import zebrawood.measure.LengthUnit;
 /** The entries of a station, newest first, beside the trend of its telling figure. */
 public final class Notebook extends HBox {
   /** Mean width of a letter in a column's heading. */
-  private static final double LETTER = 7;
+  private static final double LETTER = 6.1;
 
   private final TableView<Entry> table = new TableView<>();
   private final VBox trendBox = new VBox();
@@ -69,8 +69,8 @@ public final class Notebook extends HBox {
   /** Shows entries, oldest first as the ledger has them. */
   public void show(List<Entry> entries, LengthUnit unit, Instant now) {
     List<TableColumn<Entry, ?>> columns = new ArrayList<>();
-    columns.add(Tables.column(Text.of("notebook.when"), 94, e -> When.moment(e.at(), now, zone)));
-    columns.add(Tables.column(Text.of("notebook.kind"), 104, Notebook::kind));
+    columns.add(Tables.column(Text.of("notebook.when"), 90, e -> When.moment(e.at(), now, zone)));
+    columns.add(Tables.column(Text.of("notebook.kind"), 108, Notebook::kind));
     entries.reversed().stream()
         .filter(e -> e.tellingFigure().isPresent())
         .findFirst()
@@ -80,7 +80,7 @@ public final class Notebook extends HBox {
           }
         });
     columns.add(Tables.column(Text.of("notebook.because"), 98, Entry::because));
-    columns.add(Tables.column(Text.of("notebook.by"), 34, Entry::by));
+    columns.add(Tables.column(Text.of("notebook.by"), 32, Entry::by));
     table.getColumns().setAll(columns);
     table.getItems().setAll(entries.reversed());
     trendBox.getChildren().clear();
@@ -113,7 +113,7 @@ public final class Notebook extends HBox {
     TableColumn<Entry, String> column =
         Tables.column(
             title,
-            14 + LETTER * title.length(),
+            22 + LETTER * title.length(),
             e ->
                 e.figures().stream()
                     .filter(f -> f.id().equals(pattern.id()))

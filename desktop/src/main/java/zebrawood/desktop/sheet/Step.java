@@ -1,5 +1,7 @@
 package zebrawood.desktop.sheet;
 
+import java.util.Locale;
+
 /**
  * One thing to do.
  *
@@ -15,6 +17,8 @@ public record Step(String where, String big, String small) {
 
   /** The step in one line, for the list below the first one. */
   public String inOneLine() {
-    return where.isEmpty() ? big : where + ": " + big;
+    return where.isEmpty()
+        ? big
+        : where + ": " + big.substring(0, 1).toLowerCase(Locale.ROOT) + big.substring(1);
   }
 }

@@ -41,6 +41,12 @@ public final class RecordJson {
 
   private RecordJson() {}
 
+  /** Loads what the first document needs; meant for another thread while a file is being opened. */
+  public static void prepare() {
+    MAPPER.createObjectNode();
+    parse("{\"ready\":1.5}");
+  }
+
   /**
    * @throws UnusableReading naming every field that cannot be used
    */
