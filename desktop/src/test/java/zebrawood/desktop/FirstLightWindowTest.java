@@ -52,6 +52,11 @@ class FirstLightWindowTest extends WindowTest {
     }
   }
 
+  @SuppressWarnings("unchecked")
+  private void choose(String box, int count) {
+    ((javafx.scene.control.ComboBox<Integer>) node(box)).setValue(count);
+  }
+
   private void awaitEntries(int count) {
     until(
         count + " entries",
@@ -291,6 +296,43 @@ class FirstLightWindowTest extends WindowTest {
   }
 
   @Test
+  void aGridOfAnotherSizeIsCorrectedAsItWasRead() {
+    addMachine("Alder");
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    onInterface(() -> {
+      choose("#across", 5);
+      choose("#deep", 4);
+      node("#reading-0-0").requestFocus();
+      return null;
+    });
+    for (int i = 0; i < 20; i++) {
+      read("6." + i % 3);
+    }
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    awaitEntries(1);
+    onInterface(() -> {
+      choose("#across", 2);
+      choose("#deep", 2);
+      return null;
+    });
+    fill("#reading-0-0", "7.0");
+    onInterface(() -> {
+      node("#notebook").requestFocus();
+      ((javafx.scene.control.Button) node("#correct")).fire();
+      return null;
+    });
+    settle();
+    assertThat(words("#reading-4-3")).isEqualTo("6.1");
+    onInterface(() -> {
+      ((javafx.scene.control.Button) node("#secondary")).fire();
+      return null;
+    });
+    settle();
+    assertThat(words("#reading-0-0")).as("the draft from before the correction").isEqualTo("7.0");
+    assertThat(shows("#reading-4-3")).isFalse();
+  }
+
+  @Test
   void thePaletteFindsAndDoesByAFewLetters() {
     addMachine("Alder");
     addMachine("Sedge");
@@ -368,7 +410,7 @@ class FirstLightWindowTest extends WindowTest {
     assertThat(reached)
         .contains("machines", "find", "rail-bed", "way", "resolution", "tolerance", "across")
         .contains("reading-0-0", "reading-1-1", "practise", "primary", "secondary", "notebook")
-        .contains("undo", "status-initials", "status-unit", "status-theme")
+        .contains("status-initials", "status-unit", "status-theme")
         .anyMatch(s -> s.contains("plan-screw"));
     keys(KeyCode.CONTROL, KeyCode.DIGIT1);
     keys(KeyCode.F6);

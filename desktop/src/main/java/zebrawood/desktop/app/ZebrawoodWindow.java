@@ -91,7 +91,7 @@ public final class ZebrawoodWindow extends Application {
     Thread.currentThread().setUncaughtExceptionHandler((thread, trouble) -> tell(trouble));
     stage.titleProperty().bind(assembly.shell().titleProperty());
     stage.setScene(assembly.scene());
-    stage.setMinWidth(1000);
+    stage.setMinWidth(1024);
     stage.setMinHeight(640);
     stage.show();
   }

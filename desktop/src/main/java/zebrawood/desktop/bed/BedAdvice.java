@@ -177,7 +177,7 @@ final class BedAdvice {
         unit.showWithUnit(level.peakToValleyNowMm(), 2),
         unit.showWithUnit(level.peakToValleyAfterMm(), 2),
         unit.showWithUnit(rounded, 2),
-        unit.showWithUnit(asShown(rounded) - asShown(level.peakToValleyAfterMm()), 2),
+        unit.showWithUnit(Math.max(0, asShown(rounded) - asShown(level.peakToValleyAfterMm())), 2),
         Numbers.fixed(level.slopeXMmPerM(), 2),
         Numbers.fixed(level.slopeXMmPerMUncertainty(), 2),
         Numbers.fixed(level.slopeYMmPerM(), 2),

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import javafx.css.PseudoClass;
 import javafx.scene.Group;
 import javafx.scene.control.Button;
@@ -50,8 +51,13 @@ final class BedPlan extends Region {
   private static final double SMALLEST = 3;
   private static final double LARGEST = 13;
 
-  /** Closer together than this, in pixels, figures would run into one another. */
-  private static final double ROOM_FOR_FIGURES = 46;
+  /** Between rows, in pixels, for the figure now, and for the one after as well. */
+  private static final double ROOM_FOR_ONE = 58;
+
+  private static final double ROOM_FOR_BOTH = 92;
+
+  /** Width of a letter of a figure. */
+  private static final double LETTER = 9;
 
   private static final String TURN_ARROW =
       "M 2 9 A 7 7 0 1 1 9 16 L 9 13 M 9 16 L 12.5 13.2 M 9 16 L 12.2 18.6";
@@ -68,7 +74,7 @@ final class BedPlan extends Region {
   BedPlan(BedModel model) {
     this.model = model;
     getStyleClass().add("plan");
-    setMinSize(280, 240);
+    setMinSize(190, 220);
     model.outcomeProperty().subscribe(o -> draw());
     widthProperty().subscribe(w -> draw());
     heightProperty().subscribe(h -> draw());
@@ -168,9 +174,16 @@ final class BedPlan extends Region {
             .orElse(0);
     int columns = model.columnsProperty().get().size();
     int rows = model.rowsProperty().get().size();
-    boolean figures =
-        (getWidth() - 2 * MARGIN_X) / columns > ROOM_FOR_FIGURES
-            && (getHeight() - 2 * MARGIN_Y) / rows > ROOM_FOR_FIGURES - 8;
+    double roomX = (getWidth() - 2 * MARGIN_X) / Math.max(1, columns - 1);
+    double roomY = (getHeight() - 2 * MARGIN_Y) / Math.max(1, rows - 1);
+    int longest =
+        heights.values().stream()
+            .flatMapToInt(h -> IntStream.of(signed(h[0]).length(), signed(h[1]).length()))
+            .max()
+            .orElse(0);
+    boolean figures = roomX > LETTER * longest && roomY > ROOM_FOR_ONE;
+    boolean both = roomY > ROOM_FOR_BOTH;
+    double inside = columns > 3 ? 0 : INSIDE;
     Circle ring = drawing.circle(0, 0, LARGEST + 4, "plan-current");
     ring.setVisible(false);
     for (BedPlace place : model.placesProperty().get()) {
@@ -188,18 +201,22 @@ final class BedPlan extends Region {
       double[] height = heights.getOrDefault(place.name(), felt(place));
       disc(x, y, height[0], most);
       double wordsX =
-          x + (place.column() == 0 ? INSIDE : place.column() == columns - 1 ? -INSIDE : 0);
-      double below = inward(place, rows) ? 1 : -1;
+          x + (place.column() == 0 ? inside : place.column() == columns - 1 ? -inside : 0);
+      double below = place.row() > 0 ? 1 : -1;
       boolean read = heights.containsKey(place.name()) && figures;
-      String now =
-          read
-              ? signed(height[0])
-              : model.wayProperty().get() == BedWay.FEEL
-                  ? place.feel().map(f -> f.name().toLowerCase(Locale.ROOT)).orElse("")
-                  : "";
+      String now = read ? signed(height[0]) : feltWords(place, roomX);
       drawing.words(now, wordsX, y + 21 * below, "plan-now");
-      drawing.words(read ? signed(height[1]) : "", wordsX, y + 35 * below, "plan-after");
+      drawing.words(read && both ? signed(height[1]) : "", wordsX, y + 35 * below, "plan-after");
     }
+  }
+
+  /** The feel in words, or its first letter where there is little room. */
+  private String feltWords(BedPlace place, double room) {
+    if (model.wayProperty().get() != BedWay.FEEL) {
+      return "";
+    }
+    String word = place.feel().map(f -> f.name().toLowerCase(Locale.ROOT)).orElse("");
+    return room > LETTER * word.length() || word.isEmpty() ? word : word.substring(0, 1);
   }
 
   /** A felt place stands high or low by no figure; one that was not read has none at all. */
@@ -218,11 +235,6 @@ final class BedPlan extends Region {
               })
           .orElse(Double.NaN)
     };
-  }
-
-  /** Figures stand on the side of their place that faces the middle of the bed. */
-  private static boolean inward(BedPlace place, int rows) {
-    return place.row() >= rows / 2.0;
   }
 
   /**

@@ -3,11 +3,13 @@ package zebrawood.desktop.bed;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TitledPane;
 import javafx.scene.layout.ColumnConstraints;
@@ -27,6 +29,11 @@ import zebrawood.desktop.text.Text;
 final class BedReadingsPane extends VBox {
   private static final int NARROWEST_CELL = 62;
 
+  /** So many columns go beside one another without scrolling. */
+  private static final int FEW_COLUMNS = 4;
+
+  private static final PseudoClass MANY = PseudoClass.getPseudoClass("many");
+
   private final BedModel model;
   private final Runnable afterLast;
   private final GridPane grid = new GridPane();
@@ -36,7 +43,9 @@ final class BedReadingsPane extends VBox {
   private final Button readAll = new Button(Text.of("bed.button.read-all"));
   private final Button practise = new Button(Text.of("bed.button.practise"));
   private final TitledPane supportsPane = new TitledPane();
+  private final ScrollPane gridScroll = SheetFrame.scrolling(grid);
   private List<LengthField> cells = List.of();
+  private boolean following;
   private Optional<LengthField> focused = Optional.empty();
 
   /**
@@ -48,6 +57,8 @@ final class BedReadingsPane extends VBox {
     getStyleClass().add("readings");
     grid.getStyleClass().add("bed-grid");
     grid.setId("bed-grid");
+    grid.heightProperty().subscribe(h -> gridScroll.setPrefViewportHeight(h.doubleValue()));
+    gridScroll.setMinHeight(Region.USE_PREF_SIZE);
     message.setId("reading-message");
     message.setWrapText(true);
     message.setMinHeight(Region.USE_PREF_SIZE);
@@ -73,7 +84,7 @@ final class BedReadingsPane extends VBox {
             SheetFrame.columnTitle(Text.of("sheet.readings"), seen),
             wayBox(),
             settings(),
-            grid,
+            gridScroll,
             message,
             hint,
             practiceWords,
@@ -118,15 +129,15 @@ final class BedReadingsPane extends VBox {
     tolerance.setId("tolerance");
     ComboBox<Integer> across = count("across");
     ComboBox<Integer> deep = count("deep");
-    across.setValue(model.columnsProperty().get().size());
-    deep.setValue(model.rowsProperty().get().size());
-    across.setOnAction(e -> model.setGrid(across.getValue(), deep.getValue()));
-    deep.setOnAction(e -> model.setGrid(across.getValue(), deep.getValue()));
+    across.setOnAction(e -> chooseGrid(across, deep));
+    deep.setOnAction(e -> chooseGrid(across, deep));
     model
         .placesProperty()
         .subscribe(p -> {
+          following = true;
           across.setValue(model.columnsProperty().get().size());
           deep.setValue(model.rowsProperty().get().size());
+          following = false;
         });
     GridPane row = new GridPane(6, 4);
     row.addRow(
@@ -140,6 +151,13 @@ final class BedReadingsPane extends VBox {
     resolution.setPrefColumnCount(4);
     tolerance.setPrefColumnCount(4);
     return row;
+  }
+
+  /** Not while the boxes themselves follow the model: half of its new size would be taken back. */
+  private void chooseGrid(ComboBox<Integer> across, ComboBox<Integer> deep) {
+    if (!following) {
+      model.setGrid(across.getValue(), deep.getValue());
+    }
   }
 
   private static Label small(String words) {
@@ -164,7 +182,7 @@ final class BedReadingsPane extends VBox {
     int deep = rows.size();
     grid.getChildren().clear();
     grid.getColumnConstraints().clear();
-    grid.getColumnConstraints().add(new ColumnConstraints(50));
+    grid.getColumnConstraints().add(new ColumnConstraints(54));
     for (int i = 0; i < columns.size(); i++) {
       ColumnConstraints cell = new ColumnConstraints();
       cell.setMinWidth(NARROWEST_CELL);
@@ -172,6 +190,7 @@ final class BedReadingsPane extends VBox {
       cell.setHgrow(Priority.ALWAYS);
       grid.getColumnConstraints().add(cell);
     }
+    grid.pseudoClassStateChanged(MANY, columns.size() >= FEW_COLUMNS);
     cells =
         model.placesProperty().get().stream()
             .map(place -> {
@@ -223,7 +242,17 @@ final class BedReadingsPane extends VBox {
   /** The field that has the focus, so that what it understood is shown. */
   void setFocused(Optional<LengthField> field) {
     focused = field;
+    field.filter(cells::contains).ifPresent(this::scrollTo);
     showMessage();
+  }
+
+  private void scrollTo(LengthField field) {
+    double hidden = grid.getWidth() - gridScroll.getViewportBounds().getWidth();
+    if (hidden > 0) {
+      double middle = field.getBoundsInParent().getCenterX();
+      double wanted = middle - gridScroll.getViewportBounds().getWidth() / 2;
+      gridScroll.setHvalue(Math.clamp(wanted / hidden, 0, 1));
+    }
   }
 
   private void showMessage() {
@@ -254,7 +283,8 @@ final class BedReadingsPane extends VBox {
         Text.of(
             shims ? model.underHead() ? "bed.feet.column" : "bed.feet" : "bed.screws",
             model.supportsProperty().get().size()));
-    GridPane table = new GridPane(4, 4);
+    GridPane table = new GridPane(3, 3);
+    table.getStyleClass().add("dense");
     table.addRow(0, small(""), small("x"), small("y"), small(shims ? "" : Text.of("bed.pitch")));
     if (!shims) {
       table.add(small(Text.of("bed.clockwise")), 4, 0);
@@ -273,7 +303,7 @@ final class BedReadingsPane extends VBox {
             words(c -> Text.of(c == Clockwise.RAISES ? "bed.support.up" : "bed.support.down")));
         clockwise.valueProperty().bindBidirectional(support.clockwiseProperty());
         clockwise.setAccessibleText(Text.of("bed.clockwise"));
-        clockwise.setPrefWidth(74);
+        clockwise.setPrefWidth(64);
         table.add(narrow(support.pitch()), 3, row);
         table.add(clockwise, 4, row);
       }
@@ -296,7 +326,7 @@ final class BedReadingsPane extends VBox {
 
   private static LengthField narrow(LengthEntry entry) {
     LengthField field = new LengthField(entry);
-    field.setPrefColumnCount(3);
+    field.setPrefColumnCount(4);
     return field;
   }
 }

@@ -16,6 +16,11 @@ import zebrawood.measure.TypedLength;
  * can be used, {@link #problemProperty} says why it cannot.
  */
 public final class LengthEntry {
+  private static final double SHOWN_STEPS = 10_000;
+
+  /** The length behind a text that shows it rounded. */
+  private record Exact(String text, LengthUnit unit, double mm) {}
+
   private final String name;
   private double leastMm;
   private final double mostMm;
@@ -24,6 +29,7 @@ public final class LengthEntry {
   private final StringProperty text = new SimpleStringProperty("");
   private final ReadOnlyStringWrapper problem = new ReadOnlyStringWrapper("");
   private TypedLength typed = new TypedLength.Empty();
+  private Optional<Exact> exact = Optional.empty();
   private Optional<Function<String, String>> judge = Optional.empty();
 
   /**
@@ -59,7 +65,11 @@ public final class LengthEntry {
       problem.set(text.get().isBlank() ? "" : judge.get().apply(text.get()));
       return;
     }
-    typed = TypedLength.read(text.get(), unit);
+    typed =
+        exact
+            .filter(e -> e.text().equals(text.get()) && e.unit() == unit)
+            .<TypedLength>map(e -> new TypedLength.Understood(e.mm(), true))
+            .orElseGet(() -> TypedLength.read(text.get(), unit));
     problem.set(
         switch (typed) {
           case TypedLength.Empty e -> "";
@@ -79,7 +89,9 @@ public final class LengthEntry {
   }
 
   private String shown(double mm) {
-    return Numbers.plain(unit.fromMm(mm)) + " " + unit.symbol();
+    return Numbers.plain(Math.round(unit.fromMm(mm) * SHOWN_STEPS) / SHOWN_STEPS)
+        + " "
+        + unit.symbol();
   }
 
   public String name() {
@@ -118,8 +130,15 @@ public final class LengthEntry {
         : "";
   }
 
+  /** Shows a length to a ten-thousandth and keeps it exact until something else is typed. */
   public void setMm(double mm) {
-    text.set(Numbers.plain(unit.fromMm(mm)));
+    String rounded = Numbers.plain(Math.round(unit.fromMm(mm) * SHOWN_STEPS) / SHOWN_STEPS);
+    exact = Optional.of(new Exact(rounded, unit, mm));
+    if (rounded.equals(text.get())) {
+      understand();
+    } else {
+      text.set(rounded);
+    }
   }
 
   /**

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import javafx.beans.binding.Bindings;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableColumn;
@@ -55,6 +56,7 @@ public final class Notebook extends HBox {
     correct.setOnAction(e -> actions.correct(table.getSelectionModel().getSelectedItem()));
     Button undo = new Button(Text.of("notebook.undo"));
     undo.setId("undo");
+    undo.disableProperty().bind(Bindings.isEmpty(table.getItems()));
     undo.setOnAction(e -> actions.undoLast());
     HBox buttons = new HBox(6, correct, undo);
     buttons.getStyleClass().add("notebook-buttons");

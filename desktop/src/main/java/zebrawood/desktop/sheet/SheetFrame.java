@@ -35,8 +35,9 @@ public final class SheetFrame extends BorderPane {
     HBox header = new HBox(new VBox(name, asked), spacer(), right);
     header.getStyleClass().add("sheet-header");
     ScrollPane left = scrolling(readings);
-    width(left, 308);
-    width(doNext, 304);
+    width(left, 270, 308);
+    width(doNext, 264, 304);
+    picture.setPrefWidth(300);
     HBox columns = new HBox(left, picture, doNext);
     columns.getStyleClass().add("sheet-columns");
     HBox.setHgrow(picture, Priority.ALWAYS);
@@ -53,14 +54,14 @@ public final class SheetFrame extends BorderPane {
     before.setText(beforeWords);
   }
 
-  private static void width(Region region, double width) {
-    region.setMinWidth(width);
-    region.setPrefWidth(width);
-    region.setMaxWidth(width);
+  private static void width(Region region, double least, double most) {
+    region.setMinWidth(least);
+    region.setPrefWidth(most);
+    region.setMaxWidth(most);
   }
 
   /** Content that scrolls when there is no room for it, without a frame of its own. */
-  static ScrollPane scrolling(Region content) {
+  public static ScrollPane scrolling(Region content) {
     ScrollPane pane = new ScrollPane(content);
     pane.setFitToWidth(true);
     pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.AS_NEEDED);

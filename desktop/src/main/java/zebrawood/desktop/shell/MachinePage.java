@@ -106,6 +106,7 @@ final class MachinePage extends BorderPane {
   private Node header(Opened opened) {
     Label title = new Label(Text.of("today.title", opened.machine().name()));
     title.getStyleClass().add("title");
+    title.setWrapText(true);
     Label summary = new Label(summary(opened));
     summary.getStyleClass().add("question");
     summary.setWrapText(true);

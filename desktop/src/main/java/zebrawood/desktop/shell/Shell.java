@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
@@ -70,6 +71,7 @@ public final class Shell extends StackPane implements SheetHost {
     frame.setBottom(
         new StatusLine(workshop, this::askInitials, this::toggleUnit, this::toggleTheme));
     getChildren().addAll(frame, cards);
+    setAlignment(Pos.TOP_LEFT);
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     sceneProperty().subscribe(s -> javafx.application.Platform.runLater(this::focusPage));
     workshop.openedProperty().subscribe(o -> follow());

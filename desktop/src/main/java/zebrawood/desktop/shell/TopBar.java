@@ -28,7 +28,7 @@ final class TopBar extends HBox {
     this.addMachine = addMachine;
     getStyleClass().add("top-bar");
     machines.setId("machines");
-    machines.setMinWidth(Region.USE_PREF_SIZE);
+    machines.setMinWidth(120);
     machines.setMaxWidth(300);
     line.getStyleClass().add("machine-line");
     line.setMinWidth(40);

@@ -165,8 +165,8 @@ class BedModelTest {
     read(model, "6", "6.6", "6.3", "6.9");
     LevelFinding before = level();
     model.setUnit(LengthUnit.INCH);
-    assertThat(model.tolerance().text()).isEqualTo("0.011811");
-    assertThat(level().peakToValleyNowMm()).isCloseTo(before.peakToValleyNowMm(), within(1e-4));
+    assertThat(model.tolerance().text()).isEqualTo("0.0118");
+    assertThat(level().peakToValleyNowMm()).isCloseTo(before.peakToValleyNowMm(), within(1e-9));
     model.setUnit(LengthUnit.MILLIMETRE);
     assertThat(level().peakToValleyNowMm()).isCloseTo(before.peakToValleyNowMm(), within(1e-4));
   }

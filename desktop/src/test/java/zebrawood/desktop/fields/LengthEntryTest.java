@@ -27,7 +27,7 @@ class LengthEntryTest {
         .isEqualTo("Gap: 101 mm is out of range. Accepted is more than 0 mm to 100 mm.");
     entry.setUnit(LengthUnit.INCH);
     type("5");
-    assertThat(entry.problemProperty().get()).contains("5 in", "3.937008 in");
+    assertThat(entry.problemProperty().get()).contains("5 in", "3.937 in");
     type("0");
     assertThat(entry.mm()).isEmpty();
   }
@@ -46,6 +46,11 @@ class LengthEntryTest {
     entry.setUnit(LengthUnit.INCH);
     assertThat(entry.text()).isEqualTo("0.25");
     assertThat(entry.mm()).hasValue(6.35);
+    entry.setMm(12.3456);
+    assertThat(entry.text()).isEqualTo("0.486");
+    entry.setUnit(LengthUnit.MILLIMETRE);
+    assertThat(entry.mm()).as("there and back").hasValue(12.3456);
+    entry.setUnit(LengthUnit.INCH);
     type("3 thou");
     entry.setUnit(LengthUnit.MILLIMETRE);
     assertThat(entry.text()).isEqualTo("3 thou");

@@ -10,6 +10,7 @@ import zebrawood.bed.GapPoint;
 import zebrawood.bed.ScrewTurn;
 import zebrawood.bed.Shim;
 import zebrawood.bed.ShimFinding;
+import zebrawood.bed.TurnDirection;
 import zebrawood.measure.Finding;
 import zebrawood.measure.Numbers;
 import zebrawood.measure.Place;
@@ -39,7 +40,7 @@ public final class BedPlanSvg {
         String.format(
             Locale.ROOT,
             "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%.0f\" height=\"%.0f\""
-                + " font-family=\"Inter\" font-size=\"8\" text-anchor=\"middle\">",
+                + " font-family=\"Inter\" font-size=\"9\" text-anchor=\"middle\">",
             across * scale + 2 * MARGIN,
             height));
     svg.append(
@@ -100,11 +101,11 @@ public final class BedPlanSvg {
   }
 
   private static String words(ScrewTurn turn) {
-    return switch (turn.direction()) {
-      case NONE -> "stays";
-      case CLOCKWISE -> turn.roundedTurns() + " cw";
-      case COUNTER_CLOCKWISE -> turn.roundedTurns() + " ccw";
-    };
+    if (turn.eighths() == 0) {
+      return "stays";
+    }
+    return turn.roundedTurns()
+        + (turn.direction() == TurnDirection.CLOCKWISE ? " turn cw" : " turn ccw");
   }
 
   private void heights(List<GapPoint> points) {
@@ -115,35 +116,32 @@ public final class BedPlanSvg {
     }
   }
 
+  /** A place with its words on the side that faces the middle. */
   private void mark(Place place, String words) {
     double x = x(place);
     double y = y(place);
-    svg.append(
-        String.format(
-            Locale.ROOT,
-            "<circle cx=\"%.1f\" cy=\"%.1f\" r=\"2.4\" fill=\"#241A12\"/>"
-                + "<text x=\"%.1f\" y=\"%.1f\">%s</text>",
-            x,
-            y,
-            x,
-            y - 5,
-            words));
+    circle(x, y, 2.4, "fill=\"#241A12\"");
+    words(x, y + (y > height / 2 ? -7 : 13), "#241A12", words);
   }
 
+  /** A screw or foot with its words outside. */
   private void support(Place place, String words) {
     double x = x(place);
     double y = y(place);
-    double below = y > height / 2 ? 15 : -15;
+    circle(x, y, 5, "fill=\"none\" stroke=\"#965B06\"");
+    words(x, y + (y > height / 2 ? 17 : -10), "#965B06", words);
+  }
+
+  private void circle(double x, double y, double radius, String look) {
     svg.append(
         String.format(
-            Locale.ROOT,
-            "<circle cx=\"%.1f\" cy=\"%.1f\" r=\"5\" fill=\"none\" stroke=\"#A8660A\"/>"
-                + "<text x=\"%.1f\" y=\"%.1f\" fill=\"#A8660A\">%s</text>",
-            x,
-            y,
-            x,
-            y + below,
-            words));
+            Locale.ROOT, "<circle cx=\"%.1f\" cy=\"%.1f\" r=\"%.1f\" %s/>", x, y, radius, look));
+  }
+
+  private void words(double x, double y, String colour, String words) {
+    svg.append(
+        String.format(
+            Locale.ROOT, "<text x=\"%.1f\" y=\"%.1f\" fill=\"%s\">%s</text>", x, y, colour, words));
   }
 
   private double x(Place place) {

@@ -1,5 +1,6 @@
 package zebrawood.records.handover;
 
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FSFontUseCase;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
@@ -15,6 +16,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 
@@ -74,7 +76,13 @@ public final class HandOver {
     List<Integer> weights = List.of(400, 600, 700);
     for (int i = 0; i < weights.size(); i++) {
       String file = TYPEFACE.get(i);
-      builder.useFont(() -> resource(file), "Inter", weights.get(i), FontStyle.NORMAL, true);
+      builder.useFont(
+          () -> resource(file),
+          "Inter",
+          weights.get(i),
+          FontStyle.NORMAL,
+          true,
+          EnumSet.of(FSFontUseCase.DOCUMENT, FSFontUseCase.SVG));
     }
     builder.useSVGDrawer(new BatikSVGDrawer());
     builder.withHtmlContent(html, null);

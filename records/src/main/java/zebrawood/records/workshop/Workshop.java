@@ -49,6 +49,9 @@ public final class Workshop implements AutoCloseable {
   /** Opens the file, makes it when there is none, and brings an older one up to date. */
   public static Opening open(Path file) {
     Path absolute = file.toAbsolutePath();
+    if (Files.exists(absolute) && !(Files.isRegularFile(absolute) && Files.isWritable(absolute))) {
+      return new Unusable(absolute + " is no file that can be written, accepted is one that can.");
+    }
     try {
       Files.createDirectories(absolute.getParent());
       Optional<FileHold> hold = FileHold.take(absolute);

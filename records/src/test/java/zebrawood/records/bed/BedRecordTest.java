@@ -49,7 +49,7 @@ class BedRecordTest {
       assertThat(svg.getDocumentElement().getTagName()).isEqualTo("svg");
       assertThat(svg.getElementsByTagName("circle").getLength()).isGreaterThanOrEqualTo(3);
     }
-    assertThat(BedPlanSvg.of(ALL.get(0))).contains("cw").contains("+0.");
+    assertThat(BedPlanSvg.of(ALL.get(0))).contains("turn c").contains("+0.");
     assertThat(BedPlanSvg.of(ALL.get(1))).contains("0.00 mm");
     assertThat(BedPlanSvg.of(FELT)).contains("slides", "gap", "touches");
   }

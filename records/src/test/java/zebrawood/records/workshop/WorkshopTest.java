@@ -162,6 +162,9 @@ class WorkshopTest {
             Opening.Unusable.class,
             u -> assertThat(u.because()).contains("is not a workshop file"));
     assertThat(Files.readString(text)).startsWith("Dear customer");
+    assertThat(Workshop.open(folder))
+        .isInstanceOfSatisfying(
+            Opening.Unusable.class, u -> assertThat(u.because()).contains("no file that can"));
     Path notAFolder = text.resolve("w.zebrawood");
     assertThat(Workshop.open(notAFolder)).isInstanceOf(Opening.Unusable.class);
   }
