@@ -34,7 +34,7 @@ public final class Assembly {
     model = new WorkshopModel(start, StationList.stations(), ui, clock, person);
     shell = new Shell(model, StationList.ALL, outside, closeWindow);
     scene = new Scene(shell, WIDTH, HEIGHT);
-    model.darkProperty().subscribe(this::dress);
+    model.darkProperty().subscribe(dark -> dress(scene, dark));
   }
 
   /** What needs no workshop: typeface and toolkit skin, while the workshop is still being read. */
@@ -56,7 +56,7 @@ public final class Assembly {
   }
 
   /** The toolkit skin, our tokens for the theme, our looks. */
-  private void dress(boolean dark) {
+  static void dress(Scene scene, boolean dark) {
     useSkin(dark);
     scene.getStylesheets().setAll(sheet(dark ? "dark.css" : "light.css"), sheet("zebrawood.css"));
   }

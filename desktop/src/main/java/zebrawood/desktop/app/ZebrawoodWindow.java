@@ -109,12 +109,15 @@ public final class ZebrawoodWindow extends Application {
     words.setWrapText(true);
     words.setMaxWidth(460);
     Button close = new Button(Text.of("window.close"));
+    close.getStyleClass().add("primary");
     close.setDefaultButton(true);
     close.setOnAction(e -> stage.close());
     VBox box = new VBox(16, words, close);
-    box.setStyle("-fx-padding: 24; -fx-font-size: 15px;");
-    stage.setTitle(Text.of("window.in-use.title"));
-    stage.setScene(new Scene(box));
+    box.getStyleClass().add("card");
+    stage.setTitle(Text.of("app.title"));
+    Scene scene = new Scene(box);
+    Assembly.dress(scene, false);
+    stage.setScene(scene);
     stage.show();
     close.requestFocus();
   }

@@ -18,8 +18,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import zebrawood.bed.Clockwise;
+import zebrawood.desktop.fields.Choice;
 import zebrawood.desktop.fields.LengthEntry;
 import zebrawood.desktop.fields.LengthField;
 import zebrawood.desktop.sheet.SheetFrame;
@@ -98,28 +98,11 @@ final class BedReadingsPane extends VBox {
   }
 
   private Node wayBox() {
-    ComboBox<BedWay> box = new ComboBox<>();
-    box.setId("way");
-    box.getItems().setAll(BedWay.values());
-    box.setConverter(words(w -> Text.of(w.key())));
-    box.valueProperty().bindBidirectional(model.wayProperty());
+    ComboBox<BedWay> box =
+        Choice.of("way", List.of(BedWay.values()), model.wayProperty(), w -> Text.of(w.key()));
     box.setMaxWidth(Double.MAX_VALUE);
     box.setAccessibleText(Text.of("bed.way"));
     return box;
-  }
-
-  private static <T> StringConverter<T> words(java.util.function.Function<T, String> of) {
-    return new StringConverter<>() {
-      @Override
-      public String toString(T value) {
-        return value == null ? "" : of.apply(value);
-      }
-
-      @Override
-      public T fromString(String words) {
-        throw new UnsupportedOperationException("the box is not edited");
-      }
-    };
   }
 
   private Node settings() {
@@ -297,11 +280,12 @@ final class BedReadingsPane extends VBox {
       name.setAccessibleText(Text.of("bed.support.name"));
       table.addRow(row, name, narrow(support.x()), narrow(support.y()));
       if (!shims) {
-        ComboBox<Clockwise> clockwise = new ComboBox<>();
-        clockwise.getItems().setAll(Clockwise.values());
-        clockwise.setConverter(
-            words(c -> Text.of(c == Clockwise.RAISES ? "bed.support.up" : "bed.support.down")));
-        clockwise.valueProperty().bindBidirectional(support.clockwiseProperty());
+        ComboBox<Clockwise> clockwise =
+            Choice.of(
+                "clockwise-" + row,
+                List.of(Clockwise.values()),
+                support.clockwiseProperty(),
+                c -> Text.of(c == Clockwise.RAISES ? "bed.support.up" : "bed.support.down"));
         clockwise.setAccessibleText(Text.of("bed.clockwise"));
         clockwise.setPrefWidth(64);
         table.add(narrow(support.pitch()), 3, row);

@@ -1,5 +1,6 @@
 package zebrawood.desktop.shell;
 
+import java.util.List;
 import java.util.function.Function;
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.Node;
@@ -9,7 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
+import zebrawood.desktop.fields.Choice;
 import zebrawood.desktop.fields.LengthField;
 import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.text.Text;
@@ -34,12 +35,16 @@ final class MachineCard {
         grid,
         1,
         "machine.build",
-        choice("machine-build", form.buildProperty(), Build.values(), Build::words));
+        choice("machine-build", List.of(Build.values()), form.buildProperty(), Build::words));
     row(
         grid,
         2,
         Text.of("machine.source"),
-        choice("machine-source", form.kindProperty(), SourceKind.values(), SourceKind::words));
+        choice(
+            "machine-source",
+            List.of(SourceKind.values()),
+            form.kindProperty(),
+            SourceKind::words));
     row(grid, 3, Text.of("machine.watts"), text("machine-watts", form.wattsProperty()));
     row(
         grid,
@@ -57,7 +62,11 @@ final class MachineCard {
         Text.of("machine.depth", unit),
         length("machine-depth", new LengthField(form.depth())));
     Node support =
-        choice("machine-support", form.supportProperty(), BedSupport.values(), BedSupport::words);
+        choice(
+            "machine-support",
+            List.of(BedSupport.values()),
+            form.supportProperty(),
+            BedSupport::words);
     row(grid, 7, Text.of("machine.support"), support);
     support.disableProperty().bind(form.buildProperty().isEqualTo(Build.GALVO));
     row(
@@ -116,23 +125,8 @@ final class MachineCard {
   }
 
   private static <T> ComboBox<T> choice(
-      String id, ObjectProperty<T> property, T[] values, Function<T, String> words) {
-    ComboBox<T> box = new ComboBox<>();
-    box.setId(id);
-    box.getItems().setAll(values);
-    box.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(T value) {
-            return value == null ? "" : words.apply(value);
-          }
-
-          @Override
-          public T fromString(String text) {
-            throw new UnsupportedOperationException("the box is not edited");
-          }
-        });
-    box.valueProperty().bindBidirectional(property);
+      String id, List<T> values, ObjectProperty<T> property, Function<T, String> words) {
+    ComboBox<T> box = Choice.of(id, values, property, words);
     box.setPrefWidth(320);
     return box;
   }
