@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import zebrawood.bed.BedReadings;
 import zebrawood.bed.BedStation;
 import zebrawood.bed.Levelling;
@@ -16,6 +17,7 @@ import zebrawood.ledger.Entry;
 import zebrawood.ledger.Station;
 import zebrawood.records.bed.BedPlanSvg;
 import zebrawood.records.bed.BedRecord;
+import zebrawood.site.SiteSurvey;
 
 /** The stations that are built, in the order of the work. */
 public final class StationList {
@@ -31,12 +33,17 @@ public final class StationList {
                   Solver.of("bed", BedReadings.class, Levelling::solve, Set.of("keepScrew")),
                   Solver.of("shims", ShimReadings.class, Shimming::underHead, Set.of()))));
 
+  /** Computations whose station has no sheet yet. */
+  private static final List<Solver> WITHOUT_A_SHEET =
+      List.of(Solver.of("site", SiteSurvey.Readings.class, SiteSurvey::solve, Set.of()));
+
   public static List<Station> stations() {
     return ALL.stream().map(StationModule::station).toList();
   }
 
   public static List<Solver> solvers() {
-    return ALL.stream().flatMap(m -> m.solvers().stream()).toList();
+    return Stream.concat(ALL.stream().flatMap(m -> m.solvers().stream()), WITHOUT_A_SHEET.stream())
+        .toList();
   }
 
   /** What draws the plan of an entry, by station id. */

@@ -81,6 +81,35 @@ class SolveCommandTest {
         .containsPattern("\\{\"id\":\"l\",\"thicknessMm\":0\\.[34]");
   }
 
+  @Test
+  void theSiteIsSurveyedInThePartsGiven() throws IOException {
+    Ran ran =
+        run(
+            "site",
+            false,
+            """
+            {"air":{"temperatureC":25,"relativeHumidityPercent":60,"coolantC":20},
+             "bucket":{"litres":20,"startC":20,"limitC":28,"airC":20,"heatW":30,"lossWPerK":5},
+             "duct":{"pieces":[{"diameterMm":100,"lengthM":3,"bends90":2,"roughnessMm":1}],"flowM3H":300},
+             "coldest":{"lowestC":-10,"glycol":"propylene","loopLitres":12}}
+            """);
+    assertThat(ran.err()).isEmpty();
+    assertThat(ran.out())
+        .contains("\"dewPointC\":16.69", "\"condenses\":false", "\"minutesToLimit\":null")
+        .contains("\"steadyC\":26.0", "\"operatingFlowM3H\":null", "\"glycolLitres\":3.0")
+        .doesNotContain("circuit", "eyewear");
+    assertThat(run("site", false, "{}").err())
+        .isEqualTo(
+            "site is without any part, accepted is air, circuit, bucket, duct, coldest or eyewear.\n");
+    assertThat(
+            run(
+                    "site",
+                    false,
+                    "{\"air\":{\"temperatureC\":25,\"relativeHumidityPercent\":120,\"coolantC\":20}}")
+                .err())
+        .isEqualTo("air.relativeHumidityPercent is 120, accepted is a number from 0 to 100.\n");
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
@@ -113,7 +142,7 @@ class SolveCommandTest {
     assertThat(run("bed", false, new byte[] {(byte) 0xC3, 0x28}).err()).contains("not UTF-8");
     Ran none = run("beds", false, BED);
     assertThat(none.code()).isEqualTo(2);
-    assertThat(none.err()).isEqualTo("STATION is \"beds\", accepted is bed or shims.\n");
+    assertThat(none.err()).isEqualTo("STATION is \"beds\", accepted is bed or shims or site.\n");
   }
 
   @Test

@@ -27,7 +27,8 @@ import zebrawood.measure.UnusableReading.Complaint;
 /**
  * Reads and writes records of doubles, ints, booleans, texts, instants, enums, lists, maps by text,
  * optionals and further records. An optional component may be absent or null; any other must be
- * there.
+ * there. Written, an empty optional is left out, and an optional number that is empty is null: it
+ * was asked for and cannot be answered.
  */
 public final class RecordJson {
   private static final JsonMapper MAPPER =
@@ -290,8 +291,12 @@ public final class RecordJson {
         RecordShape shape = RecordShape.of(r.getClass());
         out.writeStartObject();
         for (int i = 0; i < shape.names().size(); i++) {
+          Object component = shape.get(r, i);
+          if (component instanceof Optional<?> o && o.isEmpty()) {
+            continue;
+          }
           out.writeFieldName(shape.names().get(i));
-          write(shape.get(r, i), out);
+          write(component, out);
         }
         out.writeEndObject();
       }

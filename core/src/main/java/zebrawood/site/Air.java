@@ -1,0 +1,74 @@
+package zebrawood.site;
+
+import zebrawood.measure.Accepts;
+import zebrawood.measure.Numbers;
+
+/**
+ * Does the room's water settle on the cold optics?
+ *
+ * <p>Dew point after Magnus with the coefficients 17.625 and 243.04 deg C: O. A. Alduchov, R. E.
+ * Eskridge, Improved Magnus form approximation of saturation vapor pressure, J. Appl. Meteor. 35
+ * (1996) 601. Good to 0.4 K from -40 to 50 deg C.
+ */
+public final class Air {
+  private static final double A = 17.625;
+  private static final double B_C = 243.04;
+
+  /** Closer to the dew point than this, a draught or a wet day is enough. */
+  public static final double SAFE_MARGIN_K = 2;
+
+  private Air() {}
+
+  /**
+   * @param coolantC temperature of the coolant where it enters the machine
+   */
+  public record Readings(double temperatureC, double relativeHumidityPercent, double coolantC) {
+    public Readings {
+      new Accepts()
+          .between("temperatureC", temperatureC, -40, 60)
+          .between("relativeHumidityPercent", relativeHumidityPercent, 0, 100)
+          .between("coolantC", coolantC, -60, 100)
+          .orThrow();
+    }
+  }
+
+  /**
+   * @param marginK coolant above the dew point
+   * @param lowestCoolantC the lowest coolant temperature allowed now, with a margin
+   */
+  public record Finding(
+      double dewPointC, double marginK, boolean condenses, double lowestCoolantC) {}
+
+  public static Finding solve(Readings readings) {
+    double dewPointC = dewPointC(readings.temperatureC, readings.relativeHumidityPercent);
+    double marginK = readings.coolantC - dewPointC;
+    return new Finding(dewPointC, marginK, marginK <= 0, dewPointC + SAFE_MARGIN_K);
+  }
+
+  /** Perfectly dry air has its dew point where the formula ends. */
+  static double dewPointC(double temperatureC, double relativeHumidityPercent) {
+    if (relativeHumidityPercent == 0) {
+      return -B_C;
+    }
+    double gamma =
+        Math.log(relativeHumidityPercent / 100) + A * temperatureC / (B_C + temperatureC);
+    return B_C * gamma / (A - gamma);
+  }
+
+  static Part judge(Finding f) {
+    String lowest = Numbers.fixed(f.lowestCoolantC, 1);
+    if (f.condenses) {
+      return Part.stop(
+          "Do not fire: water settles on the optics. Set the coolant to %s deg C or more, or dry the air, and wait until nothing is wet."
+              .formatted(lowest));
+    }
+    if (f.marginK < SAFE_MARGIN_K) {
+      return Part.adjust(
+          "Set the coolant to %s deg C or more: it is only %s K above the dew point."
+              .formatted(lowest, Numbers.fixed(f.marginK, 1)));
+    }
+    return Part.within(
+        "Leave the coolant: it is %s K above the dew point of %s deg C."
+            .formatted(Numbers.fixed(f.marginK, 1), Numbers.fixed(f.dewPointC, 1)));
+  }
+}

@@ -1,0 +1,91 @@
+package zebrawood.site;
+
+import java.util.List;
+import zebrawood.measure.Accepts;
+import zebrawood.measure.Numbers;
+
+/**
+ * How much antifreeze does the loop need for the coldest night?
+ *
+ * <p>Freezing points of aqueous solutions by volume, joined by straight lines: ASHRAE Handbook,
+ * Fundamentals, chapter on physical properties of secondary coolants (brines), tables of freezing
+ * points of ethylene and propylene glycol. Volumes are taken to add.
+ */
+public final class Coldest {
+  private Coldest() {}
+
+  /** Which antifreeze. */
+  public enum Glycol {
+    ETHYLENE(
+        List.of(0.0, 4.4, 8.9, 13.6, 18.1, 22.9, 27.7, 32.6, 37.5, 42.5, 47.6, 52.7, 57.8),
+        List.of(
+            0.0, -1.4, -3.2, -5.4, -7.8, -10.7, -14.1, -17.9, -22.3, -27.5, -33.8, -41.1, -48.3)),
+    PROPYLENE(
+        List.of(0.0, 4.8, 9.6, 14.5, 19.4, 24.4, 29.4, 34.4, 39.6, 44.7, 49.9, 55.0, 60.0),
+        List.of(
+            0.0, -1.6, -3.3, -5.1, -7.1, -9.6, -12.7, -16.4, -21.1, -26.7, -33.5, -41.6, -51.1));
+
+    private final List<Double> percentByVolume;
+    private final List<Double> freezesC;
+
+    Glycol(List<Double> percentByVolume, List<Double> freezesC) {
+      this.percentByVolume = percentByVolume;
+      this.freezesC = freezesC;
+    }
+
+    double coldestInTableC() {
+      return freezesC.getLast();
+    }
+
+    /** The least share that stays liquid at {@code lowestC}. */
+    double percentFor(double lowestC) {
+      if (lowestC >= 0) {
+        return 0;
+      }
+      int i = 1;
+      while (freezesC.get(i) > lowestC) {
+        i++;
+      }
+      double share = (lowestC - freezesC.get(i - 1)) / (freezesC.get(i) - freezesC.get(i - 1));
+      return percentByVolume.get(i - 1)
+          + share * (percentByVolume.get(i) - percentByVolume.get(i - 1));
+    }
+  }
+
+  /**
+   * @param lowestC the coldest night the machine will see
+   * @param loopLitres what the whole loop holds
+   */
+  public record Readings(double lowestC, Glycol glycol, double loopLitres) {
+    public Readings {
+      new Accepts()
+          .between("lowestC", lowestC, glycol == null ? -48.3 : glycol.coldestInTableC(), 60)
+          .positive("loopLitres", loopLitres, 10_000)
+          .orThrow();
+    }
+  }
+
+  public record Finding(double glycolPercentByVolume, double glycolLitres, double waterLitres) {}
+
+  public static Finding solve(Readings r) {
+    double percent = r.glycol.percentFor(r.lowestC);
+    double litres = r.loopLitres * percent / 100;
+    return new Finding(percent, litres, r.loopLitres - litres);
+  }
+
+  static Part judge(Finding f) {
+    if (f.glycolPercentByVolume == 0) {
+      return Part.within("Fill with distilled water only: the loop does not freeze here.");
+    }
+    return Part.adjust(
+            "Mix %s litres of glycol into %s litres of distilled water (%s %% by volume)."
+                .formatted(
+                    Numbers.fixed(f.glycolLitres, 2),
+                    Numbers.fixed(f.waterLitres, 2),
+                    Numbers.fixed(f.glycolPercentByVolume, 0)),
+            "Check the mix with a refractometer before the first frost.")
+        .warning(
+            List.of(
+                "Glycol carries less heat and conducts: use an inhibited one, and only where it freezes."));
+  }
+}

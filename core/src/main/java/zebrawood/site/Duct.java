@@ -1,0 +1,295 @@
+package zebrawood.site;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.hipparchus.analysis.solvers.BrentSolver;
+import zebrawood.measure.Accepts;
+import zebrawood.measure.Numbers;
+
+/**
+ * What does the exhaust run cost in pressure, and how much air does this blower move through it?
+ *
+ * <p>Darcy-Weisbach for each piece, with Colebrook friction above Re 4000, 64/Re below 2300 and a
+ * straight line between; 0.3 of a velocity head for each 90 degree bend; changes of bore add
+ * nothing. Air at 1.2 kg/m3 and 1.81e-5 Pa s. The working point is where the fan's curve, joined by
+ * straight lines, meets the run's loss. Source: F. M. White, Fluid Mechanics, 7th ed., chapter 6;
+ * bends after the tables of loss coefficients in the ASHRAE Handbook, Fundamentals.
+ *
+ * <p>Not for runs so long or hot that the density changes.
+ */
+public final class Duct {
+  static final double AIR_KG_PER_M3 = 1.2;
+  static final double AIR_PA_S = 1.81e-5;
+  private static final double LAMINAR = 2300;
+  private static final double TURBULENT = 4000;
+  private static final double BEND_HEADS = 0.3;
+
+  /** Slower than this, dust and soot settle in a horizontal run. */
+  public static final double DUST_MOVES_MS = 10;
+
+  private Duct() {}
+
+  /**
+   * A length of one bore.
+   *
+   * @param bends90 bends of 90 degrees; one of 45 counts as half
+   */
+  public record Piece(double diameterMm, double lengthM, double bends90, double roughnessMm) {
+    public Piece {
+      var accepts = new Accepts();
+      check(accepts, diameterMm, lengthM, bends90, roughnessMm);
+      accepts.orThrow();
+    }
+
+    private static void check(
+        Accepts accepts, double diameterMm, double lengthM, double bends90, double roughnessMm) {
+      accepts
+          .positive("diameterMm", diameterMm, 5000)
+          .between("lengthM", lengthM, 0, 1000)
+          .between("bends90", bends90, 0, 100)
+          .between("roughnessMm", roughnessMm, 0, 100);
+      if (roughnessMm >= diameterMm / 2) {
+        accepts.complain("roughnessMm", roughnessMm, "less than half the diameter");
+      }
+    }
+
+    double velocityMS(double flowM3H) {
+      double areaM2 = Math.PI / 4 * diameterMm * diameterMm * 1e-6;
+      return flowM3H / 3600 / areaM2;
+    }
+
+    double reynolds(double flowM3H) {
+      return AIR_KG_PER_M3 * velocityMS(flowM3H) * diameterMm * 1e-3 / AIR_PA_S;
+    }
+
+    double lossPa(double flowM3H) {
+      if (flowM3H <= 0) {
+        return 0;
+      }
+      double v = velocityMS(flowM3H);
+      double friction = friction(reynolds(flowM3H), roughnessMm / diameterMm);
+      double heads = friction * lengthM / (diameterMm * 1e-3) + BEND_HEADS * bends90;
+      return heads * AIR_KG_PER_M3 * v * v / 2;
+    }
+  }
+
+  /** A point of the blower's curve. */
+  public record FanPoint(double flowM3H, double pressurePa) {
+    public FanPoint {
+      new Accepts()
+          .between("flowM3H", flowM3H, 0, 1_000_000)
+          .between("pressurePa", pressurePa, 0, 1_000_000)
+          .orThrow();
+    }
+  }
+
+  /**
+   * Either one bore by itself or pieces in series.
+   *
+   * @param flowM3H what the machine asks for
+   * @param fanCurve falling: more flow, less pressure
+   */
+  public record Readings(
+      OptionalDouble diameterMm,
+      OptionalDouble lengthM,
+      OptionalDouble bends90,
+      OptionalDouble roughnessMm,
+      Optional<List<Piece>> pieces,
+      double flowM3H,
+      Optional<List<FanPoint>> fanCurve) {
+    public Readings {
+      pieces = pieces.map(List::copyOf);
+      fanCurve = fanCurve.map(Readings::sorted);
+      var accepts = new Accepts().positive("flowM3H", flowM3H, 1_000_000);
+      boolean single =
+          diameterMm.isPresent()
+              || lengthM.isPresent()
+              || bends90.isPresent()
+              || roughnessMm.isPresent();
+      if (single && pieces.isPresent()) {
+        accepts.complain("pieces", "given beside a single bore", "either pieces or a single bore");
+      } else if (pieces.isPresent()) {
+        accepts.atLeast("pieces", pieces.get(), 1, "piece");
+      } else {
+        present(accepts, "diameterMm", diameterMm);
+        present(accepts, "lengthM", lengthM);
+        present(accepts, "bends90", bends90);
+        present(accepts, "roughnessMm", roughnessMm);
+        if (diameterMm.isPresent()
+            && lengthM.isPresent()
+            && bends90.isPresent()
+            && roughnessMm.isPresent()) {
+          Piece.check(
+              accepts,
+              diameterMm.getAsDouble(),
+              lengthM.getAsDouble(),
+              bends90.getAsDouble(),
+              roughnessMm.getAsDouble());
+        }
+      }
+      fanCurve.ifPresent(curve -> checkFalling(accepts, curve));
+      accepts.orThrow();
+    }
+
+    public static Readings of(List<Piece> pieces, double flowM3H, Optional<List<FanPoint>> fan) {
+      OptionalDouble none = OptionalDouble.empty();
+      return new Readings(none, none, none, none, Optional.of(pieces), flowM3H, fan);
+    }
+
+    private static void present(Accepts accepts, String field, OptionalDouble value) {
+      if (value.isEmpty()) {
+        accepts.complain(field, null, "this field, or pieces");
+      }
+    }
+
+    private static List<FanPoint> sorted(List<FanPoint> curve) {
+      List<FanPoint> sorted = new ArrayList<>(curve);
+      sorted.sort(Comparator.comparingDouble(FanPoint::flowM3H));
+      return List.copyOf(sorted);
+    }
+
+    private static void checkFalling(Accepts accepts, List<FanPoint> curve) {
+      accepts.atLeast("fanCurve", curve, 2, "points");
+      for (int i = 1; i < curve.size(); i++) {
+        FanPoint before = curve.get(i - 1);
+        FanPoint now = curve.get(i);
+        if (now.flowM3H == before.flowM3H || now.pressurePa > before.pressurePa) {
+          accepts.complain(
+              "fanCurve",
+              "%s Pa at %s m3/h after %s Pa at %s m3/h"
+                  .formatted(
+                      Numbers.plain(now.pressurePa),
+                      Numbers.plain(now.flowM3H),
+                      Numbers.plain(before.pressurePa),
+                      Numbers.plain(before.flowM3H)),
+              "a curve that falls as the flow grows, one pressure for each flow");
+          return;
+        }
+      }
+    }
+
+    /** The run as pieces, whichever way it was given. */
+    public List<Piece> run() {
+      return pieces.orElseGet(() ->
+          List.of(
+              new Piece(
+                  diameterMm.getAsDouble(),
+                  lengthM.getAsDouble(),
+                  bends90.getAsDouble(),
+                  roughnessMm.getAsDouble())));
+    }
+  }
+
+  /**
+   * @param velocityMS in the narrowest piece, at the flow asked for
+   * @param lossPa of the whole run at the flow asked for
+   * @param reynolds in the narrowest piece
+   * @param operatingFlowM3H what this blower moves through this run; empty without a curve, and
+   *     where the curve given does not reach so far
+   */
+  public record Finding(
+      double velocityMS, double lossPa, double reynolds, OptionalDouble operatingFlowM3H) {}
+
+  public static Finding solve(Readings r) {
+    List<Piece> run = r.run();
+    Piece narrowest = run.stream().min(Comparator.comparingDouble(Piece::diameterMm)).orElseThrow();
+    OptionalDouble operating =
+        r.fanCurve.isPresent() ? operatingFlow(run, r.fanCurve.get()) : OptionalDouble.empty();
+    return new Finding(
+        narrowest.velocityMS(r.flowM3H),
+        lossPa(run, r.flowM3H),
+        narrowest.reynolds(r.flowM3H),
+        operating);
+  }
+
+  static double lossPa(List<Piece> run, double flowM3H) {
+    return run.stream().mapToDouble(p -> p.lossPa(flowM3H)).sum();
+  }
+
+  private static OptionalDouble operatingFlow(List<Piece> run, List<FanPoint> curve) {
+    for (int i = 1; i < curve.size(); i++) {
+      FanPoint from = curve.get(i - 1);
+      FanPoint to = curve.get(i);
+      double over = from.pressurePa - lossPa(run, from.flowM3H);
+      double under = to.pressurePa - lossPa(run, to.flowM3H);
+      if (over >= 0 && under <= 0) {
+        if (over == 0) {
+          return OptionalDouble.of(from.flowM3H);
+        }
+        double slope = (to.pressurePa - from.pressurePa) / (to.flowM3H - from.flowM3H);
+        return OptionalDouble.of(
+            new BrentSolver(1e-12, 1e-9)
+                .solve(
+                    200,
+                    q -> from.pressurePa + slope * (q - from.flowM3H) - lossPa(run, q),
+                    from.flowM3H,
+                    to.flowM3H));
+      }
+    }
+    return OptionalDouble.empty();
+  }
+
+  /** Darcy's friction factor. */
+  static double friction(double reynolds, double relativeRoughness) {
+    if (reynolds <= LAMINAR) {
+      return 64 / reynolds;
+    }
+    if (reynolds < TURBULENT) {
+      double laminar = 64 / LAMINAR;
+      double share = (reynolds - LAMINAR) / (TURBULENT - LAMINAR);
+      return laminar + share * (colebrook(TURBULENT, relativeRoughness) - laminar);
+    }
+    return colebrook(reynolds, relativeRoughness);
+  }
+
+  /**
+   * Fixed-point iteration on one over the root of f, which contracts by about a tenth each time.
+   */
+  private static double colebrook(double reynolds, double relativeRoughness) {
+    double x = 8;
+    for (int i = 0; i < 60; i++) {
+      double next = -2 * Math.log10(relativeRoughness / 3.7 + 2.51 * x / reynolds);
+      if (Math.abs(next - x) < 1e-14 * next) {
+        x = next;
+        break;
+      }
+      x = next;
+    }
+    return 1 / (x * x);
+  }
+
+  static Part judge(Readings r, Finding f) {
+    List<String> warnings = new ArrayList<>();
+    if (f.velocityMS < DUST_MOVES_MS) {
+      warnings.add(
+          "At %s m/s dust and soot settle in the duct; %s m/s keep them moving."
+              .formatted(Numbers.fixed(f.velocityMS, 1), Numbers.fixed(DUST_MOVES_MS, 0)));
+    }
+    if (r.fanCurve.isEmpty()) {
+      return Part.within(
+              "Choose a blower that gives %s Pa at %s m3/h, and set it at the outlet end of the run."
+                  .formatted(Numbers.fixed(f.lossPa, 0), Numbers.plain(r.flowM3H)))
+          .warning(warnings);
+    }
+    if (f.operatingFlowM3H.isEmpty()) {
+      return new Part(
+          zebrawood.measure.Verdict.MEASURE_AGAIN,
+          List.of(
+              "Read more of the blower's curve: it does not meet the run's loss where it was read."),
+          warnings);
+    }
+    double flow = f.operatingFlowM3H.getAsDouble();
+    String moved =
+        "%s m3/h of the %s asked for".formatted(Numbers.fixed(flow, 0), Numbers.plain(r.flowM3H));
+    return (flow < r.flowM3H * (1 - 1e-9)
+            ? Part.adjust(
+                "Widen or shorten the duct, take bends out, or fit a stronger blower: it moves "
+                    + moved
+                    + ".")
+            : Part.within("Leave the exhaust: it moves " + moved + "."))
+        .warning(warnings);
+  }
+}
