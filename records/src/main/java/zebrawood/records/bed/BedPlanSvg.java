@@ -21,13 +21,17 @@ import zebrawood.measure.Place;
  */
 public final class BedPlanSvg {
   private static final double WIDTH = 300;
-  private static final double MARGIN = 42;
+  private static final double MARGIN = 46;
+
+  /** Half the width of a figure. */
+  private static final double INSIDE = 18;
 
   private final StringBuilder svg = new StringBuilder();
   private final double left;
   private final double rear;
   private final double scale;
   private final double height;
+  private final double width;
 
   private BedPlanSvg(List<? extends Place> places) {
     left = places.stream().mapToDouble(Place::xMm).min().orElse(0);
@@ -36,12 +40,13 @@ public final class BedPlanSvg {
     double deep = rear - places.stream().mapToDouble(Place::yMm).min().orElse(0);
     scale = (WIDTH - 2 * MARGIN) / Math.max(1, Math.max(across, deep));
     height = deep * scale + 2 * MARGIN;
+    width = across * scale + 2 * MARGIN;
     svg.append(
         String.format(
             Locale.ROOT,
             "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%.0f\" height=\"%.0f\""
-                + " font-family=\"Inter\" font-size=\"9\" text-anchor=\"middle\">",
-            across * scale + 2 * MARGIN,
+                + " font-family=\"Inter\" font-size=\"11\" text-anchor=\"middle\">",
+            width,
             height));
     svg.append(
         String.format(
@@ -71,14 +76,14 @@ public final class BedPlanSvg {
     BedPlanSvg plan = new BedPlanSvg(all);
     switch (task) {
       case BedTask.OnScrews s -> {
-        plan.heights(s.readings().points());
+        plan.heights(s.readings().points(), 1);
         List<ScrewTurn> turns = ((BedFinding) finding).screws();
         for (int i = 0; i < turns.size(); i++) {
           plan.support(s.readings().screws().get(i), words(turns.get(i)));
         }
       }
       case BedTask.OnShims s -> {
-        plan.heights(s.readings().points());
+        plan.heights(s.readings().points(), s.underHead() ? -1 : 1);
         List<Shim> shims = ((ShimFinding) finding).shims();
         for (int i = 0; i < shims.size(); i++) {
           plan.support(
@@ -108,10 +113,11 @@ public final class BedPlanSvg {
         + (turn.direction() == TurnDirection.CLOCKWISE ? " turn cw" : " turn ccw");
   }
 
-  private void heights(List<GapPoint> points) {
+  /** Of the bed, or with the other sign of the ring over it. */
+  private void heights(List<GapPoint> points, int sign) {
     double mean = points.stream().mapToDouble(GapPoint::gapMm).average().orElse(0);
     for (GapPoint p : points) {
-      double above = mean - p.gapMm();
+      double above = sign * (mean - p.gapMm());
       mark(p, (above > 0 ? "+" : "") + Numbers.fixed(above, 2));
     }
   }
@@ -121,7 +127,12 @@ public final class BedPlanSvg {
     double x = x(place);
     double y = y(place);
     circle(x, y, 2.4, "fill=\"#241A12\"");
-    words(x, y + (y > height / 2 ? -7 : 13), "#241A12", words);
+    words(inside(x), y + (y > height / 2 ? -8 : 16), "#241A12", words);
+  }
+
+  /** Off the outline, towards the middle, for places at its left and right end. */
+  private double inside(double x) {
+    return Math.clamp(x, MARGIN + INSIDE, Math.max(MARGIN + INSIDE, width - MARGIN - INSIDE));
   }
 
   /** A screw or foot with its words outside. */
@@ -129,7 +140,7 @@ public final class BedPlanSvg {
     double x = x(place);
     double y = y(place);
     circle(x, y, 5, "fill=\"none\" stroke=\"#965B06\"");
-    words(x, y + (y > height / 2 ? 17 : -10), "#965B06", words);
+    words(x, y + (y > height / 2 ? 19 : -10), "#965B06", words);
   }
 
   private void circle(double x, double y, double radius, String look) {
