@@ -6,9 +6,9 @@ import zebrawood.measure.Numbers;
 /**
  * Does the room's water settle on the cold optics?
  *
- * <p>Dew point after Magnus with the coefficients 17.625 and 243.04 deg C: O. A. Alduchov, R. E.
+ * <p>Dew point after Magnus with the coefficients 17.625 and 243.04 °C: O. A. Alduchov, R. E.
  * Eskridge, Improved Magnus form approximation of saturation vapor pressure, J. Appl. Meteor. 35
- * (1996) 601. Good to 0.4 K from -40 to 50 deg C.
+ * (1996) 601. Good to 0.4 K from -40 to 50 °C.
  */
 public final class Air {
   private static final double A = 17.625;
@@ -59,16 +59,16 @@ public final class Air {
     String lowest = Numbers.fixed(f.lowestCoolantC, 1);
     if (f.condenses) {
       return Part.stop(
-          "Do not fire: water settles on the optics. Set the coolant to %s deg C or more, or dry the air, and wait until nothing is wet."
+          "Do not fire: water settles on the optics. Set the coolant to %s °C or more, or dry the air, and wait until nothing is wet."
               .formatted(lowest));
     }
     if (f.marginK < SAFE_MARGIN_K) {
       return Part.adjust(
-          "Set the coolant to %s deg C or more: it is only %s K above the dew point."
+          "Set the coolant to %s °C or more: it is only %s K above the dew point."
               .formatted(lowest, Numbers.fixed(f.marginK, 1)));
     }
     return Part.within(
-        "Leave the coolant: it is %s K above the dew point of %s deg C."
+        "Leave the coolant: it is %s K above the dew point of %s °C."
             .formatted(Numbers.fixed(f.marginK, 1), Numbers.fixed(f.dewPointC, 1)));
   }
 }

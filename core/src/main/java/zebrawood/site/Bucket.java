@@ -83,16 +83,16 @@ public final class Bucket {
   static Part judge(Readings r, Finding f) {
     if (f.minutesToLimit.isEmpty()) {
       return Part.within(
-          "Run as long as you like: the bucket comes to rest at %s deg C, limit %s."
+          "Run as long as you like: the bucket comes to rest at %s °C, limit %s."
               .formatted(Numbers.fixed(f.steadyC.orElse(r.startC), 1), Numbers.plain(r.limitC)));
     }
     double minutes = f.minutesToLimit.getAsDouble();
     return minutes == 0
         ? Part.stop(
-            "Do not fire: the water is at its limit of %s deg C already. Let it cool, or change it."
+            "Do not fire: the water is at its limit of %s °C already. Let it cool, or change it."
                 .formatted(Numbers.plain(r.limitC)))
         : Part.adjust(
-            "Pause after %s minutes: the water is then at its limit of %s deg C."
+            "Pause after %s minutes: the water is then at its limit of %s °C."
                 .formatted(Numbers.fixed(Math.floor(minutes), 0), Numbers.plain(r.limitC)));
   }
 }

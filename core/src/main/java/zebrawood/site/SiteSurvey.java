@@ -11,7 +11,7 @@ import zebrawood.measure.Verdict;
 /** Any of the site's questions together; the verdict is that of the worst. */
 public final class SiteSurvey {
   /** From nothing to do to what can hurt. */
-  private static final List<Verdict> WORSE =
+  static final List<Verdict> WORSE =
       List.of(Verdict.WITHIN, Verdict.MEASURE_AGAIN, Verdict.ADJUST, Verdict.STOP);
 
   private SiteSurvey() {}

@@ -52,6 +52,11 @@ class FirstLightWindowTest extends WindowTest {
     }
   }
 
+  /** The second station of a machine that is cooled by water. */
+  private void openBed() {
+    keys(KeyCode.CONTROL, KeyCode.DIGIT2);
+  }
+
   @SuppressWarnings("unchecked")
   private void choose(String box, int count) {
     ((javafx.scene.control.ComboBox<Integer>) node(box)).setValue(count);
@@ -78,8 +83,10 @@ class FirstLightWindowTest extends WindowTest {
     keys(KeyCode.ENTER);
     until("the machine is open", () -> isOpen("Alder"));
     assertThat(standing()).isInstanceOf(Standing.Open.class);
-    until("Go has the focus", () -> "go-bed".equals(focusedNow()));
+    until("Go has the focus", () -> "go-cooling".equals(focusedNow()));
     keys(KeyCode.ENTER);
+    assertThat(focused()).isEqualTo("cooling-room");
+    openBed();
     assertThat(focused()).isEqualTo("reading-0-0");
 
     read("6.0", "6.6", "6.3", "6.9");
@@ -105,7 +112,7 @@ class FirstLightWindowTest extends WindowTest {
 
     clock.advance(Duration.ofDays(2));
     keys(KeyCode.CONTROL, KeyCode.E);
-    assertThat(words("#event-doubts")).isEqualTo("Puts in doubt: Bed.");
+    assertThat(words("#event-doubts")).isEqualTo("Puts in doubt: Cooling, Bed.");
     keys(KeyCode.ENTER);
     until("the event is recorded", () -> !app.model().opened().ledger().events().isEmpty());
     assertThat(standing()).isInstanceOf(Standing.Stale.class);
@@ -139,7 +146,7 @@ class FirstLightWindowTest extends WindowTest {
   @Test
   void whatIsWrongIsSaidAtTheFieldAndNothingIsLost() {
     addMachine("Alder");
-    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    openBed();
     read("6.0", "six", "6.3", "6.9");
     assertThat(words("#reading-message"))
         .isEqualTo(
@@ -165,12 +172,12 @@ class FirstLightWindowTest extends WindowTest {
   @Test
   void readingsNotYetRecordedAreThereAfterReopening() {
     addMachine("Alder");
-    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    openBed();
     read("6.0", "6.6");
     typeWords("6,");
     reopen();
     assertThat(page()).contains("typed readings wait there");
-    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    openBed();
     assertThat(words("#reading-0-0")).isEqualTo("6.0");
     assertThat(words("#reading-1-0")).isEqualTo("6.6");
     assertThat(words("#reading-0-1")).isEqualTo("6,");
@@ -180,7 +187,7 @@ class FirstLightWindowTest extends WindowTest {
   @Test
   void anEntryIsCorrectedAndUndoneByOnesThatReplaceIt() {
     addMachine("Alder");
-    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    openBed();
     read("6.0", "6.1", "6.0", "60");
     keys(KeyCode.CONTROL, KeyCode.ENTER);
     awaitEntries(1);
@@ -221,7 +228,7 @@ class FirstLightWindowTest extends WindowTest {
   @Test
   void theQuickCheckByFeelIsRecordedAsACheck() {
     addMachine("Alder");
-    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    openBed();
     onInterface(() -> {
       node("#way").requestFocus();
       return null;
@@ -245,7 +252,7 @@ class FirstLightWindowTest extends WindowTest {
   @Test
   void theStandInIsLevelledByTheAdviceAndLeavesNoTrace() {
     addMachine("Alder");
-    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    openBed();
     read("6.0", "6.1");
     onInterface(() -> {
       ((javafx.scene.control.Button) node("#practise")).fire();
@@ -278,7 +285,7 @@ class FirstLightWindowTest extends WindowTest {
   @Test
   void aScrewThatIsPressedStaysAndTheOthersComeToIt() {
     addMachine("Alder");
-    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    openBed();
     read("6.0", "6.6", "6.3", "6.9");
     assertThat(page()).doesNotContain("kept");
     onInterface(() -> {
@@ -298,7 +305,7 @@ class FirstLightWindowTest extends WindowTest {
   @Test
   void aGridOfAnotherSizeIsCorrectedAsItWasRead() {
     addMachine("Alder");
-    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    openBed();
     onInterface(() -> {
       choose("#across", 5);
       choose("#deep", 4);
@@ -356,14 +363,14 @@ class FirstLightWindowTest extends WindowTest {
   @Test
   void lengthsAreShownInInchesAndStayWhatTheyAre() {
     addMachine("Alder");
-    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    openBed();
     read("6.35", "6.6", "6.3", "6.9");
     keys(KeyCode.CONTROL, KeyCode.I);
     assertThat(words("#reading-0-0")).isEqualTo("0.25");
     assertThat(page()).contains("0.0236 in now");
     reopen();
     assertThat(onInterface(() -> app.model().unitProperty().get())).isEqualTo(LengthUnit.INCH);
-    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    openBed();
     assertThat(words("#reading-0-0")).isEqualTo("0.25");
     keys(KeyCode.CONTROL, KeyCode.I);
     assertThat(words("#reading-0-0")).isEqualTo("6.35");
@@ -396,7 +403,7 @@ class FirstLightWindowTest extends WindowTest {
   @Test
   void everyPartIsReachedByTheKeyboardAndTheFocusIsSeen() {
     addMachine("Alder");
-    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    openBed();
     read("6.0", "6.6", "6.3", "6.9");
     java.util.Set<String> reached = new java.util.HashSet<>();
     for (int i = 0; i < 60; i++) {
@@ -412,9 +419,11 @@ class FirstLightWindowTest extends WindowTest {
         .contains("reading-0-0", "reading-1-1", "practise", "primary", "secondary", "notebook")
         .contains("status-initials", "status-unit", "status-theme")
         .anyMatch(s -> s.contains("plan-screw"));
-    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    openBed();
     keys(KeyCode.F6);
     assertThat(focused()).isEqualTo("rail-bed");
+    keys(KeyCode.UP);
+    assertThat(focused()).isEqualTo("rail-cooling");
     keys(KeyCode.UP);
     assertThat(focused()).isEqualTo("rail-today");
     keys(KeyCode.ENTER);

@@ -97,6 +97,15 @@ final class Shots {
     key(KeyCode.P);
     take("hand-over");
     escape();
+    show("cooling");
+    onInterface(() -> {
+      type("#cooling-room", "26.5");
+      type("#cooling-humidity", "68");
+      type("#cooling-coolant-at-start", "20.5");
+      type("#cooling-after-an-hour", "23.1");
+    });
+    press("#proof-leaks");
+    take("cooling");
     choose("Flint");
     show("bed");
     onInterface(() -> {

@@ -26,6 +26,7 @@ import zebrawood.bed.GapPoint;
 import zebrawood.bed.Screw;
 import zebrawood.bed.ShimReadings;
 import zebrawood.desktop.fields.LengthEntry;
+import zebrawood.desktop.sheet.EntryDesk;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
@@ -38,7 +39,7 @@ import zebrawood.measure.UnusableReading;
  * What is typed on the bed sheet and what follows from it. Every change of any field solves again
  * at once. Knows no scene.
  */
-public final class BedModel {
+public final class BedModel implements EntryDesk.Typed {
   /** Places and screws sit this far inside the work area unless it is told otherwise. */
   private static final double INSET_SHARE = 0.03;
 
@@ -224,7 +225,13 @@ public final class BedModel {
     }
   }
 
+  @Override
+  public boolean nothingRead() {
+    return places.get().stream().allMatch(p -> p.reading().isEmpty());
+  }
+
   /** Clears the readings and keeps everything else, for the next round. */
+  @Override
   public void clearReadings() {
     quietly(() -> places.get().forEach(p -> p.reading().textProperty().set("")));
     changed();
@@ -430,6 +437,7 @@ public final class BedModel {
   }
 
   /** Every field as typed, by name; {@link #type} is its inverse. */
+  @Override
   public Map<String, String> typed() {
     Map<String, String> typed = new LinkedHashMap<>();
     typed.put("unit", unit.name());
@@ -462,6 +470,7 @@ public final class BedModel {
   }
 
   /** Fills the fields with what was typed before; what is not named stays as it is. */
+  @Override
   public void type(Map<String, String> typed) {
     if (typed.isEmpty()) {
       return;

@@ -20,8 +20,8 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.bed.Clockwise;
 import zebrawood.desktop.fields.Choice;
+import zebrawood.desktop.fields.EntryField;
 import zebrawood.desktop.fields.LengthEntry;
-import zebrawood.desktop.fields.LengthField;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.text.Text;
 
@@ -44,9 +44,9 @@ final class BedReadingsPane extends VBox {
   private final Button practise = new Button(Text.of("bed.button.practise"));
   private final TitledPane supportsPane = new TitledPane();
   private final ScrollPane gridScroll = SheetFrame.scrolling(grid);
-  private List<LengthField> cells = List.of();
+  private List<EntryField> cells = List.of();
   private boolean following;
-  private Optional<LengthField> focused = Optional.empty();
+  private Optional<EntryField> focused = Optional.empty();
 
   /**
    * @param afterLast what Enter in the last reading does
@@ -106,9 +106,9 @@ final class BedReadingsPane extends VBox {
   }
 
   private Node settings() {
-    LengthField resolution = new LengthField(model.resolution());
+    EntryField resolution = new EntryField(model.resolution());
     resolution.setId("resolution");
-    LengthField tolerance = new LengthField(model.tolerance());
+    EntryField tolerance = new EntryField(model.tolerance());
     tolerance.setId("tolerance");
     ComboBox<Integer> across = count("across");
     ComboBox<Integer> deep = count("deep");
@@ -177,7 +177,7 @@ final class BedReadingsPane extends VBox {
     cells =
         model.placesProperty().get().stream()
             .map(place -> {
-              LengthField field = new LengthField(place.reading());
+              EntryField field = new EntryField(place.reading());
               field.setId("reading-" + place.column() + "-" + place.row());
               field.getStyleClass().add("reading-field");
               field.setOnAction(e -> goOnFrom(field));
@@ -194,13 +194,13 @@ final class BedReadingsPane extends VBox {
     grid.add(small(Text.of("bed.grid.corner")), 0, 0);
   }
 
-  private static LengthField position(LengthEntry entry) {
-    LengthField field = new LengthField(entry);
+  private static EntryField position(LengthEntry entry) {
+    EntryField field = new EntryField(entry);
     field.getStyleClass().add("position-field");
     return field;
   }
 
-  private void goOnFrom(LengthField field) {
+  private void goOnFrom(EntryField field) {
     int next = cells.indexOf(field) + 1;
     if (next < cells.size()) {
       cells.get(next).requestFocus();
@@ -223,13 +223,13 @@ final class BedReadingsPane extends VBox {
   }
 
   /** The field that has the focus, so that what it understood is shown. */
-  void setFocused(Optional<LengthField> field) {
+  void setFocused(Optional<EntryField> field) {
     focused = field;
     field.filter(cells::contains).ifPresent(this::scrollTo);
     showMessage();
   }
 
-  private void scrollTo(LengthField field) {
+  private void scrollTo(EntryField field) {
     double hidden = grid.getWidth() - gridScroll.getViewportBounds().getWidth();
     if (hidden > 0) {
       double middle = field.getBoundsInParent().getCenterX();
@@ -308,8 +308,8 @@ final class BedReadingsPane extends VBox {
     supportsPane.setContent(body);
   }
 
-  private static LengthField narrow(LengthEntry entry) {
-    LengthField field = new LengthField(entry);
+  private static EntryField narrow(LengthEntry entry) {
+    EntryField field = new EntryField(entry);
     field.setPrefColumnCount(4);
     return field;
   }

@@ -1,11 +1,9 @@
 package zebrawood.desktop.bed;
 
 import java.time.ZoneId;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javafx.beans.value.ChangeListener;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
@@ -14,28 +12,25 @@ import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import zebrawood.bed.BedStation;
 import zebrawood.bed.BedTask;
-import zebrawood.desktop.fields.LengthField;
+import zebrawood.desktop.fields.EntryField;
 import zebrawood.desktop.sheet.DoNext;
+import zebrawood.desktop.sheet.EntryDesk;
+import zebrawood.desktop.sheet.FocusFollower;
 import zebrawood.desktop.sheet.Notebook;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.sheet.SheetHost;
-import zebrawood.desktop.sheet.StateWords;
 import zebrawood.desktop.sheet.StationSheet;
 import zebrawood.desktop.sheet.Step;
-import zebrawood.desktop.sheet.When;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
-import zebrawood.ledger.Standing;
 import zebrawood.measure.Finding;
-import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
 import zebrawood.records.bed.BedRecord;
 
 /** The bed station's sheet. */
 public final class BedSheet implements StationSheet {
-  private final SheetHost host;
   private final WorkshopModel workshop;
   private final BedModel model;
   private final BedPractice practice;
@@ -46,34 +41,27 @@ public final class BedSheet implements StationSheet {
   private final Notebook notebook;
   private final SheetFrame frame;
   private final ZoneId zone;
-  private final ChangeListener<Node> focusFollower = (o, before, now) -> followFocus(now);
-  private Optional<Entry> correcting = Optional.empty();
-  private boolean recording;
+  private final FocusFollower focus;
+  private final EntryDesk desk;
   private final Subscription unitSubscription;
 
   public BedSheet(SheetHost host) {
-    this.host = host;
     this.workshop = host.workshop();
     this.zone = workshop.clock().getZone();
     model = new BedModel(workshop.opened().machine(), workshop.unitProperty().get());
-    fill();
+    desk =
+        new EntryDesk(
+            host,
+            BedStation.STATION,
+            model,
+            kept -> BedRecord.of(kept).typed(),
+            this::showAdvice,
+            this::focusFirst);
+    desk.fill();
     practice = new BedPractice(model, workshop.clock());
     readings = new BedReadingsPane(model, practice, doNext::focusPrimary);
     plan = new BedPlan(model);
-    notebook =
-        new Notebook(
-            zone,
-            new Notebook.Actions() {
-              @Override
-              public void correct(Entry entry) {
-                BedSheet.this.correct(entry);
-              }
-
-              @Override
-              public void undoLast() {
-                host.undoLast();
-              }
-            });
+    notebook = new Notebook(zone, this::correct, host::undoLast);
     summary.setWrapText(true);
     summary.getStyleClass().add("summary");
     summary.setMinHeight(Region.USE_PREF_SIZE);
@@ -91,16 +79,7 @@ public final class BedSheet implements StationSheet {
             picture,
             doNext,
             notebook);
-    frame
-        .sceneProperty()
-        .addListener((o, before, now) -> {
-          if (before != null) {
-            before.focusOwnerProperty().removeListener(focusFollower);
-          }
-          if (now != null) {
-            now.focusOwnerProperty().addListener(focusFollower);
-          }
-        });
+    focus = new FocusFollower(frame, this::followFocus);
     unitSubscription = workshop.unitProperty().subscribe(this::changeUnit);
     model.setOnTyped(this::keepDraft);
     model.outcomeProperty().subscribe(o -> showAdvice());
@@ -108,37 +87,9 @@ public final class BedSheet implements StationSheet {
     refresh();
   }
 
-  /** From the draft, else with the gauge, places and screws of the last entry. */
-  private void fill() {
-    Map<String, String> draft = workshop.draft(BedStation.STATION);
-    model.type(draft.isEmpty() ? withoutReadings(lastTyped()) : draft);
-  }
-
-  private Map<String, String> lastTyped() {
-    return workshop.opened().ledger().entriesAt(BedStation.STATION).reversed().stream()
-        .findFirst()
-        .flatMap(BedSheet::typedOf)
-        .orElse(Map.of());
-  }
-
-  /** What was typed for an entry; nothing when a damaged or newer file cannot be read. */
-  private static Optional<Map<String, String>> typedOf(Entry entry) {
-    try {
-      return Optional.of(BedRecord.of(entry.readings()).typed());
-    } catch (UnusableReading e) {
-      return Optional.empty();
-    }
-  }
-
-  private static Map<String, String> withoutReadings(Map<String, String> typed) {
-    Map<String, String> rest = new LinkedHashMap<>(typed);
-    rest.keySet().removeIf(name -> name.startsWith("reading."));
-    return rest;
-  }
-
   private void keepDraft(Map<String, String> typed) {
-    if (!practice.running() && correcting.isEmpty()) {
-      workshop.keepDraft(BedStation.STATION, typed);
+    if (!practice.running()) {
+      desk.keepDraft(typed);
     }
   }
 
@@ -149,12 +100,12 @@ public final class BedSheet implements StationSheet {
   }
 
   private void followFocus(Node focused) {
-    boolean field = focused instanceof LengthField;
-    readings.setFocused(field ? Optional.of((LengthField) focused) : Optional.empty());
+    boolean field = focused instanceof EntryField;
+    readings.setFocused(field ? Optional.of((EntryField) focused) : Optional.empty());
     plan.setCurrent(
         field
             ? model.placesProperty().get().stream()
-                .filter(p -> p.reading() == ((LengthField) focused).entry())
+                .filter(p -> p.reading() == ((EntryField) focused).entry())
                 .findFirst()
             : Optional.empty());
   }
@@ -164,7 +115,7 @@ public final class BedSheet implements StationSheet {
     List<Step> steps = BedAdvice.steps(outcome, model.unit());
     List<String> warnings =
         outcome instanceof BedOutcome.Found found ? found.finding().warnings() : List.of();
-    boolean found = outcome instanceof BedOutcome.Found && !recording;
+    boolean found = outcome instanceof BedOutcome.Found && !desk.recording();
     boolean acts = outcome instanceof BedOutcome.Found f && f.finding().verdict() != Verdict.WITHIN;
     doNext.show(
         steps,
@@ -172,7 +123,7 @@ public final class BedSheet implements StationSheet {
         acts ? Text.of(model.underHead() ? "bed.caution.head" : "bed.caution") : "",
         new DoNext.Choice(Text.of(primaryKey(outcome)), found),
         new DoNext.Choice(
-            secondaryWords(outcome), found || correcting.isPresent() || practice.running()));
+            secondaryWords(outcome), found || desk.correcting() || practice.running()));
     summary.setText(BedAdvice.summary(outcome, model.unit()));
     readings.showPractice(practice.words());
   }
@@ -181,7 +132,7 @@ public final class BedSheet implements StationSheet {
     if (practice.running()) {
       return "bed.button.practise-turn";
     }
-    if (correcting.isPresent()) {
+    if (desk.correcting()) {
       return "button.correct";
     }
     return switch (outcome) {
@@ -200,7 +151,7 @@ public final class BedSheet implements StationSheet {
     if (practice.running()) {
       return Text.of("bed.button.practise-end");
     }
-    if (correcting.isPresent()) {
+    if (desk.correcting()) {
       return Text.of("button.cancel");
     }
     boolean leave =
@@ -211,7 +162,7 @@ public final class BedSheet implements StationSheet {
 
   @Override
   public void primary() {
-    if (!(model.outcomeProperty().get() instanceof BedOutcome.Found found) || recording) {
+    if (!(model.outcomeProperty().get() instanceof BedOutcome.Found found) || desk.recording()) {
       return;
     }
     if (practice.running()) {
@@ -220,76 +171,37 @@ public final class BedSheet implements StationSheet {
     } else if (found.task() instanceof BedTask.ByFeel) {
       record(found, EntryKind.CHECK);
     } else {
-      record(found, kindOfNext(found.finding().verdict() == Verdict.WITHIN));
+      record(found, desk.kindOfNext(found.finding().verdict() == Verdict.WITHIN));
     }
   }
 
   private void secondary() {
     if (practice.running()) {
       practice.end();
-      fillAgain();
-    } else if (correcting.isPresent()) {
-      stopCorrecting();
-    } else if (model.outcomeProperty().get() instanceof BedOutcome.Found found && !recording) {
-      record(found, kindOfNext(true));
+      desk.fillAgain();
+    } else if (desk.correcting()) {
+      desk.stopCorrecting();
+    } else if (model.outcomeProperty().get() instanceof BedOutcome.Found found
+        && !desk.recording()) {
+      record(found, desk.kindOfNext(true));
     }
-  }
-
-  private EntryKind kindOfNext(boolean leaving) {
-    return workshop
-        .opened()
-        .ledger()
-        .kindOfNext(BedStation.STATION, leaving, workshop.clock().instant());
   }
 
   private void record(BedOutcome.Found found, EntryKind kind) {
-    host.withInitials(() -> {
-      recording = true;
-      showAdvice();
-      Finding finding = found.finding();
-      Entry entry =
-          workshop.entry(
-              BedStation.STATION,
-              kind,
-              BedRecord.readings(model.typed(), found.task()),
-              BedRecord.finding(finding),
-              finding.verdict(),
-              found.task().figures(finding),
-              correcting);
-      workshop.record(entry, () -> recorded(entry), this::notRecorded);
-    });
+    Finding finding = found.finding();
+    desk.record(
+        new EntryDesk.Reading(
+            BedRecord.readings(model.typed(), found.task()),
+            BedRecord.finding(finding),
+            finding.verdict(),
+            found.task().figures(finding)),
+        kind);
   }
 
-  private void recorded(Entry entry) {
-    recording = false;
-    boolean corrected = correcting.isPresent();
-    correcting = Optional.empty();
-    if (corrected) {
-      fillAgain();
-    } else {
-      model.clearReadings();
-    }
-    String time = When.time(entry.recordedAt(), zone);
-    workshop.say(
-        entry.kind() == EntryKind.AS_LEFT
-            ? Text.of("said.as-left", time)
-            : Text.of("said.recorded", entry.kind().words(), time));
-    showAdvice();
-    focusFirst();
-  }
-
-  private void notRecorded() {
-    recording = false;
-    keepDraft(model.typed());
-    showAdvice();
-  }
-
-  /** Brings back what was typed for it, unless something new is typed by now. */
   @Override
   public void undone(Entry entry) {
-    boolean empty = model.placesProperty().get().stream().allMatch(p -> p.reading().isEmpty());
-    if (empty && !practice.running() && correcting.isEmpty()) {
-      typedOf(entry).ifPresent(model::type);
+    if (!practice.running()) {
+      desk.undone(entry);
     }
   }
 
@@ -297,32 +209,10 @@ public final class BedSheet implements StationSheet {
     if (practice.running()) {
       practice.end();
     }
-    Optional<Map<String, String>> typed = typedOf(entry);
-    if (typed.isEmpty()) {
-      workshop.say(Text.of("said.unreadable"));
-      return;
+    desk.correct(entry);
+    if (desk.correcting()) {
+      readings.focusFirst();
     }
-    correcting = Optional.of(entry);
-    model.type(typed.get());
-    workshop.say(
-        Text.of("said.correcting", entry.kind().words(), When.dayAndTime(entry.at(), zone)));
-    showAdvice();
-    readings.focusFirst();
-  }
-
-  private void stopCorrecting() {
-    correcting = Optional.empty();
-    fillAgain();
-    workshop.say("");
-  }
-
-  /** The machine's own unrecorded readings, instead of a practice's or a correction's. */
-  private void fillAgain() {
-    Map<String, String> draft = workshop.draft(BedStation.STATION);
-    model.clearReadings();
-    model.type(draft.isEmpty() ? withoutReadings(lastTyped()) : draft);
-    showAdvice();
-    focusFirst();
   }
 
   @Override
@@ -337,23 +227,12 @@ public final class BedSheet implements StationSheet {
 
   @Override
   public void refresh() {
-    Standing standing = workshop.opened().standing(BedStation.STATION);
-    frame.showState(
-        standing,
-        StateWords.of(standing, zone),
-        StateWords.styleClass(standing),
-        StateWords.before(standing, model.unit(), zone));
-    notebook.show(
-        workshop.opened().ledger().entriesAt(BedStation.STATION),
-        model.unit(),
-        workshop.clock().instant());
+    desk.show(frame, notebook);
   }
 
   @Override
   public void dispose() {
     unitSubscription.unsubscribe();
-    if (frame.getScene() != null) {
-      frame.getScene().focusOwnerProperty().removeListener(focusFollower);
-    }
+    focus.dispose();
   }
 }

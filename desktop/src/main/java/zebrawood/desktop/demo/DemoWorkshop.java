@@ -4,16 +4,24 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import zebrawood.bed.BedStation;
 import zebrawood.desktop.bed.BedModel;
 import zebrawood.desktop.bed.BedOutcome;
 import zebrawood.desktop.bed.BedWay;
+import zebrawood.desktop.cooling.CoolingModel;
+import zebrawood.desktop.cooling.CoolingModel.Proven;
+import zebrawood.desktop.cooling.CoolingOutcome;
+import zebrawood.desktop.fields.NumberEntry;
+import zebrawood.desktop.sheet.EntryDesk;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Station;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
@@ -21,13 +29,19 @@ import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
 import zebrawood.measure.LengthUnit;
 import zebrawood.records.bed.BedRecord;
+import zebrawood.records.site.CoolingRecord;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
+import zebrawood.site.Cooling;
+import zebrawood.site.CoolingFinding;
+import zebrawood.site.CoolingReadings;
+import zebrawood.site.CoolingReadings.Item;
+import zebrawood.site.CoolingStation;
 
 /**
  * Writes the label workshop into an empty file: Alder, whose bed is stale since it was moved;
- * Sedge, which holds; Flint, which is out; Bryony, which was never read. The readings go through
- * the same sheet model and core as typed ones.
+ * Sedge, which holds; Flint, which is out; Bryony, whose bed was never read and whose coolant is
+ * colder than the air allows. The readings go through the same sheet model and core as typed ones.
  */
 public final class DemoWorkshop {
   private static final String MORNING = "EH";
@@ -61,8 +75,7 @@ public final class DemoWorkshop {
     alder();
     sedge();
     flint();
-    machine(
-        "Bryony", Build.GALVO, new Source(SourceKind.UV, 5, 355), 110, 110, BedSupport.SHIMS, 0.2);
+    bryony();
   }
 
   private Machine machine(
@@ -96,6 +109,9 @@ public final class DemoWorkshop {
     feel(alder, 14, 9.5, "honeycomb or rotary put in or out", "s s s s s s");
     read(alder, EntryKind.AS_FOUND, 8, 8.5, "check", "6.4 6.5 6.4 6.6 6.4 6.4");
     happened(alder, EventKind.MOVED, 6, 14, "to the room beside the potting shed");
+    cool(alder, EntryKind.AS_LEFT, 21, 9.2, "commissioning", "21.5 46 18.0 21.0 3");
+    cool(alder, EntryKind.AS_FOUND, 12, 8.7, "check", "22.0 48 18.5 21.4 4");
+    cool(alder, EntryKind.AS_LEFT, 5, 9.1, "machine moved", "20.5 51 18.2 - -");
     BedModel typed = model(alder, "6.0 6.5 6.9 6.2 6.6 7.2");
     workshop.keepDraft(alder.id(), BedStation.STATION.id(), typed.typed());
   }
@@ -142,6 +158,50 @@ public final class DemoWorkshop {
         "188.0 188.3 188.5 187.8 188.1 188.3");
   }
 
+  private void bryony() {
+    Machine bryony =
+        machine(
+            "Bryony",
+            Build.GALVO,
+            new Source(SourceKind.UV, 5, 355),
+            110,
+            110,
+            BedSupport.SHIMS,
+            0.2);
+    cool(bryony, EntryKind.AS_LEFT, 38, 10.5, "commissioning", "22.5 44 21.0 22.0 2");
+    cool(bryony, EntryKind.AS_LEFT, 3, 15.2, "check", "27.5 71 19.0 - -");
+  }
+
+  /** Room, humidity, coolant, after an hour, conductivity; everything proven. */
+  private void cool(
+      Machine machine, EntryKind kind, int days, double hour, String because, String readings) {
+    CoolingModel model = new CoolingModel(machine);
+    String[] words = readings.split(" ");
+    List<NumberEntry> fields = new ArrayList<>(model.atEveryVisit());
+    fields.addAll(model.atSomeVisits());
+    for (int i = 0; i < words.length; i++) {
+      fields.get(i).textProperty().set(words[i].equals("-") ? "" : words[i]);
+    }
+    for (Item item : Item.values()) {
+      model.provenProperty(item).set(Proven.YES);
+    }
+    if (!(model.outcomeProperty().get()
+        instanceof CoolingOutcome.Found(CoolingReadings read, CoolingFinding finding))) {
+      throw new IllegalStateException("demo readings: " + model.outcomeProperty().get());
+    }
+    record(
+        machine,
+        CoolingStation.STATION,
+        kind,
+        daysAgo(days, hour),
+        because,
+        new EntryDesk.Reading(
+            CoolingRecord.readings(model.typed(), read),
+            CoolingRecord.finding(finding),
+            finding.verdict(),
+            Cooling.figures(read, finding)));
+  }
+
   /** The sheet as it is when three by two readings are typed, from the front left. */
   private static BedModel model(Machine machine, String readings) {
     BedModel model = new BedModel(machine, LengthUnit.MILLIMETRE);
@@ -174,20 +234,40 @@ public final class DemoWorkshop {
     if (!(model.outcomeProperty().get() instanceof BedOutcome.Found found)) {
       throw new IllegalStateException("demo readings: " + model.outcomeProperty().get());
     }
+    record(
+        machine,
+        BedStation.STATION,
+        kind,
+        at,
+        because,
+        new EntryDesk.Reading(
+            BedRecord.readings(model.typed(), found.task()),
+            BedRecord.finding(found.finding()),
+            found.finding().verdict(),
+            found.task().figures(found.finding())));
+  }
+
+  private void record(
+      Machine machine,
+      Station station,
+      EntryKind kind,
+      Instant at,
+      String because,
+      EntryDesk.Reading reading) {
     workshop.record(
         new Entry(
             id("entry"),
             machine.id(),
-            BedStation.STATION.id(),
+            station.id(),
             kind,
             at,
             at,
             kind == EntryKind.CHECK ? AFTERNOON : MORNING,
             because,
-            BedRecord.readings(model.typed(), found.task()),
-            BedRecord.finding(found.finding()),
-            found.finding().verdict(),
-            found.task().figures(found.finding()),
+            reading.readings(),
+            reading.finding(),
+            reading.verdict(),
+            reading.figures(),
             Optional.empty()));
   }
 

@@ -15,7 +15,7 @@ import zebrawood.measure.TypedLength;
  * A length as it is typed. The text is kept as typed, whatever it is; {@link #mm} is there when it
  * can be used, {@link #problemProperty} says why it cannot.
  */
-public final class LengthEntry {
+public final class LengthEntry implements TypedEntry {
   private static final double SHOWN_STEPS = 10_000;
 
   /** The length behind a text that shows it rounded. */
@@ -94,25 +94,19 @@ public final class LengthEntry {
         + unit.symbol();
   }
 
+  @Override
   public String name() {
     return name;
   }
 
+  @Override
   public StringProperty textProperty() {
     return text;
   }
 
-  public String text() {
-    return text.get();
-  }
-
-  /** A sentence, or empty when there is nothing wrong. */
+  @Override
   public ReadOnlyStringProperty problemProperty() {
     return problem.getReadOnlyProperty();
-  }
-
-  public boolean isEmpty() {
-    return text.get().isBlank();
   }
 
   /** The length, when there is one that can be used. */
@@ -124,6 +118,7 @@ public final class LengthEntry {
   }
 
   /** How a text with a unit or fraction was understood, such as "1/4 in is 6.35 mm"; else empty. */
+  @Override
   public String understood() {
     return typed instanceof TypedLength.Understood(double mm, boolean plainly) && !plainly
         ? "%s: %s is %s".formatted(name, text.get().strip(), shown(mm))

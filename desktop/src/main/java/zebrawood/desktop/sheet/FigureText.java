@@ -14,7 +14,18 @@ public final class FigureText {
 
   /** Another value of the same kind, such as the figure's limit. */
   public static String value(Figure figure, double value, LengthUnit unit) {
-    return figure.unit().equals("mm") ? unit.show(value, 2) : Numbers.fixed(value, 2);
+    return figure.unit().equals("mm")
+        ? unit.show(value, 2)
+        : Numbers.fixed(value, decimals(figure.unit()));
+  }
+
+  /** Temperatures are read to a tenth, conductivity to a whole. */
+  private static int decimals(String unit) {
+    return switch (unit) {
+      case "°C", "K" -> 1;
+      case "µS/cm" -> 0;
+      default -> 2;
+    };
   }
 
   public static String unit(Figure figure, LengthUnit unit) {

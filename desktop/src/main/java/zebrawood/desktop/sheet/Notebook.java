@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import javafx.beans.binding.Bindings;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -26,14 +27,10 @@ public final class Notebook extends HBox {
   private final VBox trendBox = new VBox();
   private final ZoneId zone;
 
-  /** What can be done with an entry. */
-  public interface Actions {
-    void correct(Entry entry);
-
-    void undoLast();
-  }
-
-  public Notebook(ZoneId zone, Actions actions) {
+  /**
+   * @param correct what the correction of the chosen entry is
+   */
+  public Notebook(ZoneId zone, Consumer<Entry> onCorrect, Runnable onUndo) {
     this.zone = zone;
     getStyleClass().add("notebook");
     table.setId("notebook");
@@ -53,11 +50,11 @@ public final class Notebook extends HBox {
     Button correct = new Button(Text.of("notebook.correct"));
     correct.setId("correct");
     correct.disableProperty().bind(table.getSelectionModel().selectedItemProperty().isNull());
-    correct.setOnAction(e -> actions.correct(table.getSelectionModel().getSelectedItem()));
+    correct.setOnAction(e -> onCorrect.accept(table.getSelectionModel().getSelectedItem()));
     Button undo = new Button(Text.of("notebook.undo"));
     undo.setId("undo");
     undo.disableProperty().bind(Bindings.isEmpty(table.getItems()));
-    undo.setOnAction(e -> actions.undoLast());
+    undo.setOnAction(e -> onUndo.run());
     HBox buttons = new HBox(6, correct, undo);
     buttons.getStyleClass().add("notebook-buttons");
     HBox.setHgrow(table, Priority.ALWAYS);

@@ -11,7 +11,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.fields.Choice;
-import zebrawood.desktop.fields.LengthField;
+import zebrawood.desktop.fields.EntryField;
 import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
@@ -55,12 +55,12 @@ final class MachineCard {
         grid,
         5,
         Text.of("machine.width", unit),
-        length("machine-width", new LengthField(form.width())));
+        length("machine-width", new EntryField(form.width())));
     row(
         grid,
         6,
         Text.of("machine.depth", unit),
-        length("machine-depth", new LengthField(form.depth())));
+        length("machine-depth", new EntryField(form.depth())));
     Node support =
         choice(
             "machine-support",
@@ -73,7 +73,7 @@ final class MachineCard {
         grid,
         8,
         "machine.tolerance",
-        length("machine-tolerance", new LengthField(form.tolerance())));
+        length("machine-tolerance", new EntryField(form.tolerance())));
     Label problem = Card.words("");
     problem.setId("machine-problem");
     form.nameProperty()
@@ -119,7 +119,7 @@ final class MachineCard {
     return field;
   }
 
-  private static LengthField length(String id, LengthField field) {
+  private static EntryField length(String id, EntryField field) {
     field.setId(id);
     return field;
   }

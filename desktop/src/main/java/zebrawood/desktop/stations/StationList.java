@@ -12,11 +12,15 @@ import zebrawood.bed.Levelling;
 import zebrawood.bed.ShimReadings;
 import zebrawood.bed.Shimming;
 import zebrawood.desktop.bed.BedSheet;
+import zebrawood.desktop.cooling.CoolingSheet;
 import zebrawood.desktop.solve.Solver;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Station;
 import zebrawood.records.bed.BedPlanSvg;
 import zebrawood.records.bed.BedRecord;
+import zebrawood.records.site.CoolingRecord;
+import zebrawood.records.site.CoolingSvg;
+import zebrawood.site.CoolingStation;
 import zebrawood.site.SiteSurvey;
 
 /** The stations that are built, in the order of the work. */
@@ -25,6 +29,11 @@ public final class StationList {
 
   public static final List<StationModule> ALL =
       List.of(
+          new StationModule(
+              CoolingStation.STATION,
+              CoolingSheet::new,
+              entry -> CoolingSvg.of(CoolingRecord.of(entry.readings())),
+              List.of()),
           new StationModule(
               BedStation.STATION,
               BedSheet::new,

@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.IllegalFormatException;
+import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
@@ -15,7 +16,10 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import zebrawood.desktop.bed.BedWay;
+import zebrawood.desktop.cooling.CoolingModel.Proven;
+import zebrawood.desktop.cooling.CoolingWay;
 import zebrawood.measure.Verdict;
+import zebrawood.site.Coldest.Glycol;
 
 class TextTest {
   private static final Pattern KEY = Pattern.compile("\"([a-z]+(?:[.-][a-z-]+)+)\"");
@@ -44,9 +48,18 @@ class TextTest {
       }
     }
     for (BedWay way : BedWay.values()) {
-      String key = "bed.way." + way.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+      String key = "bed.way." + way.name().toLowerCase(Locale.ROOT).replace('_', '-');
       keys.add(key);
       keys.add(key + ".hint");
+    }
+    for (CoolingWay way : CoolingWay.values()) {
+      keys.add("cooling.way." + way.name().toLowerCase(Locale.ROOT));
+    }
+    for (Glycol glycol : Glycol.values()) {
+      keys.add("cooling.glycol." + glycol.name().toLowerCase(Locale.ROOT));
+    }
+    for (Proven proven : Proven.values()) {
+      keys.add("proof." + proven.name().toLowerCase(Locale.ROOT));
     }
     for (Verdict verdict : Verdict.values()) {
       keys.add("verdict." + verdict.name());

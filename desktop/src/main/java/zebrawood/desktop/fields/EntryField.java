@@ -3,14 +3,14 @@ package zebrawood.desktop.fields;
 import javafx.css.PseudoClass;
 import javafx.scene.control.TextField;
 
-/** A text field for a {@link LengthEntry}; marks what cannot be used by shape and by colour. */
-public final class LengthField extends TextField {
+/** A text field for a {@link TypedEntry}; marks what cannot be used by shape and by colour. */
+public final class EntryField extends TextField {
   public static final PseudoClass UNUSABLE = PseudoClass.getPseudoClass("unusable");
-  private static final String STYLE_CLASS = "length-field";
+  private static final String STYLE_CLASS = "entry-field";
 
-  private final LengthEntry entry;
+  private final TypedEntry entry;
 
-  public LengthField(LengthEntry entry) {
+  public EntryField(TypedEntry entry) {
     this.entry = entry;
     getStyleClass().add(STYLE_CLASS);
     setAccessibleText(entry.name());
@@ -18,7 +18,7 @@ public final class LengthField extends TextField {
     entry.problemProperty().subscribe(p -> pseudoClassStateChanged(UNUSABLE, !p.isEmpty()));
   }
 
-  public LengthEntry entry() {
+  public TypedEntry entry() {
     return entry;
   }
 }

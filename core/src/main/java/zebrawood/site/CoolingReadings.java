@@ -1,0 +1,61 @@
+package zebrawood.site;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zebrawood.measure.Accepts;
+
+/**
+ * One visit to the cooling: what was read, and what was proven by hand.
+ *
+ * @param limitC the warmest coolant that the machine's data sheet allows
+ * @param afterHourC coolant after an hour of running, when it was waited for
+ * @param conductivityUsCm of the coolant in microsiemens per centimetre, when it was measured
+ * @param bucket when it is cooled by a bucket and a pump
+ * @param chiller when it is cooled by a chiller whose pull-down was timed
+ * @param coldest when the loop may freeze
+ * @param proofs what was looked at, each once
+ */
+public record CoolingReadings(
+    Air.Readings air,
+    double limitC,
+    OptionalDouble afterHourC,
+    OptionalDouble conductivityUsCm,
+    Optional<Bucket.Readings> bucket,
+    Optional<Chiller.Readings> chiller,
+    Optional<Coldest.Readings> coldest,
+    List<Proof> proofs) {
+
+  /** What is proven by hand and eye. */
+  public enum Item {
+    LEAKS("no leak, felt with a dry hand at every joint"),
+    BUBBLES("no bubble in the tube or loop, tilted and run"),
+    FLOW_INTERLOCK("pinching the hose stops the laser from firing");
+
+    private final String words;
+
+    Item(String words) {
+      this.words = words;
+    }
+
+    public String words() {
+      return words;
+    }
+  }
+
+  /**
+   * @param passed whether it was so
+   */
+  public record Proof(Item item, boolean passed) {}
+
+  public CoolingReadings {
+    proofs = List.copyOf(proofs);
+    var accepts = new Accepts().between("limitC", limitC, 5, 60);
+    afterHourC.ifPresent(c -> accepts.between("afterHourC", c, -40, 100));
+    conductivityUsCm.ifPresent(c -> accepts.between("conductivityUsCm", c, 0, 100_000));
+    if (proofs.stream().map(Proof::item).distinct().count() < proofs.size()) {
+      accepts.complain("proofs", "one item twice", "each item once");
+    }
+    accepts.orThrow();
+  }
+}

@@ -1,0 +1,112 @@
+package zebrawood.site;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import zebrawood.ledger.Figure;
+import zebrawood.measure.Verdict;
+import zebrawood.site.CoolingReadings.Item;
+import zebrawood.site.CoolingReadings.Proof;
+
+class CoolingTest {
+  private static final List<Proof> PROVEN =
+      Stream.of(Item.values()).map(i -> new Proof(i, true)).toList();
+
+  private static CoolingReadings read(
+      double coolantC, Optional<Bucket.Readings> bucket, List<Proof> proofs) {
+    return new CoolingReadings(
+        new Air.Readings(24, 50, coolantC),
+        28,
+        OptionalDouble.empty(),
+        OptionalDouble.empty(),
+        bucket,
+        Optional.empty(),
+        Optional.empty(),
+        proofs);
+  }
+
+  private static CoolingFinding solve(double coolantC, List<Proof> proofs) {
+    return Cooling.solve(read(coolantC, Optional.empty(), proofs));
+  }
+
+  @Test
+  void provenAndBetweenDewPointAndLimitIsWithin() {
+    CoolingFinding f = solve(19, PROVEN);
+    assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(f.advice()).hasSize(1);
+    assertThat(f.advice().getFirst()).startsWith("Leave it");
+  }
+
+  @Test
+  void whatIsNotProvenIsAskedForAndWhatFailedStops() {
+    CoolingFinding open = solve(19, PROVEN.subList(0, 1));
+    assertThat(open.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(open.advice()).hasSize(2).allMatch(a -> a.startsWith("Prove it"));
+    CoolingFinding failed =
+        solve(19, List.of(PROVEN.get(0), PROVEN.get(1), new Proof(Item.FLOW_INTERLOCK, false)));
+    assertThat(failed.verdict()).isEqualTo(Verdict.STOP);
+    assertThat(failed.advice().getFirst()).contains("pinching the hose");
+  }
+
+  @Test
+  void tooColdStopsAndTooWarmIsToBeCooled() {
+    assertThat(solve(11, PROVEN).verdict()).isEqualTo(Verdict.STOP);
+    assertThat(solve(29, PROVEN).verdict()).isEqualTo(Verdict.ADJUST);
+    CoolingReadings warmLater =
+        new CoolingReadings(
+            new Air.Readings(24, 50, 20),
+            28,
+            OptionalDouble.of(30.5),
+            OptionalDouble.of(400),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.of(new Coldest.Readings(-10, Coldest.Glycol.PROPYLENE, 12)),
+            PROVEN);
+    CoolingFinding f = Cooling.solve(warmLater);
+    assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(f.advice().getFirst()).contains("it was at 30.5");
+    assertThat(f.advice()).anyMatch(a -> a.startsWith("Mix 3.01 litres"));
+    assertThat(f.warnings()).anyMatch(w -> w.contains("400 uS/cm"));
+    assertThat(Cooling.figures(warmLater, f))
+        .extracting(Figure::id)
+        .containsExactly("coolantStart", "afterHour", "dewMargin", "conductivity");
+  }
+
+  @Test
+  void aBucketSaysHowLongHowLongToCoolAndHowManyLitresWouldDo() {
+    Bucket.Readings bucket = new Bucket.Readings(20, 20, 28, 18, 600, 6);
+    CoolingFinding f = Cooling.solve(read(20, Optional.of(bucket), PROVEN));
+    double minutes = f.bucket().orElseThrow().minutesToLimit().orElseThrow();
+    assertThat(f.advice().getFirst()).startsWith("Pause after " + (int) minutes + " minutes");
+    assertThat(f.minutesToCool()).isPresent();
+    double litres = f.litresEnough().orElseThrow();
+    assertThat(
+            Bucket.solve(new Bucket.Readings(litres, 20, 28, 18, 600, 6))
+                .minutesToLimit()
+                .orElseThrow())
+        .isCloseTo(480, within(1e-6));
+  }
+
+  @Test
+  void aChillersCapacityComesFromItsPullDown() {
+    Chiller.Readings r = new Chiller.Readings(10, 28, 20, 10, 500);
+    assertThat(Chiller.solve(r).capacityW()).isCloseTo(10 * 4186 * 8 / 600.0, within(1e-9));
+    assertThat(Chiller.solve(r).enough()).isTrue();
+    assertThat(Chiller.solve(new Chiller.Readings(10, 28, 20, 10, 600)).enough()).isFalse();
+    assertThatThrownBy(() -> new Chiller.Readings(10, 20, 28, 0, 500))
+        .hasMessageContaining("a pull-down cools")
+        .hasMessageContaining("minutes is 0");
+  }
+
+  @Test
+  void refusesAnItemTwice() {
+    assertThatThrownBy(() -> read(20, Optional.empty(), List.of(PROVEN.get(0), PROVEN.get(0))))
+        .hasMessageContaining("each item once");
+  }
+}

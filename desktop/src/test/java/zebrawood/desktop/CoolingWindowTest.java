@@ -1,0 +1,102 @@
+package zebrawood.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.EntryKind;
+import zebrawood.ledger.Standing;
+import zebrawood.site.CoolingStation;
+
+/** The cooling of the demo's machines, by keyboard alone. */
+class CoolingWindowTest extends WindowTest {
+  @Override
+  protected void prepare(Path workshopFile) {
+    DemoWorkshop.write(workshopFile, clock.instant());
+  }
+
+  private List<Entry> entries() {
+    return onInterface(() -> app.model().opened().ledger().entriesAt(CoolingStation.STATION));
+  }
+
+  private Standing standing() {
+    return onInterface(() -> app.model().opened().standing(CoolingStation.STATION));
+  }
+
+  private void withInitials() {
+    if (shows("#initials")) {
+      typeWords("EH");
+      keys(KeyCode.ENTER);
+    }
+  }
+
+  @Test
+  void readProvenAndRecordedByKeysAlone() {
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    assertThat(focused()).isEqualTo("cooling-room");
+    int before = entries().size();
+    for (String words : List.of("72 F", "45", "18.5")) {
+      typeWords(words);
+      keys(KeyCode.ENTER);
+    }
+    assertThat(focused()).isEqualTo("proof-leaks");
+    assertThat(page()).contains("pinching the hose stops").contains("dew point");
+    keys(KeyCode.Y);
+    keys(KeyCode.N);
+    keys(KeyCode.Y);
+    assertThat(focused()).isEqualTo("primary");
+    assertThat(page()).contains("Do not fire until it is so");
+    fill("#cooling-humidity", "450");
+    assertThat(disabled("#primary")).isTrue();
+    assertThat(words("#cooling-message")).contains("from 0 to 100 %");
+    fill("#cooling-humidity", "45");
+    onInterface(() -> {
+      node("#proof-bubbles").requestFocus();
+      return null;
+    });
+    keys(KeyCode.Y);
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    withInitials();
+    until(
+        "it is recorded",
+        () -> app.model().opened().ledger().entriesAt(CoolingStation.STATION).size() == before + 1);
+    settle();
+    assertThat(entries().getLast().kind()).isEqualTo(EntryKind.AS_LEFT);
+    assertThat(entries().getLast().readings()).contains("72 F").contains("22.2");
+    assertThat(standing().holds()).isTrue();
+    assertThat(focused()).isEqualTo("cooling-room");
+    assertThat(words("#proof-leaks")).as("proven anew at each visit").isEqualTo("not yet");
+  }
+
+  @Test
+  void typedReadingsWaitThereAfterReopening() {
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    typeWords("21");
+    keys(KeyCode.ENTER);
+    typeWords("5");
+    reopen();
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    assertThat(words("#cooling-room")).isEqualTo("21");
+    assertThat(words("#cooling-humidity")).isEqualTo("5");
+    assertThat(focused()).isEqualTo("cooling-coolant-at-start");
+  }
+
+  @Test
+  void aMachineCooledByAirHasNoSuchStation() {
+    keys(KeyCode.CONTROL, KeyCode.K);
+    typeWords("sedge");
+    keys(KeyCode.ENTER);
+    until("Sedge is open", () -> app.model().opened().machine().name().equals("Sedge"));
+    assertThat(shows("#rail-cooling")).isFalse();
+    keys(KeyCode.CONTROL, KeyCode.K);
+    typeWords("bryony");
+    keys(KeyCode.ENTER);
+    until("Bryony is open", () -> app.model().opened().machine().name().equals("Bryony"));
+    settle();
+    assertThat(standing()).isInstanceOf(Standing.Out.class);
+  }
+}

@@ -1,0 +1,2 @@
+/** The site and the cooling in the file and on paper. */
+package zebrawood.records.site;
