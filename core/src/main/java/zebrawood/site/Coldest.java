@@ -12,6 +12,9 @@ import zebrawood.measure.Numbers;
  * points of ethylene and propylene glycol. Volumes are taken to add.
  */
 public final class Coldest {
+  /** Of the loop's volume; the rest goes in once the pump has filled hoses and tube. */
+  private static final double FIRST_FILL = 2 / 3.0;
+
   private Coldest() {}
 
   /** Which antifreeze. */
@@ -83,6 +86,8 @@ public final class Coldest {
                     Numbers.fixed(f.glycolLitres, 2),
                     Numbers.fixed(f.waterLitres, 2),
                     Numbers.fixed(f.glycolPercentByVolume, 0)),
+            "Pour in %s litres first, run the pump until the loop has swallowed them, top up the rest, and look for bubbles."
+                .formatted(Numbers.fixed((f.glycolLitres + f.waterLitres) * FIRST_FILL, 1)),
             "Check the mix with a refractometer before the first frost.")
         .warning(
             List.of(

@@ -73,6 +73,30 @@ class CoolingWindowTest extends WindowTest {
   }
 
   @Test
+  void thePracticeLeavesNoTrace() {
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    typeWords("21");
+    int before = entries().size();
+    onInterface(() -> {
+      ((javafx.scene.control.Button) node("#practise")).fire();
+      ((javafx.scene.control.Button) node("#read-all")).fire();
+      return null;
+    });
+    settle();
+    assertThat(focused()).isEqualTo("primary");
+    assertThat(page()).contains("nothing here is recorded").contains("Do not fire");
+    keys(KeyCode.ENTER);
+    assertThat(page()).contains("Rounds so far: 1");
+    onInterface(() -> {
+      ((javafx.scene.control.Button) node("#secondary")).fire();
+      return null;
+    });
+    settle();
+    assertThat(words("#cooling-room")).as("the machine's own reading is back").isEqualTo("21");
+    assertThat(entries()).hasSize(before);
+  }
+
+  @Test
   void typedReadingsWaitThereAfterReopening() {
     keys(KeyCode.CONTROL, KeyCode.DIGIT1);
     typeWords("21");

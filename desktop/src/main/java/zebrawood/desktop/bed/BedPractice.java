@@ -135,7 +135,7 @@ final class BedPractice {
             && found.finding().verdict() == Verdict.WITHIN;
     return within
         ? Text.of("bed.practice.done", rounds.get(), Numbers.fixed(trueHighToLowMm(), 2))
-        : Text.of("bed.practice.rounds", rounds.get());
+        : Text.of("practice.rounds", rounds.get());
   }
 
   private double trueHighToLowMm() {

@@ -22,6 +22,7 @@ import zebrawood.bed.Clockwise;
 import zebrawood.desktop.fields.Choice;
 import zebrawood.desktop.fields.EntryField;
 import zebrawood.desktop.fields.LengthEntry;
+import zebrawood.desktop.sheet.PracticeBar;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.text.Text;
 
@@ -39,9 +40,7 @@ final class BedReadingsPane extends VBox {
   private final GridPane grid = new GridPane();
   private final Label message = new Label();
   private final Label hint = new Label();
-  private final Label practiceWords = new Label();
-  private final Button readAll = new Button(Text.of("bed.button.read-all"));
-  private final Button practise = new Button(Text.of("bed.button.practise"));
+  private final PracticeBar practiceBar;
   private final TitledPane supportsPane = new TitledPane();
   private final ScrollPane gridScroll = SheetFrame.scrolling(grid);
   private List<EntryField> cells = List.of();
@@ -65,16 +64,13 @@ final class BedReadingsPane extends VBox {
     hint.setWrapText(true);
     hint.setMinHeight(Region.USE_PREF_SIZE);
     hint.getStyleClass().add("soft");
-    practiceWords.setWrapText(true);
-    practiceWords.setMinHeight(Region.USE_PREF_SIZE);
-    practiceWords.getStyleClass().add("practice");
-    practise.setId("practise");
-    practise.setOnAction(e -> practice.start());
-    readAll.setId("read-all");
-    readAll.setOnAction(e -> {
-      practice.readAll();
-      afterLast.run();
-    });
+    practiceBar =
+        new PracticeBar(
+            practice::start,
+            () -> {
+              practice.readAll();
+              afterLast.run();
+            });
     supportsPane.setExpanded(false);
     supportsPane.setAnimated(false);
     Label seen = new Label(Text.of("bed.readings.seen"));
@@ -87,14 +83,12 @@ final class BedReadingsPane extends VBox {
             gridScroll,
             message,
             hint,
-            practiceWords,
-            new HBox(8, practise, readAll),
+            practiceBar,
             supportsPane);
     model.placesProperty().subscribe(p -> layOut());
     model.wayProperty().subscribe(w -> hint.setText(Text.of(w.key() + ".hint")));
     model.outcomeProperty().subscribe(o -> showMessage());
     model.supportsProperty().subscribe(s -> layOutSupports());
-    showPractice("");
   }
 
   private Node wayBox() {
@@ -250,14 +244,7 @@ final class BedReadingsPane extends VBox {
   }
 
   void showPractice(String words) {
-    boolean practising = !words.isEmpty();
-    practiceWords.setText(words);
-    for (Node node : List.of(practiceWords, readAll)) {
-      node.setVisible(practising);
-      node.setManaged(practising);
-    }
-    practise.setVisible(!practising);
-    practise.setManaged(!practising);
+    practiceBar.show(words);
   }
 
   private void layOutSupports() {

@@ -130,7 +130,7 @@ public final class BedSheet implements StationSheet {
 
   private String primaryKey(BedOutcome outcome) {
     if (practice.running()) {
-      return "bed.button.practise-turn";
+      return "practice.obey";
     }
     if (desk.correcting()) {
       return "button.correct";
@@ -149,7 +149,7 @@ public final class BedSheet implements StationSheet {
 
   private String secondaryWords(BedOutcome outcome) {
     if (practice.running()) {
-      return Text.of("bed.button.practise-end");
+      return Text.of("practice.end");
     }
     if (desk.correcting()) {
       return Text.of("button.cancel");

@@ -16,6 +16,7 @@ import javafx.scene.layout.VBox;
 import zebrawood.desktop.fields.Choice;
 import zebrawood.desktop.fields.EntryField;
 import zebrawood.desktop.fields.NumberEntry;
+import zebrawood.desktop.sheet.PracticeBar;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.text.Text;
 import zebrawood.site.Coldest.Glycol;
@@ -27,13 +28,14 @@ final class CoolingPane extends VBox {
   private final Runnable afterLast;
   private final List<Control> order = new ArrayList<>();
   private final Label message = new Label();
+  private final PracticeBar practiceBar;
   private final VBox settings = new VBox(6);
   private Optional<EntryField> focused = Optional.empty();
 
   /**
    * @param afterLast what Enter in the last place does
    */
-  CoolingPane(CoolingModel model, Runnable afterLast) {
+  CoolingPane(CoolingModel model, CoolingPractice practice, Runnable afterLast) {
     this.model = model;
     this.afterLast = afterLast;
     getStyleClass().add("readings");
@@ -55,6 +57,13 @@ final class CoolingPane extends VBox {
       order.add(row.answer());
       proofs.getChildren().add(row);
     }
+    practiceBar =
+        new PracticeBar(
+            practice::start,
+            () -> {
+              practice.readAll();
+              afterLast.run();
+            });
     TitledPane stays = new TitledPane(Text.of("cooling.settings"), settings);
     stays.setAnimated(false);
     stays.setExpanded(false);
@@ -70,6 +79,7 @@ final class CoolingPane extends VBox {
             proofs,
             small(Text.of("cooling.sometimes")),
             grid(model.atSomeVisits(), false),
+            practiceBar,
             stays);
     model.wayProperty().subscribe(w -> layOutSettings());
     model.outcomeProperty().subscribe(o -> showMessage());
@@ -146,6 +156,10 @@ final class CoolingPane extends VBox {
         .filter(c -> !(c instanceof EntryField field) || field.getText().isBlank())
         .findFirst()
         .ifPresentOrElse(CoolingPane::focus, afterLast);
+  }
+
+  void showPractice(String words) {
+    practiceBar.show(words);
   }
 
   void focusFirst() {

@@ -2,6 +2,7 @@ package zebrawood.desktop.cooling;
 
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -30,6 +31,7 @@ public final class CoolingSheet implements StationSheet {
   private final WorkshopModel workshop;
   private final CoolingModel model;
   private final EntryDesk desk;
+  private final CoolingPractice practice;
   private final CoolingPane readings;
   private final Label summary = new Label();
   private final DoNext doNext = new DoNext(this::primary, this::secondary);
@@ -52,7 +54,8 @@ public final class CoolingSheet implements StationSheet {
             this::showAdvice,
             this::focusFirst);
     desk.fill();
-    readings = new CoolingPane(model, doNext::focusPrimary);
+    practice = new CoolingPractice(model, workshop.clock());
+    readings = new CoolingPane(model, practice, doNext::focusPrimary);
     Thermometer thermometer = new Thermometer(model);
     notebook = new Notebook(zone, this::correct, host::undoLast);
     summary.setWrapText(true);
@@ -75,9 +78,16 @@ public final class CoolingSheet implements StationSheet {
             notebook);
     focus = new FocusFollower(frame, this::followFocus);
     unitSubscription = workshop.unitProperty().subscribe(this::refresh);
-    model.setOnTyped(desk::keepDraft);
+    model.setOnTyped(this::keepDraft);
+    practice.roundsProperty().subscribe(r -> showAdvice());
     model.outcomeProperty().subscribe(o -> showAdvice());
     refresh();
+  }
+
+  private void keepDraft(Map<String, String> typed) {
+    if (!practice.running()) {
+      desk.keepDraft(typed);
+    }
   }
 
   private void followFocus(Node focused) {
@@ -95,11 +105,16 @@ public final class CoolingSheet implements StationSheet {
         warnings,
         Text.of("cooling.caution"),
         new DoNext.Choice(Text.of(primaryKey(outcome)), found),
-        new DoNext.Choice(secondaryWords(outcome), found || desk.correcting()));
+        new DoNext.Choice(
+            secondaryWords(outcome), found || desk.correcting() || practice.running()));
+    readings.showPractice(practice.words());
     summary.setText(CoolingAdvice.summary(outcome));
   }
 
   private String primaryKey(CoolingOutcome outcome) {
+    if (practice.running()) {
+      return "practice.obey";
+    }
     if (desk.correcting()) {
       return "button.correct";
     }
@@ -107,6 +122,9 @@ public final class CoolingSheet implements StationSheet {
   }
 
   private String secondaryWords(CoolingOutcome outcome) {
+    if (practice.running()) {
+      return Text.of("practice.end");
+    }
     if (desk.correcting()) {
       return Text.of("button.cancel");
     }
@@ -119,11 +137,21 @@ public final class CoolingSheet implements StationSheet {
 
   @Override
   public void primary() {
+    if (practice.running()) {
+      if (model.outcomeProperty().get() instanceof CoolingOutcome.Found found) {
+        practice.obey(found);
+        focusFirst();
+      }
+      return;
+    }
     record(within(model.outcomeProperty().get()));
   }
 
   private void secondary() {
-    if (desk.correcting()) {
+    if (practice.running()) {
+      practice.end();
+      desk.fillAgain();
+    } else if (desk.correcting()) {
       desk.stopCorrecting();
     } else {
       record(true);
@@ -144,13 +172,18 @@ public final class CoolingSheet implements StationSheet {
   }
 
   private void correct(Entry entry) {
+    if (practice.running()) {
+      practice.end();
+    }
     desk.correct(entry);
     readings.focusFirst();
   }
 
   @Override
   public void undone(Entry entry) {
-    desk.undone(entry);
+    if (!practice.running()) {
+      desk.undone(entry);
+    }
   }
 
   @Override

@@ -2,11 +2,14 @@ package zebrawood.desktop.cooling;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Clock;
+import java.util.EnumSet;
 import java.util.Map;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import zebrawood.desktop.cooling.CoolingModel.Proven;
 import zebrawood.desktop.fields.NumberEntry;
+import zebrawood.devices.site.StandInLoop.Fault;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
@@ -93,6 +96,30 @@ class CoolingModelTest {
         .isInstanceOfSatisfying(
             CoolingOutcome.Refused.class,
             r -> assertThat(r.because()).contains("a pull-down cools"));
+  }
+
+  @Test
+  void theStandInIsPutInOrderByTheAdvice() {
+    for (long seed = 0; seed < 30; seed++) {
+      CoolingModel practised = new CoolingModel(ALDER);
+      CoolingPractice practice = new CoolingPractice(practised, Clock.systemUTC());
+      practice.start(EnumSet.of(Fault.BUBBLE, Fault.INTERLOCK_BRIDGED), seed);
+      Verdict verdict = Verdict.STOP;
+      int round = 0;
+      for (; round < 4 && verdict != Verdict.WITHIN; round++) {
+        practice.readAll();
+        CoolingOutcome.Found found = (CoolingOutcome.Found) practised.outcomeProperty().get();
+        verdict = found.finding().verdict();
+        if (round == 0) {
+          assertThat(verdict).isEqualTo(Verdict.STOP);
+        }
+        if (verdict != Verdict.WITHIN) {
+          practice.obey(found);
+        }
+      }
+      assertThat(verdict).as("room and loop %s", seed).isEqualTo(Verdict.WITHIN);
+      assertThat(practice.words()).startsWith("In order after");
+    }
   }
 
   @Test
