@@ -65,7 +65,8 @@ public final class Duct {
       return AIR_KG_PER_M3 * velocityMS(flowM3H) * diameterMm * 1e-3 / AIR_PA_S;
     }
 
-    double lossPa(double flowM3H) {
+    /** What this piece costs at a flow. */
+    public double lossPa(double flowM3H) {
       if (flowM3H <= 0) {
         return 0;
       }

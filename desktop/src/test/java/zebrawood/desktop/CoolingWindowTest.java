@@ -36,7 +36,7 @@ class CoolingWindowTest extends WindowTest {
 
   @Test
   void readProvenAndRecordedByKeysAlone() {
-    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    keys(KeyCode.CONTROL, KeyCode.DIGIT2);
     assertThat(focused()).isEqualTo("cooling-room");
     int before = entries().size();
     for (String words : List.of("72 F", "45", "18.5")) {
@@ -74,7 +74,7 @@ class CoolingWindowTest extends WindowTest {
 
   @Test
   void thePracticeLeavesNoTrace() {
-    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    keys(KeyCode.CONTROL, KeyCode.DIGIT2);
     typeWords("21");
     int before = entries().size();
     onInterface(() -> {
@@ -98,12 +98,12 @@ class CoolingWindowTest extends WindowTest {
 
   @Test
   void typedReadingsWaitThereAfterReopening() {
-    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    keys(KeyCode.CONTROL, KeyCode.DIGIT2);
     typeWords("21");
     keys(KeyCode.ENTER);
     typeWords("5");
     reopen();
-    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    keys(KeyCode.CONTROL, KeyCode.DIGIT2);
     assertThat(words("#cooling-room")).isEqualTo("21");
     assertThat(words("#cooling-humidity")).isEqualTo("5");
     assertThat(focused()).isEqualTo("cooling-coolant-at-start");

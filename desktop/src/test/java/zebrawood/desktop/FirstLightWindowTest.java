@@ -52,9 +52,9 @@ class FirstLightWindowTest extends WindowTest {
     }
   }
 
-  /** The second station of a machine that is cooled by water. */
+  /** The third station of a machine that is cooled by water. */
   private void openBed() {
-    keys(KeyCode.CONTROL, KeyCode.DIGIT2);
+    keys(KeyCode.CONTROL, KeyCode.DIGIT3);
   }
 
   @SuppressWarnings("unchecked")
@@ -83,9 +83,9 @@ class FirstLightWindowTest extends WindowTest {
     keys(KeyCode.ENTER);
     until("the machine is open", () -> isOpen("Alder"));
     assertThat(standing()).isInstanceOf(Standing.Open.class);
-    until("Go has the focus", () -> "go-cooling".equals(focusedNow()));
+    until("Go has the focus", () -> "go-site".equals(focusedNow()));
     keys(KeyCode.ENTER);
-    assertThat(focused()).isEqualTo("cooling-room");
+    assertThat(focused()).isEqualTo("site-earth");
     openBed();
     assertThat(focused()).isEqualTo("reading-0-0");
 
@@ -112,7 +112,7 @@ class FirstLightWindowTest extends WindowTest {
 
     clock.advance(Duration.ofDays(2));
     keys(KeyCode.CONTROL, KeyCode.E);
-    assertThat(words("#event-doubts")).isEqualTo("Puts in doubt: Cooling, Bed.");
+    assertThat(words("#event-doubts")).isEqualTo("Puts in doubt: Site, Cooling, Bed.");
     keys(KeyCode.ENTER);
     until("the event is recorded", () -> !app.model().opened().ledger().events().isEmpty());
     assertThat(standing()).isInstanceOf(Standing.Stale.class);
@@ -424,6 +424,8 @@ class FirstLightWindowTest extends WindowTest {
     assertThat(focused()).isEqualTo("rail-bed");
     keys(KeyCode.UP);
     assertThat(focused()).isEqualTo("rail-cooling");
+    keys(KeyCode.UP);
+    assertThat(focused()).isEqualTo("rail-site");
     keys(KeyCode.UP);
     assertThat(focused()).isEqualTo("rail-today");
     keys(KeyCode.ENTER);

@@ -170,7 +170,11 @@ public abstract class WindowTest extends ApplicationTest {
       field.selectAll();
       return null;
     });
-    typeWords(words);
+    if (words.isEmpty()) {
+      keys(KeyCode.DELETE);
+    } else {
+      typeWords(words);
+    }
   }
 
   protected Node node(String selector) {

@@ -97,6 +97,13 @@ final class Shots {
     key(KeyCode.P);
     take("hand-over");
     escape();
+    show("site");
+    onInterface(() -> {
+      type("#site-earth", "0.12");
+      ((javafx.scene.control.TitledPane) node("#site-exhaust")).setExpanded(true);
+    });
+    press("#proof-emergency_stop");
+    take("site");
     show("cooling");
     onInterface(() -> {
       type("#cooling-room", "26.5");

@@ -2,7 +2,6 @@ package zebrawood.desktop.cooling;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import zebrawood.desktop.sheet.Step;
 import zebrawood.desktop.text.Text;
 import zebrawood.measure.Numbers;
@@ -21,25 +20,8 @@ final class CoolingAdvice {
       case CoolingOutcome.Refused(String because) ->
           List.of(new Step("", Text.of("bed.do.mend"), because));
       case CoolingOutcome.Found(var readings, CoolingFinding finding) ->
-          finding.advice().stream().map(CoolingAdvice::step).toList();
+          finding.advice().stream().map(s -> Step.ofAdvice(s, Cooling.PROVE)).toList();
     };
-  }
-
-  /**
-   * What is to be done stands large, the reason behind the colon small; of a proof the thing to
-   * prove stands large.
-   */
-  private static Step step(String sentence) {
-    int colon = sentence.indexOf(": ");
-    if (colon < 0) {
-      return Step.sentence(sentence);
-    }
-    String before = sentence.substring(0, colon);
-    String after = sentence.substring(colon + 2);
-    String behind = after.substring(0, 1).toUpperCase(Locale.ROOT) + after.substring(1);
-    return before.equals(Cooling.PROVE)
-        ? new Step(before, behind, "")
-        : new Step("", before, behind);
   }
 
   /** The line under the picture. */

@@ -14,6 +14,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import zebrawood.desktop.fields.NumberEntry;
 import zebrawood.desktop.sheet.EntryDesk;
+import zebrawood.desktop.sheet.Proven;
 import zebrawood.machine.Machine;
 import zebrawood.measure.UnusableReading;
 import zebrawood.site.Air;
@@ -28,13 +29,6 @@ import zebrawood.site.CoolingReadings.Proof;
 
 /** What is typed on the cooling sheet and what follows from it. Knows no scene. */
 public final class CoolingModel implements EntryDesk.Typed {
-  /** Whether a proof was made and how it went. */
-  public enum Proven {
-    NOT_YET,
-    YES,
-    NO
-  }
-
   /**
    * Heat into the water for each watt of light at full power: a tube turns an eighth into light.
    */

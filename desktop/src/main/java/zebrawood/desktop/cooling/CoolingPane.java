@@ -17,6 +17,7 @@ import zebrawood.desktop.fields.Choice;
 import zebrawood.desktop.fields.EntryField;
 import zebrawood.desktop.fields.NumberEntry;
 import zebrawood.desktop.sheet.PracticeBar;
+import zebrawood.desktop.sheet.ProofRow;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.text.Text;
 import zebrawood.site.Coldest.Glycol;
@@ -53,7 +54,8 @@ final class CoolingPane extends VBox {
     VBox proofs = new VBox(6);
     GridPane read = grid(model.atEveryVisit(), true);
     for (Item item : Item.values()) {
-      ProofRow row = new ProofRow(item, model.provenProperty(item), this::goOn);
+      ProofRow row =
+          new ProofRow(item.name(), item.words(), false, model.provenProperty(item), this::goOn);
       order.add(row.answer());
       proofs.getChildren().add(row);
     }

@@ -10,7 +10,7 @@ import java.util.Random;
 import java.util.Set;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
-import zebrawood.desktop.cooling.CoolingModel.Proven;
+import zebrawood.desktop.sheet.Proven;
 import zebrawood.desktop.text.Text;
 import zebrawood.devices.site.StandInLoop;
 import zebrawood.devices.site.StandInLoop.Fault;

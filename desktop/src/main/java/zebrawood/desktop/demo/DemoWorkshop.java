@@ -5,7 +5,9 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import zebrawood.bed.BedStation;
@@ -13,10 +15,12 @@ import zebrawood.desktop.bed.BedModel;
 import zebrawood.desktop.bed.BedOutcome;
 import zebrawood.desktop.bed.BedWay;
 import zebrawood.desktop.cooling.CoolingModel;
-import zebrawood.desktop.cooling.CoolingModel.Proven;
 import zebrawood.desktop.cooling.CoolingOutcome;
 import zebrawood.desktop.fields.NumberEntry;
 import zebrawood.desktop.sheet.EntryDesk;
+import zebrawood.desktop.sheet.Proven;
+import zebrawood.desktop.site.SiteModel;
+import zebrawood.desktop.site.SiteOutcome;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
@@ -30,6 +34,7 @@ import zebrawood.machine.SourceKind;
 import zebrawood.measure.LengthUnit;
 import zebrawood.records.bed.BedRecord;
 import zebrawood.records.site.CoolingRecord;
+import zebrawood.records.site.SiteRecord;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
 import zebrawood.site.Cooling;
@@ -37,6 +42,10 @@ import zebrawood.site.CoolingFinding;
 import zebrawood.site.CoolingReadings;
 import zebrawood.site.CoolingReadings.Item;
 import zebrawood.site.CoolingStation;
+import zebrawood.site.Site;
+import zebrawood.site.SiteFinding;
+import zebrawood.site.SiteReadings;
+import zebrawood.site.SiteStation;
 
 /**
  * Writes the label workshop into an empty file: Alder, whose bed is stale since it was moved;
@@ -109,6 +118,30 @@ public final class DemoWorkshop {
     feel(alder, 14, 9.5, "honeycomb or rotary put in or out", "s s s s s s");
     read(alder, EntryKind.AS_FOUND, 8, 8.5, "check", "6.4 6.5 6.4 6.6 6.4 6.4");
     happened(alder, EventKind.MOVED, 6, 14, "to the room beside the potting shed");
+    Map<String, String> alderSite =
+        Map.ofEntries(
+            Map.entry("load.1", "1200"),
+            Map.entry("load.2", "800"),
+            Map.entry("load.3", "300"),
+            Map.entry("flow", "350"),
+            Map.entry("bore.1", "150"),
+            Map.entry("length.1", "1.5"),
+            Map.entry("bends.1", "1"),
+            Map.entry("bore.2", "125"),
+            Map.entry("length.2", "3"),
+            Map.entry("bends.2", "2"),
+            Map.entry("fanFlow.1", "0"),
+            Map.entry("fanPa.1", "520"),
+            Map.entry("fanFlow.2", "350"),
+            Map.entry("fanPa.2", "430"),
+            Map.entry("fanFlow.3", "700"),
+            Map.entry("fanPa.3", "0"),
+            Map.entry("beam", "6"),
+            Map.entry("from.1", "9000"),
+            Map.entry("to.1", "11000"),
+            Map.entry("density.1", "6"));
+    site(alder, EntryKind.AS_LEFT, 21, 8.4, "commissioning", "0.11", alderSite);
+    site(alder, EntryKind.AS_LEFT, 5, 8.3, "machine moved", "0.14", alderSite);
     cool(alder, EntryKind.AS_LEFT, 21, 9.2, "commissioning", "21.5 46 18.0 21.0 3");
     cool(alder, EntryKind.AS_FOUND, 12, 8.7, "check", "22.0 48 18.5 21.4 4");
     cool(alder, EntryKind.AS_LEFT, 5, 9.1, "machine moved", "20.5 51 18.2 - -");
@@ -126,6 +159,14 @@ public final class DemoWorkshop {
             400,
             BedSupport.SHIMS,
             0.4);
+    site(
+        sedge,
+        EntryKind.AS_LEFT,
+        48,
+        12.5,
+        "commissioning",
+        "0.18",
+        Map.of("load.1", "180", "beam", "4", "from.1", "400", "to.1", "540", "density.1", "6"));
     read(sedge, EntryKind.AS_FOUND, 48, 13.5, "commissioning", "20.2 20.6 21.1 20.1 20.4 20.8");
     read(sedge, EntryKind.AS_LEFT, 48, 14.4, "commissioning", "20.1 20.2 20.2 20.1 20.1 20.2");
     happened(sedge, EventKind.CRASH, 30, 16, "head caught a curled sheet of laminate");
@@ -145,6 +186,27 @@ public final class DemoWorkshop {
             150,
             BedSupport.SHIMS,
             0.2);
+    site(
+        flint,
+        EntryKind.AS_LEFT,
+        40,
+        9.2,
+        "commissioning",
+        "0.13",
+        Map.ofEntries(
+            Map.entry("load.1", "700"),
+            Map.entry("flow", "250"),
+            Map.entry("bore.1", "63"),
+            Map.entry("length.1", "6"),
+            Map.entry("bends.1", "4"),
+            Map.entry("fanFlow.1", "0"),
+            Map.entry("fanPa.1", "600"),
+            Map.entry("fanFlow.2", "300"),
+            Map.entry("fanPa.2", "0"),
+            Map.entry("beam", "7"),
+            Map.entry("from.1", "900"),
+            Map.entry("to.1", "1100"),
+            Map.entry("density.1", "7")));
     read(flint, EntryKind.AS_FOUND, 40, 10, "commissioning", "163.1 163.3 163.4 163.0 163.2 163.4");
     read(
         flint, EntryKind.AS_LEFT, 40, 11.2, "commissioning", "163.2 163.2 163.3 163.2 163.2 163.3");
@@ -170,6 +232,41 @@ public final class DemoWorkshop {
             0.2);
     cool(bryony, EntryKind.AS_LEFT, 38, 10.5, "commissioning", "22.5 44 21.0 22.0 2");
     cool(bryony, EntryKind.AS_LEFT, 3, 15.2, "check", "27.5 71 19.0 - -");
+  }
+
+  /** The earth, whatever is named, and everything proven that the machine has. */
+  private void site(
+      Machine machine,
+      EntryKind kind,
+      int days,
+      double hour,
+      String because,
+      String earthOhm,
+      Map<String, String> named) {
+    SiteModel model = new SiteModel(machine);
+    Map<String, String> typed = new HashMap<>(named);
+    typed.put(EntryDesk.READING + "earth", earthOhm);
+    model.type(typed);
+    boolean open = machine.build() != Build.GANTRY_WITH_MIRRORS;
+    model
+        .proofs()
+        .forEach((item, proven) ->
+            proven.set(open && item.mayBeMissing() ? Proven.NOT_FITTED : Proven.YES));
+    if (!(model.outcomeProperty().get()
+        instanceof SiteOutcome.Found(SiteReadings read, SiteFinding finding))) {
+      throw new IllegalStateException("demo readings: " + model.outcomeProperty().get());
+    }
+    record(
+        machine,
+        SiteStation.STATION,
+        kind,
+        daysAgo(days, hour),
+        because,
+        new EntryDesk.Reading(
+            SiteRecord.readings(model.typed(), read),
+            SiteRecord.finding(finding),
+            finding.verdict(),
+            Site.figures(read, finding)));
   }
 
   /** Room, humidity, coolant, after an hour, conductivity; everything proven. */

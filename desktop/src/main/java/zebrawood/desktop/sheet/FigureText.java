@@ -19,11 +19,11 @@ public final class FigureText {
         : Numbers.fixed(value, decimals(figure.unit()));
   }
 
-  /** Temperatures are read to a tenth, conductivity to a whole. */
+  /** As finely as it is read: temperatures to a tenth, what is large to a whole. */
   private static int decimals(String unit) {
     return switch (unit) {
-      case "°C", "K" -> 1;
-      case "µS/cm" -> 0;
+      case "°C", "K", "OD" -> 1;
+      case "µS/cm", "%", "m³/h" -> 0;
       default -> 2;
     };
   }

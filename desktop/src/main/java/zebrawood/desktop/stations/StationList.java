@@ -5,7 +5,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import zebrawood.bed.BedReadings;
 import zebrawood.bed.BedStation;
 import zebrawood.bed.Levelling;
@@ -13,6 +12,7 @@ import zebrawood.bed.ShimReadings;
 import zebrawood.bed.Shimming;
 import zebrawood.desktop.bed.BedSheet;
 import zebrawood.desktop.cooling.CoolingSheet;
+import zebrawood.desktop.site.SiteSheet;
 import zebrawood.desktop.solve.Solver;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Station;
@@ -21,6 +21,7 @@ import zebrawood.records.bed.BedRecord;
 import zebrawood.records.site.CoolingRecord;
 import zebrawood.records.site.CoolingSvg;
 import zebrawood.site.CoolingStation;
+import zebrawood.site.SiteStation;
 import zebrawood.site.SiteSurvey;
 
 /** The stations that are built, in the order of the work. */
@@ -29,6 +30,11 @@ public final class StationList {
 
   public static final List<StationModule> ALL =
       List.of(
+          new StationModule(
+              SiteStation.STATION,
+              SiteSheet::new,
+              entry -> "",
+              List.of(Solver.of("site", SiteSurvey.Readings.class, SiteSurvey::solve, Set.of()))),
           new StationModule(
               CoolingStation.STATION,
               CoolingSheet::new,
@@ -42,17 +48,12 @@ public final class StationList {
                   Solver.of("bed", BedReadings.class, Levelling::solve, Set.of("keepScrew")),
                   Solver.of("shims", ShimReadings.class, Shimming::underHead, Set.of()))));
 
-  /** Computations whose station has no sheet yet. */
-  private static final List<Solver> WITHOUT_A_SHEET =
-      List.of(Solver.of("site", SiteSurvey.Readings.class, SiteSurvey::solve, Set.of()));
-
   public static List<Station> stations() {
     return ALL.stream().map(StationModule::station).toList();
   }
 
   public static List<Solver> solvers() {
-    return Stream.concat(ALL.stream().flatMap(m -> m.solvers().stream()), WITHOUT_A_SHEET.stream())
-        .toList();
+    return ALL.stream().flatMap(m -> m.solvers().stream()).toList();
   }
 
   /** What draws the plan of an entry, by station id. */

@@ -16,8 +16,9 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import zebrawood.desktop.bed.BedWay;
-import zebrawood.desktop.cooling.CoolingModel.Proven;
 import zebrawood.desktop.cooling.CoolingWay;
+import zebrawood.desktop.sheet.Proven;
+import zebrawood.desktop.site.DuctWall;
 import zebrawood.measure.Verdict;
 import zebrawood.site.Coldest.Glycol;
 
@@ -57,6 +58,9 @@ class TextTest {
     }
     for (Glycol glycol : Glycol.values()) {
       keys.add("cooling.glycol." + glycol.name().toLowerCase(Locale.ROOT));
+    }
+    for (DuctWall wall : DuctWall.values()) {
+      keys.add("site.wall." + wall.name().toLowerCase(Locale.ROOT));
     }
     for (Proven proven : Proven.values()) {
       keys.add("proof." + proven.name().toLowerCase(Locale.ROOT));

@@ -1,0 +1,16 @@
+package zebrawood.site;
+
+import java.util.List;
+import java.util.Optional;
+import zebrawood.measure.Finding;
+import zebrawood.measure.Verdict;
+
+/** What the site came to, for the parts read. */
+public record SiteFinding(
+    Optional<Circuit.Finding> circuit,
+    Optional<Duct.Finding> duct,
+    Optional<Eyewear.Finding> eyewear,
+    Verdict verdict,
+    List<String> advice,
+    List<String> warnings)
+    implements Finding {}

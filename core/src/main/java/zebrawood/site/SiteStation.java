@@ -1,0 +1,23 @@
+package zebrawood.site;
+
+import java.util.Map;
+import java.util.Set;
+import zebrawood.ledger.Doubt;
+import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Station;
+
+/** The site station as the ledger knows it. */
+public final class SiteStation {
+  private SiteStation() {}
+
+  public static final Station STATION =
+      new Station(
+          "site",
+          "Site",
+          "Can it be switched on here, and can nobody be hurt?",
+          machine -> true,
+          Set.of(),
+          Map.of(EventKind.MOVED, Doubt.READ_AGAIN),
+          365,
+          30);
+}

@@ -1,0 +1,10 @@
+package zebrawood.desktop.sheet;
+
+/** What was answered to a proof. */
+public enum Proven {
+  NOT_YET,
+  YES,
+  NO,
+  /** The machine has no such thing. */
+  NOT_FITTED
+}

@@ -1,0 +1,109 @@
+package zebrawood.desktop.site;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import zebrawood.desktop.fields.EntryField;
+import zebrawood.desktop.sheet.EntryDesk;
+import zebrawood.desktop.sheet.RecordedSheet;
+import zebrawood.desktop.sheet.SheetHost;
+import zebrawood.desktop.sheet.Step;
+import zebrawood.desktop.text.Text;
+import zebrawood.measure.Numbers;
+import zebrawood.records.site.SiteRecord;
+import zebrawood.site.Site;
+import zebrawood.site.SiteFinding;
+import zebrawood.site.SiteStation;
+
+/** The site station's sheet. */
+public final class SiteSheet extends RecordedSheet {
+  private final SiteModel model;
+  private final SitePane pane;
+
+  public SiteSheet(SheetHost host) {
+    this(host, new SiteModel(host.workshop().opened().machine()));
+  }
+
+  private SiteSheet(SheetHost host, SiteModel model) {
+    super(host, SiteStation.STATION, model, kept -> SiteRecord.of(kept).typed());
+    this.model = model;
+    pane = new SitePane(model, this::focusPrimary);
+    assemble(
+        pane,
+        Text.of("site.picture.title"),
+        Text.of("site.picture.legend"),
+        new DuctPicture(model));
+    model.setOnTyped(this::keepDraft);
+    model.outcomeProperty().subscribe(o -> showAdvice());
+  }
+
+  @Override
+  protected Shown shown() {
+    return switch (model.outcomeProperty().get()) {
+      case SiteOutcome.Waiting(String next) ->
+          nothing(new Step("", Text.of("cooling.do.read", next), Text.of("site.do.begun")));
+      case SiteOutcome.Refused(String because) ->
+          nothing(new Step("", Text.of("bed.do.mend"), because));
+      case SiteOutcome.Found(var read, var finding) ->
+          new Shown(
+              finding.advice().stream().map(s -> Step.ofAdvice(s, Site.PROVE)).toList(),
+              finding.warnings(),
+              Text.of("site.caution"),
+              summary(finding),
+              Optional.of(
+                  new EntryDesk.Reading(
+                      SiteRecord.readings(model.typed(), read),
+                      SiteRecord.finding(finding),
+                      finding.verdict(),
+                      Site.figures(read, finding))));
+    };
+  }
+
+  private static Shown nothing(Step step) {
+    return new Shown(List.of(step), List.of(), Text.of("site.caution"), "", Optional.empty());
+  }
+
+  private static String summary(SiteFinding f) {
+    List<String> sentences = new ArrayList<>();
+    f.circuit()
+        .ifPresent(c ->
+            sentences.add(
+                Text.of(
+                    "site.summary.circuit",
+                    Numbers.fixed(c.amps(), 1),
+                    Numbers.fixed(100 * c.shareOfBreaker(), 0))));
+    f.duct()
+        .ifPresent(d ->
+            sentences.add(
+                Text.of(
+                    "site.summary.duct",
+                    Numbers.fixed(d.lossPa(), 0),
+                    Numbers.fixed(d.velocityMS(), 1))));
+    f.duct()
+        .filter(d -> d.operatingFlowM3H().isPresent())
+        .ifPresent(d ->
+            sentences.add(
+                Text.of(
+                    "site.summary.flow", Numbers.fixed(d.operatingFlowM3H().getAsDouble(), 0))));
+    f.eyewear()
+        .ifPresent(e ->
+            sentences.add(
+                Text.of("site.summary.eyewear", Numbers.fixed(e.requiredOpticalDensity(), 1))));
+    return String.join(" ", sentences);
+  }
+
+  @Override
+  protected void fieldFocused(Optional<EntryField> field) {
+    pane.setFocused(field);
+  }
+
+  @Override
+  protected void focusStart() {
+    pane.focusStart();
+  }
+
+  @Override
+  public void focusFirst() {
+    pane.focusStart();
+  }
+}

@@ -1,0 +1,2 @@
+/** The site sheet: earth and protection, circuit, exhaust and eyewear. */
+package zebrawood.desktop.site;
