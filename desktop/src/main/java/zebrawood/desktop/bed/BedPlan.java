@@ -25,6 +25,7 @@ import zebrawood.bed.ScrewTurn;
 import zebrawood.bed.ShimFinding;
 import zebrawood.bed.TurnDirection;
 import zebrawood.desktop.sheet.Drawing;
+import zebrawood.desktop.sheet.LivePicture;
 import zebrawood.desktop.text.Text;
 import zebrawood.measure.LengthUnit;
 import zebrawood.measure.Numbers;
@@ -35,7 +36,7 @@ import zebrawood.measure.PlaneFit;
  * will make it, and what each screw or foot wants. A place that stands high is a filled disc, a low
  * one a ring; its size is how far it is off. Clicking a screw keeps it where it is.
  */
-final class BedPlan extends Region {
+final class BedPlan extends LivePicture {
   private static final PseudoClass LOW = PseudoClass.getPseudoClass("low");
   private static final PseudoClass UNREAD = PseudoClass.getPseudoClass("unread");
   private static final PseudoClass KEPT = PseudoClass.getPseudoClass("kept");
@@ -63,7 +64,7 @@ final class BedPlan extends Region {
       "M 2 9 A 7 7 0 1 1 9 16 L 9 13 M 9 16 L 12.5 13.2 M 9 16 L 12.2 18.6";
 
   private final BedModel model;
-  private final Drawing drawing = new Drawing();
+  private Drawing drawing;
   private final Map<String, ScrewButton> screws = new HashMap<>();
   private final List<Label> shims = new ArrayList<>();
   private Optional<BedPlace> current = Optional.empty();
@@ -73,11 +74,7 @@ final class BedPlan extends Region {
 
   BedPlan(BedModel model) {
     this.model = model;
-    getStyleClass().add("plan");
-    setMinSize(190, 220);
     model.outcomeProperty().subscribe(o -> draw());
-    widthProperty().subscribe(w -> draw());
-    heightProperty().subscribe(h -> draw());
   }
 
   /** Marks the place that is being read. */
@@ -88,18 +85,15 @@ final class BedPlan extends Region {
     }
   }
 
-  private void draw() {
-    if (!(getWidth() > 2 * MARGIN_X) || !(getHeight() > 2 * MARGIN_Y)) {
-      return;
-    }
-    drawing.begin();
+  @Override
+  protected void draw(Drawing on) {
+    drawing = on;
     if (fitScale()) {
       outline();
       leaders();
       places();
       supports();
     }
-    drawing.end(getChildren());
   }
 
   /** Finds the scale at which all places and supports fit; false when none has a position. */

@@ -22,6 +22,7 @@ import zebrawood.bed.Clockwise;
 import zebrawood.desktop.fields.Choice;
 import zebrawood.desktop.fields.EntryField;
 import zebrawood.desktop.fields.LengthEntry;
+import zebrawood.desktop.sheet.MessageLine;
 import zebrawood.desktop.sheet.PracticeBar;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.text.Text;
@@ -38,14 +39,13 @@ final class BedReadingsPane extends VBox {
   private final BedModel model;
   private final Runnable afterLast;
   private final GridPane grid = new GridPane();
-  private final Label message = new Label();
+  private final MessageLine message = new MessageLine("reading-message");
   private final Label hint = new Label();
   private final PracticeBar practiceBar;
   private final TitledPane supportsPane = new TitledPane();
   private final ScrollPane gridScroll = SheetFrame.scrolling(grid);
   private List<EntryField> cells = List.of();
   private boolean following;
-  private Optional<EntryField> focused = Optional.empty();
 
   /**
    * @param afterLast what Enter in the last reading does
@@ -58,9 +58,6 @@ final class BedReadingsPane extends VBox {
     grid.setId("bed-grid");
     grid.heightProperty().subscribe(h -> gridScroll.setPrefViewportHeight(h.doubleValue()));
     gridScroll.setMinHeight(Region.USE_PREF_SIZE);
-    message.setId("reading-message");
-    message.setWrapText(true);
-    message.setMinHeight(Region.USE_PREF_SIZE);
     hint.setWrapText(true);
     hint.setMinHeight(Region.USE_PREF_SIZE);
     hint.getStyleClass().add("soft");
@@ -218,9 +215,8 @@ final class BedReadingsPane extends VBox {
 
   /** The field that has the focus, so that what it understood is shown. */
   void setFocused(Optional<EntryField> field) {
-    focused = field;
+    message.setFocused(field);
     field.filter(cells::contains).ifPresent(this::scrollTo);
-    showMessage();
   }
 
   private void scrollTo(EntryField field) {
@@ -233,14 +229,10 @@ final class BedReadingsPane extends VBox {
   }
 
   private void showMessage() {
-    boolean refused = model.outcomeProperty().get() instanceof BedOutcome.Refused;
-    message.setText(
+    message.refuse(
         model.outcomeProperty().get() instanceof BedOutcome.Refused(String because)
-            ? because
-            : focused.map(f -> f.entry().understood()).orElse(""));
-    message.getStyleClass().setAll("label", refused ? "refusal" : "understood");
-    message.setVisible(!message.getText().isEmpty());
-    message.setManaged(!message.getText().isEmpty());
+            ? Optional.of(because)
+            : Optional.empty());
   }
 
   void showPractice(String words) {

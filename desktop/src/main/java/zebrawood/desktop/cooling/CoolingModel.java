@@ -1,18 +1,13 @@
 package zebrawood.desktop.cooling;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.SimpleObjectProperty;
 import zebrawood.desktop.fields.NumberEntry;
+import zebrawood.desktop.sheet.AnsweredModel;
 import zebrawood.desktop.sheet.EntryDesk;
 import zebrawood.desktop.sheet.Proven;
 import zebrawood.machine.Machine;
@@ -28,7 +23,7 @@ import zebrawood.site.CoolingReadings.Item;
 import zebrawood.site.CoolingReadings.Proof;
 
 /** What is typed on the cooling sheet and what follows from it. Knows no scene. */
-public final class CoolingModel implements EntryDesk.Typed {
+public final class CoolingModel extends AnsweredModel<Item> {
   /**
    * Heat into the water for each watt of light at full power: a tube turns an eighth into light.
    */
@@ -37,62 +32,44 @@ public final class CoolingModel implements EntryDesk.Typed {
   /** Half of the time the beam is on. */
   private static final double USUAL_DUTY = 0.5;
 
-  private final NumberEntry roomC = new NumberEntry("Room", "°C", -40, 60);
-  private final NumberEntry humidity = new NumberEntry("Humidity", "%", 0, 100);
-  private final NumberEntry coolantC = new NumberEntry("Coolant at start", "°C", -40, 100);
-  private final NumberEntry afterHourC = new NumberEntry("After an hour", "°C", -40, 100);
-  private final NumberEntry conductivity = new NumberEntry("Conductivity", "µS/cm", 0, 100_000);
-  private final NumberEntry limitC = new NumberEntry("Warmest allowed", "°C", 5, 60);
-  private final NumberEntry heatW = new NumberEntry("Heat at this duty", "W", 0, 100_000);
-  private final NumberEntry litres = new NumberEntry("Water in all", "l", 0.1, 10_000);
-  private final NumberEntry lossWPerK = new NumberEntry("Lost to the air", "W/K", 0, 10_000);
-  private final NumberEntry fromC = new NumberEntry("Pull-down from", "°C", -40, 100);
-  private final NumberEntry toC = new NumberEntry("Pull-down to", "°C", -40, 100);
-  private final NumberEntry minutes = new NumberEntry("Pull-down took", "min", 0.1, 10_000);
-  private final NumberEntry coldestC = new NumberEntry("Coldest night", "°C", -48, 60);
-  private final ObjectProperty<CoolingWay> way = new SimpleObjectProperty<>(CoolingWay.CHILLER);
-  private final ObjectProperty<Glycol> glycol = new SimpleObjectProperty<>(Glycol.PROPYLENE);
-  private final Map<Item, ObjectProperty<Proven>> proofs = new EnumMap<>(Item.class);
+  private final NumberEntry roomC = reading("room", "Room", "°C", -40, 60);
+  private final NumberEntry humidity = reading("humidity", "Humidity", "%", 0, 100);
+  private final NumberEntry coolantC = reading("coolant", "Coolant at start", "°C", -40, 100);
+  private final NumberEntry afterHourC = reading("afterHour", "After an hour", "°C", -40, 100);
+  private final NumberEntry conductivity =
+      reading("conductivity", "Conductivity", "µS/cm", 0, 100_000);
+  private final NumberEntry limitC = keep("limit", new NumberEntry("Warmest allowed", "°C", 5, 60));
+  private final NumberEntry heatW =
+      keep("heat", new NumberEntry("Heat at this duty", "W", 0, 100_000));
+  private final NumberEntry litres =
+      keep("litres", new NumberEntry("Water in all", "l", 0.1, 10_000));
+  private final NumberEntry lossWPerK =
+      keep("loss", new NumberEntry("Lost to the air", "W/K", 0, 10_000));
+  private final NumberEntry fromC = reading("from", "Pull-down from", "°C", -40, 100);
+  private final NumberEntry toC = reading("to", "Pull-down to", "°C", -40, 100);
+  private final NumberEntry minutes = reading("minutes", "Pull-down took", "min", 0.1, 10_000);
+  private final NumberEntry coldestC =
+      keep("coldest", new NumberEntry("Coldest night", "°C", -48, 60));
+  private final ObjectProperty<CoolingWay> way =
+      choose("way", CoolingWay.class, CoolingWay.CHILLER);
+  private final ObjectProperty<Glycol> glycol = choose("glycol", Glycol.class, Glycol.PROPYLENE);
   private final ReadOnlyObjectWrapper<CoolingOutcome> outcome =
       new ReadOnlyObjectWrapper<>(new CoolingOutcome.Waiting(""));
-  private Consumer<Map<String, String>> onTyped = typed -> {};
-  private boolean quiet;
 
   public CoolingModel(Machine machine) {
+    super(Item.class);
     limitC.set(28);
     heatW.set(Math.round(machine.source().watts() * HEAT_PER_WATT * USUAL_DUTY));
     litres.set(20);
     lossWPerK.set(6);
     for (Item item : Item.values()) {
-      ObjectProperty<Proven> proven = new SimpleObjectProperty<>(Proven.NOT_YET);
-      proven.subscribe((before, now) -> changed());
-      proofs.put(item, proven);
+      ask(item);
     }
-    for (NumberEntry entry : entries().values()) {
-      entry.textProperty().subscribe((before, now) -> changed());
-    }
-    way.subscribe((before, now) -> changed());
-    glycol.subscribe((before, now) -> changed());
-    changed();
+    begin();
   }
 
-  /** Every number by the name it is kept under, readings first. */
-  private Map<String, NumberEntry> entries() {
-    Map<String, NumberEntry> entries = new LinkedHashMap<>();
-    entries.put(EntryDesk.READING + "room", roomC);
-    entries.put(EntryDesk.READING + "humidity", humidity);
-    entries.put(EntryDesk.READING + "coolant", coolantC);
-    entries.put(EntryDesk.READING + "afterHour", afterHourC);
-    entries.put(EntryDesk.READING + "conductivity", conductivity);
-    entries.put("limit", limitC);
-    entries.put("heat", heatW);
-    entries.put("litres", litres);
-    entries.put("loss", lossWPerK);
-    entries.put(EntryDesk.READING + "from", fromC);
-    entries.put(EntryDesk.READING + "to", toC);
-    entries.put(EntryDesk.READING + "minutes", minutes);
-    entries.put("coldest", coldestC);
-    return entries;
+  private NumberEntry reading(String name, String words, String unit, double least, double most) {
+    return keep(EntryDesk.READING + name, new NumberEntry(words, unit, least, most));
   }
 
   /** What is read at every visit, in the order it is read. */
@@ -128,24 +105,8 @@ public final class CoolingModel implements EntryDesk.Typed {
     return glycol;
   }
 
-  public ObjectProperty<Proven> provenProperty(Item item) {
-    return proofs.get(item);
-  }
-
   public ReadOnlyObjectProperty<CoolingOutcome> outcomeProperty() {
     return outcome.getReadOnlyProperty();
-  }
-
-  /** Called with every field's text whenever one changes. */
-  public void setOnTyped(Consumer<Map<String, String>> use) {
-    onTyped = use;
-  }
-
-  private void changed() {
-    if (!quiet) {
-      outcome.set(solve());
-      onTyped.accept(typed());
-    }
   }
 
   private List<NumberEntry> used() {
@@ -159,9 +120,13 @@ public final class CoolingModel implements EntryDesk.Typed {
     return used;
   }
 
-  private CoolingOutcome solve() {
-    Optional<String> problem =
-        used().stream().map(e -> e.problemProperty().get()).filter(p -> !p.isEmpty()).findFirst();
+  @Override
+  protected void solve() {
+    outcome.set(outcome());
+  }
+
+  private CoolingOutcome outcome() {
+    Optional<String> problem = firstProblem(used().stream());
     if (problem.isPresent()) {
       return new CoolingOutcome.Refused(problem.get());
     }
@@ -207,11 +172,12 @@ public final class CoolingModel implements EntryDesk.Typed {
             ? Optional.empty()
             : Optional.of(new Coldest.Readings(value(coldestC), glycol.get(), value(litres)));
     List<Proof> made = new ArrayList<>();
-    proofs.forEach((item, proven) -> {
-      if (proven.get() != Proven.NOT_YET) {
-        made.add(new Proof(item, proven.get() == Proven.YES));
-      }
-    });
+    proofs()
+        .forEach((item, proven) -> {
+          if (proven.get() != Proven.NOT_YET) {
+            made.add(new Proof(item, proven.get() == Proven.YES));
+          }
+        });
     return new CoolingReadings(
         new Air.Readings(value(roomC), value(humidity), value(coolantC)),
         value(limitC),
@@ -221,71 +187,5 @@ public final class CoolingModel implements EntryDesk.Typed {
         chiller,
         coldest,
         made);
-  }
-
-  private static double value(NumberEntry entry) {
-    return entry.value().orElseThrow();
-  }
-
-  @Override
-  public Map<String, String> typed() {
-    Map<String, String> typed = new LinkedHashMap<>();
-    entries().forEach((key, entry) -> typed.put(key, entry.text()));
-    typed.put("way", way.get().name());
-    typed.put("glycol", glycol.get().name());
-    proofs.forEach((item, proven) -> {
-      if (proven.get() != Proven.NOT_YET) {
-        typed.put(proofKey(item), proven.get().name());
-      }
-    });
-    return typed;
-  }
-
-  private static String proofKey(Item item) {
-    return EntryDesk.READING + "proof." + item.name().toLowerCase(Locale.ROOT);
-  }
-
-  @Override
-  public void type(Map<String, String> typed) {
-    if (typed.isEmpty()) {
-      return;
-    }
-    quietly(() -> {
-      entries()
-          .forEach((key, entry) -> entry.textProperty().set(typed.getOrDefault(key, entry.text())));
-      way.set(CoolingWay.valueOf(typed.getOrDefault("way", way.get().name())));
-      glycol.set(Glycol.valueOf(typed.getOrDefault("glycol", glycol.get().name())));
-      proofs.forEach((item, proven) ->
-          proven.set(Proven.valueOf(typed.getOrDefault(proofKey(item), Proven.NOT_YET.name()))));
-    });
-  }
-
-  @Override
-  public void clearReadings() {
-    quietly(() -> {
-      entries()
-          .forEach((key, entry) -> {
-            if (key.startsWith(EntryDesk.READING)) {
-              entry.textProperty().set("");
-            }
-          });
-      proofs.values().forEach(p -> p.set(Proven.NOT_YET));
-    });
-  }
-
-  @Override
-  public boolean nothingRead() {
-    return typed().entrySet().stream()
-        .noneMatch(e -> e.getKey().startsWith(EntryDesk.READING) && !e.getValue().isBlank());
-  }
-
-  private void quietly(Runnable change) {
-    quiet = true;
-    try {
-      change.run();
-    } finally {
-      quiet = false;
-    }
-    changed();
   }
 }

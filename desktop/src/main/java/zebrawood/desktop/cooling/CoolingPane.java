@@ -11,11 +11,11 @@ import javafx.scene.control.TitledPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.fields.Choice;
 import zebrawood.desktop.fields.EntryField;
 import zebrawood.desktop.fields.NumberEntry;
+import zebrawood.desktop.sheet.MessageLine;
 import zebrawood.desktop.sheet.PracticeBar;
 import zebrawood.desktop.sheet.ProofRow;
 import zebrawood.desktop.sheet.SheetFrame;
@@ -28,10 +28,9 @@ final class CoolingPane extends VBox {
   private final CoolingModel model;
   private final Runnable afterLast;
   private final List<Control> order = new ArrayList<>();
-  private final Label message = new Label();
+  private final MessageLine message = new MessageLine("cooling-message");
   private final PracticeBar practiceBar;
   private final VBox settings = new VBox(6);
-  private Optional<EntryField> focused = Optional.empty();
 
   /**
    * @param afterLast what Enter in the last place does
@@ -40,9 +39,6 @@ final class CoolingPane extends VBox {
     this.model = model;
     this.afterLast = afterLast;
     getStyleClass().add("readings");
-    message.setId("cooling-message");
-    message.setWrapText(true);
-    message.setMinHeight(Region.USE_PREF_SIZE);
     ComboBox<CoolingWay> way =
         Choice.of(
             "cooling-way",
@@ -55,7 +51,7 @@ final class CoolingPane extends VBox {
     GridPane read = grid(model.atEveryVisit(), true);
     for (Item item : Item.values()) {
       ProofRow row =
-          new ProofRow(item.name(), item.words(), false, model.provenProperty(item), this::goOn);
+          new ProofRow(item.name(), item.words(), false, model.proofs().get(item), this::goOn);
       order.add(row.answer());
       proofs.getChildren().add(row);
     }
@@ -170,18 +166,13 @@ final class CoolingPane extends VBox {
 
   /** The field that has the focus, so that what it understood is shown. */
   void setFocused(Optional<EntryField> field) {
-    focused = field;
-    showMessage();
+    message.setFocused(field);
   }
 
   private void showMessage() {
-    boolean refused = model.outcomeProperty().get() instanceof CoolingOutcome.Refused;
-    message.setText(
+    message.refuse(
         model.outcomeProperty().get() instanceof CoolingOutcome.Refused(String because)
-            ? because
-            : focused.map(f -> f.entry().understood()).orElse(""));
-    message.getStyleClass().setAll("label", refused ? "refusal" : "understood");
-    message.setVisible(!message.getText().isEmpty());
-    message.setManaged(!message.getText().isEmpty());
+            ? Optional.of(because)
+            : Optional.empty());
   }
 }

@@ -87,7 +87,7 @@ final class CoolingPractice {
   }
 
   private void prove(Item item, boolean passed) {
-    model.provenProperty(item).set(passed ? Proven.YES : Proven.NO);
+    model.proofs().get(item).set(passed ? Proven.YES : Proven.NO);
   }
 
   /** Mends what failed and sets the chiller to what the air allows. */

@@ -3,9 +3,9 @@ package zebrawood.desktop.cooling;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.css.PseudoClass;
-import javafx.scene.layout.Region;
 import javafx.scene.shape.Rectangle;
 import zebrawood.desktop.sheet.Drawing;
+import zebrawood.desktop.sheet.LivePicture;
 import zebrawood.desktop.text.Text;
 import zebrawood.measure.Numbers;
 import zebrawood.site.CoolingFinding;
@@ -15,7 +15,7 @@ import zebrawood.site.CoolingReadings;
  * The coolant on a scale: below, where water settles on the optics; above, where the machine
  * suffers; between, where it may be.
  */
-final class Thermometer extends Region {
+final class Thermometer extends LivePicture {
   private static final double TOP = 26;
   private static final double BOTTOM = 26;
   private static final double STEM = 34;
@@ -23,33 +23,24 @@ final class Thermometer extends Region {
   private static final PseudoClass OUTSIDE = PseudoClass.getPseudoClass("outside");
 
   private final CoolingModel model;
-  private final Drawing drawing = new Drawing();
 
   private record Mark(double celsius, String words, boolean coolant) {}
 
   Thermometer(CoolingModel model) {
     this.model = model;
-    getStyleClass().add("plan");
-    setMinSize(190, 220);
     model.outcomeProperty().subscribe(o -> draw());
-    widthProperty().subscribe(w -> draw());
-    heightProperty().subscribe(h -> draw());
   }
 
-  private void draw() {
-    if (!(getWidth() > 100) || !(getHeight() > 100)) {
-      return;
-    }
-    drawing.begin();
+  @Override
+  protected void draw(Drawing on) {
     if (model.outcomeProperty().get() instanceof CoolingOutcome.Found(var readings, var finding)) {
-      draw(readings, finding);
+      draw(on, readings, finding);
     } else {
-      drawing.words(Text.of("cooling.picture.empty"), getWidth() / 2, getHeight() / 2, "plan-side");
+      on.words(Text.of("cooling.picture.empty"), getWidth() / 2, getHeight() / 2, "plan-side");
     }
-    drawing.end(getChildren());
   }
 
-  private void draw(CoolingReadings r, CoolingFinding f) {
+  private void draw(Drawing drawing, CoolingReadings r, CoolingFinding f) {
     List<Mark> marks = new ArrayList<>();
     marks.add(new Mark(f.air().dewPointC(), Text.of("cooling.picture.dew"), false));
     marks.add(new Mark(f.air().lowestCoolantC(), Text.of("cooling.picture.lowest"), false));

@@ -280,7 +280,7 @@ public final class DemoWorkshop {
       fields.get(i).textProperty().set(words[i].equals("-") ? "" : words[i]);
     }
     for (Item item : Item.values()) {
-      model.provenProperty(item).set(Proven.YES);
+      model.proofs().get(item).set(Proven.YES);
     }
     if (!(model.outcomeProperty().get()
         instanceof CoolingOutcome.Found(CoolingReadings read, CoolingFinding finding))) {

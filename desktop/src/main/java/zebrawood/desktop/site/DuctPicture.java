@@ -1,19 +1,18 @@
 package zebrawood.desktop.site;
 
 import java.util.List;
-import javafx.scene.layout.Region;
 import zebrawood.desktop.sheet.Drawing;
+import zebrawood.desktop.sheet.LivePicture;
 import zebrawood.desktop.text.Text;
 import zebrawood.measure.Numbers;
 import zebrawood.site.Duct;
 import zebrawood.site.SiteFinding;
-import zebrawood.site.SiteReadings;
 
 /**
  * The exhaust run from the machine to the outlet with the suction along it: it grows piece by piece
  * to the blower, which sits at the far end so that the indoor run leaks inwards.
  */
-final class DuctPicture extends Region {
+final class DuctPicture extends LivePicture {
   private static final double SIDE = 46;
   private static final double RUN_Y = 70;
   private static final double GRAPH_TOP = 130;
@@ -21,32 +20,23 @@ final class DuctPicture extends Region {
   private static final double WIDEST = 46;
 
   private final SiteModel model;
-  private final Drawing drawing = new Drawing();
 
   DuctPicture(SiteModel model) {
     this.model = model;
-    getStyleClass().add("plan");
-    setMinSize(190, 220);
     model.outcomeProperty().subscribe(o -> draw());
-    widthProperty().subscribe(w -> draw());
-    heightProperty().subscribe(h -> draw());
   }
 
-  private void draw() {
-    if (!(getWidth() > 150) || !(getHeight() > 200)) {
-      return;
-    }
-    drawing.begin();
+  @Override
+  protected void draw(Drawing on) {
     if (model.outcomeProperty().get() instanceof SiteOutcome.Found(var readings, var finding)
         && readings.duct().isPresent()) {
-      draw(readings, readings.duct().get(), finding);
+      draw(on, readings.duct().get(), finding);
     } else {
-      drawing.words(Text.of("site.picture.empty"), getWidth() / 2, getHeight() / 2, "plan-side");
+      on.words(Text.of("site.picture.empty"), getWidth() / 2, getHeight() / 2, "plan-side");
     }
-    drawing.end(getChildren());
   }
 
-  private void draw(SiteReadings readings, Duct.Readings duct, SiteFinding finding) {
+  private void draw(Drawing drawing, Duct.Readings duct, SiteFinding finding) {
     List<Duct.Piece> run = duct.run();
     double flow = finding.duct().orElseThrow().operatingFlowM3H().orElse(duct.flowM3H());
     double total = run.stream().mapToDouble(p -> p.lossPa(flow)).sum();

@@ -1,20 +1,15 @@
 package zebrawood.desktop.site;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.beans.property.SimpleObjectProperty;
 import zebrawood.desktop.fields.NumberEntry;
+import zebrawood.desktop.sheet.AnsweredModel;
 import zebrawood.desktop.sheet.EntryDesk;
 import zebrawood.desktop.sheet.Proven;
 import zebrawood.machine.Machine;
@@ -32,7 +27,7 @@ import zebrawood.site.SiteReadings.Proof;
  * What is typed on the site sheet and what follows from it. A part counts once anything of it is
  * typed; then all of it is needed. Knows no scene.
  */
-public final class SiteModel implements EntryDesk.Typed {
+public final class SiteModel extends AnsweredModel<Item> {
   private static final int LOADS = 5;
   private static final int PIECES = 3;
   private static final int FAN_POINTS = 4;
@@ -55,14 +50,11 @@ public final class SiteModel implements EntryDesk.Typed {
   private final NumberEntry beam = new NumberEntry("Beam, 1/e²", "mm", 0.001, 10_000);
   private final NumberEntry exposure = new NumberEntry("Looked into for", "s", 1e-9, 30_000);
   private final List<List<NumberEntry>> filters = new ArrayList<>();
-  private final Map<Item, ObjectProperty<Proven>> proofs = new EnumMap<>(Item.class);
-  private final Map<String, NumberEntry> byKey = new LinkedHashMap<>();
   private final ReadOnlyObjectWrapper<SiteOutcome> outcome =
       new ReadOnlyObjectWrapper<>(new SiteOutcome.Waiting(""));
-  private Consumer<Map<String, String>> onTyped = typed -> {};
-  private boolean quiet;
 
   public SiteModel(Machine machine) {
+    super(Item.class);
     this.machine = machine;
     keep(EntryDesk.READING + "earth", earth);
     keep("earthLimit", earthLimit);
@@ -81,7 +73,7 @@ public final class SiteModel implements EntryDesk.Typed {
               keep("bore." + i, new NumberEntry("Bore of piece " + i, "mm", 10, 5000)),
               keep("length." + i, new NumberEntry("Length of piece " + i, "m", 0, 1000)),
               keep("bends." + i, new NumberEntry("Bends of piece " + i, "", 0, 100))));
-      walls.add(followed(new SimpleObjectProperty<>(DuctWall.FLEXIBLE)));
+      walls.add(choose("wall." + i, DuctWall.class, DuctWall.FLEXIBLE));
     }
     for (int i = 1; i <= FAN_POINTS; i++) {
       fan.add(
@@ -96,27 +88,13 @@ public final class SiteModel implements EntryDesk.Typed {
               keep("to." + i, new NumberEntry("Filter " + i + " to", "nm", 100, 1_000_000)),
               keep("density." + i, new NumberEntry("Filter " + i + " density", "", 0, 20))));
     }
-    Stream.of(Item.values())
-        .filter(i -> i.appliesTo(machine.build()))
-        .forEach(i -> proofs.put(i, followed(new SimpleObjectProperty<>(Proven.NOT_YET))));
-    quietly(() -> {
-      earthLimit.set(0.5);
-      volts.set(230);
-      breaker.set(16);
-      share.set(80);
-      exposure.set(10);
-    });
-  }
-
-  private NumberEntry keep(String key, NumberEntry entry) {
-    byKey.put(key, entry);
-    entry.textProperty().subscribe((before, now) -> changed());
-    return entry;
-  }
-
-  private <T> ObjectProperty<T> followed(ObjectProperty<T> property) {
-    property.subscribe((before, now) -> changed());
-    return property;
+    Stream.of(Item.values()).filter(i -> i.appliesTo(machine.build())).forEach(this::ask);
+    earthLimit.set(0.5);
+    volts.set(230);
+    breaker.set(16);
+    share.set(80);
+    exposure.set(10);
+    begin();
   }
 
   NumberEntry earth() {
@@ -159,33 +137,17 @@ public final class SiteModel implements EntryDesk.Typed {
     return filters;
   }
 
-  /** The proofs that this machine is asked for, in the order of the work. */
-  public Map<Item, ObjectProperty<Proven>> proofs() {
-    return proofs;
-  }
-
   public ReadOnlyObjectProperty<SiteOutcome> outcomeProperty() {
     return outcome.getReadOnlyProperty();
   }
 
-  /** Called with every field's text whenever one changes. */
-  public void setOnTyped(Consumer<Map<String, String>> use) {
-    onTyped = use;
+  @Override
+  protected void solve() {
+    outcome.set(outcome());
   }
 
-  private void changed() {
-    if (!quiet) {
-      outcome.set(solve());
-      onTyped.accept(typed());
-    }
-  }
-
-  private SiteOutcome solve() {
-    Optional<String> problem =
-        byKey.values().stream()
-            .map(e -> e.problemProperty().get())
-            .filter(p -> !p.isEmpty())
-            .findFirst();
+  private SiteOutcome outcome() {
+    Optional<String> problem = firstProblem(numbers().stream());
     if (problem.isPresent()) {
       return new SiteOutcome.Refused(problem.get());
     }
@@ -231,14 +193,11 @@ public final class SiteModel implements EntryDesk.Typed {
     return row.stream().anyMatch(e -> !e.isEmpty());
   }
 
-  private static double value(NumberEntry entry) {
-    return entry.value().orElseThrow();
-  }
-
   private SiteReadings readings() {
     List<Proof> made = new ArrayList<>();
-    proofs.forEach((item, proven) ->
-        answer(proven.get()).ifPresent(answer -> made.add(new Proof(item, answer))));
+    proofs()
+        .forEach((item, proven) ->
+            answer(proven.get()).ifPresent(answer -> made.add(new Proof(item, answer))));
     OptionalDouble earthOhm = earth.value();
     return new SiteReadings(earthOhm, value(earthLimit), circuit(), duct(), eyewear(), made);
   }
@@ -308,64 +267,5 @@ public final class SiteModel implements EntryDesk.Typed {
             value(exposure),
             shelf,
             Optional.empty()));
-  }
-
-  @Override
-  public Map<String, String> typed() {
-    Map<String, String> typed = new LinkedHashMap<>();
-    byKey.forEach((key, entry) -> typed.put(key, entry.text()));
-    for (int i = 0; i < PIECES; i++) {
-      typed.put("wall." + (i + 1), walls.get(i).get().name());
-    }
-    proofs.forEach((item, proven) -> {
-      if (proven.get() != Proven.NOT_YET) {
-        typed.put(proofKey(item), proven.get().name());
-      }
-    });
-    return typed;
-  }
-
-  private static String proofKey(Item item) {
-    return EntryDesk.READING + "proof." + item.name().toLowerCase(Locale.ROOT);
-  }
-
-  @Override
-  public void type(Map<String, String> typed) {
-    if (typed.isEmpty()) {
-      return;
-    }
-    quietly(() -> {
-      byKey.forEach(
-          (key, entry) -> entry.textProperty().set(typed.getOrDefault(key, entry.text())));
-      for (int i = 0; i < PIECES; i++) {
-        String wall = typed.getOrDefault("wall." + (i + 1), walls.get(i).get().name());
-        walls.get(i).set(DuctWall.valueOf(wall));
-      }
-      proofs.forEach((item, proven) ->
-          proven.set(Proven.valueOf(typed.getOrDefault(proofKey(item), Proven.NOT_YET.name()))));
-    });
-  }
-
-  @Override
-  public void clearReadings() {
-    quietly(() -> {
-      earth.textProperty().set("");
-      proofs.values().forEach(p -> p.set(Proven.NOT_YET));
-    });
-  }
-
-  @Override
-  public boolean nothingRead() {
-    return earth.isEmpty() && proofs.values().stream().allMatch(p -> p.get() == Proven.NOT_YET);
-  }
-
-  private void quietly(Runnable change) {
-    quiet = true;
-    try {
-      change.run();
-    } finally {
-      quiet = false;
-    }
-    changed();
   }
 }

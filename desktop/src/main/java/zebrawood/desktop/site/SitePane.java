@@ -12,11 +12,11 @@ import javafx.scene.control.TitledPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.fields.Choice;
 import zebrawood.desktop.fields.EntryField;
 import zebrawood.desktop.fields.NumberEntry;
+import zebrawood.desktop.sheet.MessageLine;
 import zebrawood.desktop.sheet.ProofRow;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.text.Text;
@@ -26,8 +26,7 @@ final class SitePane extends VBox {
   private final SiteModel model;
   private final Runnable afterLast;
   private final List<Control> order = new ArrayList<>();
-  private final Label message = new Label();
-  private Optional<EntryField> focused = Optional.empty();
+  private final MessageLine message = new MessageLine("site-message");
 
   /**
    * @param afterLast what Enter in the last place does
@@ -36,9 +35,6 @@ final class SitePane extends VBox {
     this.model = model;
     this.afterLast = afterLast;
     getStyleClass().add("readings");
-    message.setId("site-message");
-    message.setWrapText(true);
-    message.setMinHeight(Region.USE_PREF_SIZE);
     Label keys = soft(Text.of("site.keys"));
     VBox proofs = new VBox(6);
     GridPane earth = grid(List.of(model.earth()));
@@ -162,18 +158,13 @@ final class SitePane extends VBox {
 
   /** The field that has the focus, so that what it understood is shown. */
   void setFocused(Optional<EntryField> field) {
-    focused = field;
-    showMessage();
+    message.setFocused(field);
   }
 
   private void showMessage() {
-    boolean refused = model.outcomeProperty().get() instanceof SiteOutcome.Refused;
-    message.setText(
+    message.refuse(
         model.outcomeProperty().get() instanceof SiteOutcome.Refused(String because)
-            ? because
-            : focused.map(f -> f.entry().understood()).orElse(""));
-    message.getStyleClass().setAll("label", refused ? "refusal" : "understood");
-    message.setVisible(!message.getText().isEmpty());
-    message.setManaged(!message.getText().isEmpty());
+            ? Optional.of(because)
+            : Optional.empty());
   }
 }

@@ -50,7 +50,7 @@ class CoolingModelTest {
 
   private void proveAll() {
     for (Item item : Item.values()) {
-      model.provenProperty(item).set(Proven.YES);
+      model.proofs().get(item).set(Proven.YES);
     }
   }
 
@@ -149,7 +149,7 @@ class CoolingModelTest {
   void whatIsTypedIsWhatIsFilledAgainAndKept() {
     read("22", "45", "64 F");
     proveAll();
-    model.provenProperty(Item.BUBBLES).set(Proven.NO);
+    model.proofs().get(Item.BUBBLES).set(Proven.NO);
     type("reading.afterHour", "21", "reading.conductivity", "80", "coldest", "-12");
     Map<String, String> typed = model.typed();
     CoolingModel other = new CoolingModel(ALDER);

@@ -1,0 +1,41 @@
+package zebrawood.desktop.sheet;
+
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Region;
+import zebrawood.desktop.fields.EntryField;
+
+/**
+ * Under the readings: why something typed cannot be used, else how the field at hand was
+ * understood.
+ */
+public final class MessageLine extends Label {
+  private Optional<String> refusal = Optional.empty();
+  private Optional<EntryField> focused = Optional.empty();
+
+  public MessageLine(String id) {
+    setId(id);
+    setWrapText(true);
+    setMinHeight(Region.USE_PREF_SIZE);
+    show();
+  }
+
+  /** A sentence that says what is accepted, while something typed cannot be used. */
+  public void refuse(Optional<String> because) {
+    refusal = because;
+    show();
+  }
+
+  /** The field that has the focus. */
+  public void setFocused(Optional<EntryField> field) {
+    focused = field;
+    show();
+  }
+
+  private void show() {
+    setText(refusal.or(() -> focused.map(f -> f.entry().understood())).orElse(""));
+    getStyleClass().setAll("label", refusal.isPresent() ? "refusal" : "understood");
+    setVisible(!getText().isEmpty());
+    setManaged(!getText().isEmpty());
+  }
+}
