@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
@@ -15,6 +14,7 @@ import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 import org.jdbi.v3.core.Handle;
 import org.jdbi.v3.core.Jdbi;
+import org.jdbi.v3.core.JdbiException;
 import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteDataSource;
 import zebrawood.ledger.Entry;
@@ -75,22 +75,21 @@ public final class Workshop implements AutoCloseable {
     SQLiteDataSource source = new SQLiteDataSource(config);
     source.setUrl("jdbc:sqlite:" + file);
     try {
-      int version;
-      try (Connection connection = source.getConnection();
-          var statement = connection.createStatement();
-          ResultSet row = statement.executeQuery("PRAGMA user_version")) {
-        version = row.next() ? row.getInt(1) : 0;
-      }
-      if (version > SCHEMA) {
-        return new Unusable(
-            "%s was written by a newer Zebrawood (its version is %d, this one knows %d); open it with that one."
-                .formatted(file, version, SCHEMA));
-      }
-      if (version < SCHEMA) {
+      Jdbi jdbi = Jdbi.create(source);
+      Handle handle = jdbi.open();
+      int version = handle.createQuery("PRAGMA user_version").mapTo(Integer.class).one();
+      if (version != SCHEMA) {
+        handle.close();
+        if (version > SCHEMA) {
+          return new Unusable(
+              "%s was written by a newer Zebrawood (its version is %d, this one knows %d); open it with that one."
+                  .formatted(file, version, SCHEMA));
+        }
         migrate(file, source, version);
+        handle = jdbi.open();
       }
-      return new Opened(new Workshop(file, hold, Jdbi.create(source).open()));
-    } catch (SQLException | FlywayException e) {
+      return new Opened(new Workshop(file, hold, handle));
+    } catch (JdbiException | FlywayException e) {
       return new Unusable(file + " is not a workshop file, or is damaged: it was left as it is.");
     }
   }
