@@ -165,6 +165,9 @@ public abstract class WindowTest extends ApplicationTest {
   /** Puts the cursor into a field as a click would, selects what is there and types over it. */
   protected void fill(String selector, String words) {
     onInterface(() -> {
+      // A field that was just made selects its text once more when it is first laid out.
+      app.scene().getRoot().applyCss();
+      app.scene().getRoot().layout();
       TextInputControl field = (TextInputControl) node(selector);
       field.requestFocus();
       field.selectAll();
