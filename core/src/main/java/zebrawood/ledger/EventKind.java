@@ -21,7 +21,10 @@ public enum EventKind {
   FIRMWARE_RESET("Firmware reset"),
   SUPPLY_TOUCHED("Power supply or dial touched"),
   CAMERA_MOVED("Camera or lid moved"),
+  SPOILT("Work spoilt: a step was forgotten"),
   NOTE("Something else, only to be remembered"),
+  /** Not offered: kept when somebody fires without the day's proof, with the reason. */
+  WENT_ON("Went on without today's proof"),
   /** Makes the event that it replaces void. */
   WITHDRAWN("withdrawn");
 
@@ -44,7 +47,7 @@ public enum EventKind {
       case HEAD_SWAPPED -> machine.build() == Build.GANTRY_WITH_HEAD_MODULE;
       case BED_CHANGED -> machine.build().headTravels();
       case SUPPLY_TOUCHED -> glass || machine.source().kind() == SourceKind.CO2_RF_TUBE;
-      case WITHDRAWN -> false;
+      case WITHDRAWN, WENT_ON -> false;
       default -> true;
     };
   }

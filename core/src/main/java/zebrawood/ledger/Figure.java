@@ -15,4 +15,14 @@ public record Figure(
     double value,
     String unit,
     OptionalDouble uncertainty,
-    OptionalDouble limit) {}
+    OptionalDouble limit) {
+
+  /** As finely as it is read: temperatures to a tenth, what is counted or large to a whole. */
+  public int decimals() {
+    return switch (unit) {
+      case "°C", "K", "OD" -> 1;
+      case "µS/cm", "%", "m³/h", "lines", "m" -> 0;
+      default -> 2;
+    };
+  }
+}

@@ -1,5 +1,8 @@
 package zebrawood.machine;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
 import zebrawood.measure.Accepts;
 import zebrawood.measure.Numbers;
 
@@ -11,6 +14,8 @@ import zebrawood.measure.Numbers;
  * @param areaYMm travel to the rear, or the field of a galvo head
  * @param bedSupport what the bed is levelled with; a galvo head is always shimmed
  * @param levelToleranceMm largest allowed difference of height over the bed, from the data sheet
+ * @param fittings what it has; empty while nobody said so, then what is usual counts
+ * @param startUp its parts in the order they are switched on; empty while nobody said so
  */
 public record Machine(
     String id,
@@ -20,12 +25,18 @@ public record Machine(
     double areaXMm,
     double areaYMm,
     BedSupport bedSupport,
-    double levelToleranceMm) {
+    double levelToleranceMm,
+    Optional<List<Fitting>> fittings,
+    Optional<List<String>> startUp) {
 
   /** Longer names would not fit the sheet they are printed on. */
   private static final int LONGEST_NAME = 60;
 
+  private static final int MOST_TO_SWITCH_ON = 12;
+
   public Machine {
+    fittings = fittings.map(f -> f.stream().distinct().sorted().toList());
+    startUp = startUp.map(List::copyOf);
     var accepts = new Accepts().filled("id", id).filled("name", name);
     if (name != null && name.length() > LONGEST_NAME) {
       accepts.complain("name", name.length() + " letters", "at most " + LONGEST_NAME + " letters");
@@ -33,8 +44,75 @@ public record Machine(
     accepts
         .between("areaXMm", areaXMm, 10, 10_000)
         .between("areaYMm", areaYMm, 10, 10_000)
-        .positive("levelToleranceMm", levelToleranceMm, 20)
-        .orThrow();
+        .positive("levelToleranceMm", levelToleranceMm, 20);
+    startUp.ifPresent(order -> {
+      if (order.isEmpty() || order.size() > MOST_TO_SWITCH_ON) {
+        accepts.complain("startUp", order.size() + " parts", "1 to " + MOST_TO_SWITCH_ON);
+      }
+      if (order.stream().anyMatch(w -> w.isBlank() || w.length() > LONGEST_NAME)) {
+        accepts.complain("startUp", "a part without a name", "words of at most 60 letters");
+      }
+    });
+    accepts.orThrow();
+  }
+
+  /** A machine with what is usual for its build. */
+  public Machine(
+      String id,
+      String name,
+      Build build,
+      Source source,
+      double areaXMm,
+      double areaYMm,
+      BedSupport bedSupport,
+      double levelToleranceMm) {
+    this(
+        id,
+        name,
+        build,
+        source,
+        areaXMm,
+        areaYMm,
+        bedSupport,
+        levelToleranceMm,
+        Optional.empty(),
+        Optional.empty());
+  }
+
+  /** What it has fitted, in the order of {@link Fitting}. */
+  public List<Fitting> fitted() {
+    return fittings.orElseGet(() -> Fitting.usual(build, source.kind()));
+  }
+
+  public boolean has(Fitting fitting) {
+    return fitted().contains(fitting);
+  }
+
+  /** Its parts in the order they are switched on. */
+  public List<String> startUpOrder() {
+    return startUp.orElseGet(this::usualOrder);
+  }
+
+  private List<String> usualOrder() {
+    List<String> order = new ArrayList<>();
+    if (cooledByWater()) {
+      order.add(has(Fitting.CHILLER) ? "chiller" : "coolant pump");
+    }
+    if (has(Fitting.EXHAUST)) {
+      order.add("exhaust");
+    }
+    order.add("machine");
+    order.add("computer");
+    return order;
+  }
+
+  public boolean cooledByWater() {
+    return source.kind().cooledByWater() || build == Build.FIBRE_CUTTING_HEAD;
+  }
+
+  /** Whether a switched lid or door keeps people from the beam. */
+  public boolean enclosed() {
+    return has(Fitting.LID_SWITCH);
   }
 
   /** Source and size in one line, such as "CO₂ glass tube 90 W · gantry with mirrors". */
@@ -58,9 +136,6 @@ public record Machine(
   /** What everybody in the room must know whenever this machine is on. */
   public String standingCaution() {
     String eyewear = "Eyewear for " + wavelength() + " on everyone in the room";
-    return switch (build) {
-      case GANTRY_WITH_MIRRORS, FIBRE_CUTTING_HEAD -> eyewear + " · lid shut for full power";
-      case GANTRY_WITH_HEAD_MODULE, GALVO -> eyewear + " · door shut, sign out";
-    };
+    return eyewear + (enclosed() ? " · lid shut for full power" : " · door shut, sign out");
   }
 }

@@ -30,4 +30,9 @@ public enum SourceKind {
   public double usualWatts() {
     return usualWatts;
   }
+
+  /** A diode module and a small fibre source are cooled by air. */
+  public boolean cooledByWater() {
+    return this == CO2_GLASS_TUBE || this == CO2_RF_TUBE || this == UV;
+  }
 }

@@ -11,7 +11,6 @@ import zebrawood.ledger.Figure;
 import zebrawood.measure.Numbers;
 import zebrawood.measure.Verdict;
 import zebrawood.site.CoolingReadings.Item;
-import zebrawood.site.CoolingReadings.Proof;
 
 /**
  * Is the coolant warm enough for the air and cold enough for the machine, does it last, and is the
@@ -39,9 +38,12 @@ public final class Cooling {
     Optional<Chiller.Finding> chiller = r.chiller().map(Chiller::solve);
     Optional<Coldest.Finding> coldest = r.coldest().map(Coldest::solve);
     List<Part> parts = new ArrayList<>();
-    parts.add(proofs(r.proofs()));
+    parts.add(proofs(r));
     parts.add(Air.judge(air));
     parts.add(warmth(r));
+    Optional<SetPoint> setPoint =
+        r.bucket().isPresent() ? Optional.empty() : Optional.of(SetPoint.of(r, air));
+    setPoint.flatMap(s -> s.judge(r.setPointC())).ifPresent(parts::add);
     Optional<Part> onBucket = bucket.map(f -> Bucket.judge(r.bucket().get(), f));
     onBucket.filter(p -> p.verdict() == Verdict.STOP).ifPresent(parts::add);
     chiller.ifPresent(f -> parts.add(Chiller.judge(r.chiller().get(), f)));
@@ -68,6 +70,7 @@ public final class Cooling {
         r.bucket().map(b -> Bucket.minutesToCool(b, b.startC())).orElse(OptionalDouble.empty()),
         r.bucket().map(Cooling::litresEnough).orElse(OptionalDouble.empty()),
         chiller,
+        setPoint,
         coldest,
         verdict,
         advice,
@@ -78,12 +81,15 @@ public final class Cooling {
     return SiteSurvey.WORSE.indexOf(verdict);
   }
 
-  private static Part proofs(List<Proof> proofs) {
+  private static Part proofs(CoolingReadings r) {
     Map<Item, Boolean> passed = new EnumMap<>(Item.class);
-    proofs.forEach(p -> passed.put(p.item(), p.passed()));
+    r.proofs().forEach(p -> passed.put(p.item(), p.passed()));
     List<String> failed = new ArrayList<>();
     List<String> open = new ArrayList<>();
     for (Item item : Item.values()) {
+      if (item == Item.FLOW_INTERLOCK && !r.flowSwitch()) {
+        continue;
+      }
       if (!passed.containsKey(item)) {
         open.add(PROVE + ": " + item.words() + ".");
       } else if (!passed.get(item)) {
@@ -119,11 +125,22 @@ public final class Cooling {
 
   private static List<String> warnings(CoolingReadings r, Optional<Coldest.Finding> coldest) {
     List<String> warnings = new ArrayList<>();
-    coldest.ifPresent(f -> warnings.addAll(Coldest.judge(f).warnings()));
+    coldest.ifPresent(f -> {
+      warnings.addAll(Coldest.judge(f).warnings());
+      if (f.glycolPercentByVolume() > 0 && r.coolant() != Coolant.ANTIFREEZE) {
+        warnings.add("There is no antifreeze in it: the first frost bursts tube and chiller.");
+      }
+    });
+    if (!r.flowSwitch()) {
+      warnings.add(
+          "Nothing stops the laser when the water stops: have a flow switch fitted, and look at the flow before every run.");
+    }
     r.conductivityUsCm().stream()
         .filter(c -> c > CONDUCTS_US_CM)
         .mapToObj(c ->
-            "The coolant conducts (%s uS/cm): change it for distilled water."
+            (r.coolant() == Coolant.DISTILLED
+                    ? "The coolant conducts (%s µS/cm): change it for fresh distilled water."
+                    : "The coolant conducts (%s µS/cm): high voltage creeps along it; change it, with less in it.")
                 .formatted(Numbers.fixed(c, 0)))
         .forEach(warnings::add);
     return warnings;

@@ -10,6 +10,7 @@ import zebrawood.measure.Verdict;
  * What the cooling came to.
  *
  * @param minutesToCool from the limit back to the start with the machine off, for a bucket
+ * @param setPoint where the chiller may be set; none for a bucket
  * @param litresEnough a bucket that would hold the limit for eight hours, or that comes to rest
  *     below it
  */
@@ -19,6 +20,7 @@ public record CoolingFinding(
     OptionalDouble minutesToCool,
     OptionalDouble litresEnough,
     Optional<Chiller.Finding> chiller,
+    Optional<SetPoint> setPoint,
     Optional<Coldest.Finding> coldest,
     Verdict verdict,
     List<String> advice,

@@ -11,9 +11,12 @@ import zebrawood.measure.Accepts;
  * @param limitC the warmest coolant that the machine's data sheet allows
  * @param afterHourC coolant after an hour of running, when it was waited for
  * @param conductivityUsCm of the coolant in microsiemens per centimetre, when it was measured
+ * @param coolant what is in the loop
  * @param bucket when it is cooled by a bucket and a pump
  * @param chiller when it is cooled by a chiller whose pull-down was timed
+ * @param setPointC what the chiller is set to
  * @param coldest when the loop may freeze
+ * @param flowSwitch whether something stops the laser when the water stops
  * @param proofs what was looked at, each once
  */
 public record CoolingReadings(
@@ -21,13 +24,17 @@ public record CoolingReadings(
     double limitC,
     OptionalDouble afterHourC,
     OptionalDouble conductivityUsCm,
+    Coolant coolant,
     Optional<Bucket.Readings> bucket,
     Optional<Chiller.Readings> chiller,
+    OptionalDouble setPointC,
     Optional<Coldest.Readings> coldest,
+    boolean flowSwitch,
     List<Proof> proofs) {
 
   /** What is proven by hand and eye. */
   public enum Item {
+    FLOW("the pump runs: water comes back in a steady stream"),
     LEAKS("no leak, felt with a dry hand at every joint"),
     BUBBLES("no bubble in the tube or loop, tilted and run"),
     FLOW_INTERLOCK("pinching the hose stops the laser from firing");
@@ -52,6 +59,7 @@ public record CoolingReadings(
     proofs = List.copyOf(proofs);
     var accepts = new Accepts().between("limitC", limitC, 5, 60);
     afterHourC.ifPresent(c -> accepts.between("afterHourC", c, -40, 100));
+    setPointC.ifPresent(c -> accepts.between("setPointC", c, -40, 60));
     conductivityUsCm.ifPresent(c -> accepts.between("conductivityUsCm", c, 0, 100_000));
     if (proofs.stream().map(Proof::item).distinct().count() < proofs.size()) {
       accepts.complain("proofs", "one item twice", "each item once");

@@ -77,6 +77,49 @@ public final class Duct {
     }
   }
 
+  /**
+   * What sits in the run beside lengths and bends. Coefficients in velocity heads at the fitting's
+   * own bore, after the tables of the ASHRAE Handbook, Fundamentals, and of I. E. Idelchik,
+   * Handbook of Hydraulic Resistance.
+   */
+  public enum FittingKind {
+    /** A hood or port with a sharp edge. */
+    SHARP_PORT(0.9),
+    /** A hood or port with a flange or a cone. */
+    FLANGED_PORT(0.5),
+    /** A reducer with a gentle slope, at its narrow end. */
+    REDUCER(0.1),
+    /** A sudden change of bore, at its narrow end. */
+    SUDDEN_CHANGE(0.5),
+    /** A damper or gate, open. */
+    OPEN_DAMPER(0.2),
+    /** The open end, with a grille or flap: what leaves takes its velocity head along. */
+    OUTLET(1.3);
+
+    private final double heads;
+
+    FittingKind(double heads) {
+      this.heads = heads;
+    }
+
+    double heads() {
+      return heads;
+    }
+  }
+
+  /** One fitting. */
+  public record Fitting(FittingKind kind, double diameterMm) {
+    public Fitting {
+      new Accepts().positive("diameterMm", diameterMm, 5000).orThrow();
+    }
+
+    /** What it costs at a flow. */
+    public double lossPa(double flowM3H) {
+      double v = flowM3H / 3600 / (Math.PI / 4 * diameterMm * diameterMm * 1e-6);
+      return flowM3H <= 0 ? 0 : kind.heads * AIR_KG_PER_M3 * v * v / 2;
+    }
+  }
+
   /** A point of the blower's curve. */
   public record FanPoint(double flowM3H, double pressurePa) {
     public FanPoint {
@@ -90,6 +133,7 @@ public final class Duct {
   /**
    * Either one bore by itself or pieces in series.
    *
+   * @param fittings beside the pieces, if any
    * @param flowM3H what the machine asks for
    * @param fanCurve falling: more flow, less pressure
    */
@@ -99,10 +143,12 @@ public final class Duct {
       OptionalDouble bends90,
       OptionalDouble roughnessMm,
       Optional<List<Piece>> pieces,
+      Optional<List<Fitting>> fittings,
       double flowM3H,
       Optional<List<FanPoint>> fanCurve) {
     public Readings {
       pieces = pieces.map(List::copyOf);
+      fittings = fittings.map(List::copyOf);
       fanCurve = fanCurve.map(Readings::sorted);
       var accepts = new Accepts().positive("flowM3H", flowM3H, 1_000_000);
       boolean single =
@@ -135,9 +181,17 @@ public final class Duct {
       accepts.orThrow();
     }
 
-    public static Readings of(List<Piece> pieces, double flowM3H, Optional<List<FanPoint>> fan) {
+    public static Readings of(
+        List<Piece> pieces, List<Fitting> fittings, double flowM3H, Optional<List<FanPoint>> fan) {
       OptionalDouble none = OptionalDouble.empty();
-      return new Readings(none, none, none, none, Optional.of(pieces), flowM3H, fan);
+      return new Readings(
+          none, none, none, none, Optional.of(pieces), Optional.of(fittings), flowM3H, fan);
+    }
+
+    /** What the whole run costs at a flow. */
+    public double lossPa(double flowAt) {
+      return run().stream().mapToDouble(p -> p.lossPa(flowAt)).sum()
+          + fittings.orElse(List.of()).stream().mapToDouble(f -> f.lossPa(flowAt)).sum();
     }
 
     private static void present(Accepts accepts, String field, OptionalDouble value) {
@@ -198,24 +252,20 @@ public final class Duct {
     List<Piece> run = r.run();
     Piece narrowest = run.stream().min(Comparator.comparingDouble(Piece::diameterMm)).orElseThrow();
     OptionalDouble operating =
-        r.fanCurve.isPresent() ? operatingFlow(run, r.fanCurve.get()) : OptionalDouble.empty();
+        r.fanCurve.isPresent() ? operatingFlow(r, r.fanCurve.get()) : OptionalDouble.empty();
     return new Finding(
         narrowest.velocityMS(r.flowM3H),
-        lossPa(run, r.flowM3H),
+        r.lossPa(r.flowM3H),
         narrowest.reynolds(r.flowM3H),
         operating);
   }
 
-  static double lossPa(List<Piece> run, double flowM3H) {
-    return run.stream().mapToDouble(p -> p.lossPa(flowM3H)).sum();
-  }
-
-  private static OptionalDouble operatingFlow(List<Piece> run, List<FanPoint> curve) {
+  private static OptionalDouble operatingFlow(Readings run, List<FanPoint> curve) {
     for (int i = 1; i < curve.size(); i++) {
       FanPoint from = curve.get(i - 1);
       FanPoint to = curve.get(i);
-      double over = from.pressurePa - lossPa(run, from.flowM3H);
-      double under = to.pressurePa - lossPa(run, to.flowM3H);
+      double over = from.pressurePa - run.lossPa(from.flowM3H);
+      double under = to.pressurePa - run.lossPa(to.flowM3H);
       if (over >= 0 && under <= 0) {
         if (over == 0) {
           return OptionalDouble.of(from.flowM3H);
@@ -225,7 +275,7 @@ public final class Duct {
             new BrentSolver(1e-12, 1e-9)
                 .solve(
                     200,
-                    q -> from.pressurePa + slope * (q - from.flowM3H) - lossPa(run, q),
+                    q -> from.pressurePa + slope * (q - from.flowM3H) - run.lossPa(q),
                     from.flowM3H,
                     to.flowM3H));
       }

@@ -9,18 +9,15 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.ledger.Figure;
 import zebrawood.machine.Machine;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.Verdict;
-import zebrawood.site.SiteReadings.Answer;
 import zebrawood.site.SiteReadings.Item;
 import zebrawood.site.SiteReadings.Proof;
 
 /**
  * Can the machine be switched on here, and can nobody be hurt?
  *
- * <p>The earth is a reading and is never waived; what protects is proven or, where the machine has
- * none, replaced by eyewear, a shut door and a sign. What is not answered asks to measure again,
- * what failed stops.
+ * <p>The earth is a reading and is never waived. What is not answered asks to measure again, what
+ * failed stops. What stops the beam is proven at the start-up station, every day.
  */
 public final class Site {
   private Site() {}
@@ -29,16 +26,15 @@ public final class Site {
   public static final String PROVE = Cooling.PROVE;
 
   public static SiteFinding solve(Machine machine, SiteReadings r) {
-    Optional<Circuit.Finding> circuit = r.circuit().map(Circuit::solve);
-    Optional<Duct.Finding> duct = r.duct().map(Duct::solve);
+    Optional<Circuit.Finding> circuit = r.feed().circuit().map(Circuit::solve);
+    Optional<Duct.Finding> duct = r.breathing().duct().map(Duct::solve);
     Optional<Eyewear.Finding> eyewear = r.eyewear().map(Eyewear::solve);
-    List<Part> parts = new ArrayList<>();
-    parts.add(earth(r));
+    List<Part> parts = new ArrayList<>(r.feed().judge(circuit));
+    parts.addAll(r.arrival().judge());
     parts.addAll(proofs(machine, r.proofs()));
     eyewear.ifPresent(f -> parts.add(Eyewear.judge(r.eyewear().get(), f)));
-    circuit.ifPresent(f -> parts.add(Circuit.judge(r.circuit().get(), f)));
     // A run without a blower's curve tells what blower to fit, and is no fault of the site.
-    duct.ifPresent(f -> parts.add(Duct.judge(r.duct().get(), f)));
+    parts.addAll(r.breathing().judge(duct));
     Verdict verdict =
         parts.stream().map(Part::verdict).max(Comparator.comparingInt(Site::rank)).orElseThrow();
     List<String> advice = new ArrayList<>();
@@ -53,6 +49,15 @@ public final class Site {
         circuit,
         duct,
         eyewear,
+        r.eyewear()
+            .map(e ->
+                HazardDistance.solve(
+                    e.powerW(),
+                    e.beamDiameterMm(),
+                    r.divergenceMrad(),
+                    eyewear.orElseThrow().mpeWPerM2())),
+        r.arrival().weight().map(Weight::solve),
+        r.arrival().wayIn().map(WayIn::solve),
         verdict,
         advice,
         parts.stream().flatMap(p -> p.warnings().stream()).toList());
@@ -62,35 +67,19 @@ public final class Site {
     return SiteSurvey.WORSE.indexOf(verdict);
   }
 
-  private static Part earth(SiteReadings r) {
-    if (r.earthOhm().isEmpty()) {
-      return new Part(
-          Verdict.MEASURE_AGAIN,
-          List.of("Read the earth from the frame to the plug's earth pin: it is never waived."),
-          List.of());
-    }
-    double ohm = r.earthOhm().getAsDouble();
-    return ohm > r.earthLimitOhm()
-        ? Part.stop(
-            "Do not plug it in: the earth has %s ohm, limit %s. A licensed electrician puts it right."
-                .formatted(Numbers.fixed(ohm, 2), Numbers.plain(r.earthLimitOhm())))
-        : Part.within("The earth is in order.");
-  }
-
   private static List<Part> proofs(Machine machine, List<Proof> proofs) {
-    Map<Item, Answer> answers = new EnumMap<>(Item.class);
-    proofs.forEach(p -> answers.put(p.item(), p.answer()));
+    Map<Item, Boolean> passed = new EnumMap<>(Item.class);
+    proofs.forEach(p -> passed.put(p.item(), p.passed()));
     List<Part> parts = new ArrayList<>();
     for (Item item : Item.values()) {
-      if (item.appliesTo(machine.build())) {
-        Answer answer = answers.get(item);
-        if (answer == null) {
-          parts.add(
-              new Part(
-                  Verdict.MEASURE_AGAIN, List.of(PROVE + ": " + item.words() + "."), List.of()));
-        } else if (answer == Answer.FAILED) {
-          parts.add(Part.stop("Do not fire until it is so: " + item.words() + "."));
-        }
+      if (!item.appliesTo(machine)) {
+        continue;
+      }
+      if (!passed.containsKey(item)) {
+        parts.add(
+            new Part(Verdict.MEASURE_AGAIN, List.of(PROVE + ": " + item.words() + "."), List.of()));
+      } else if (!passed.get(item)) {
+        parts.add(Part.stop("Do not fire until it is so: " + item.words() + "."));
       }
     }
     return parts;
@@ -99,9 +88,11 @@ public final class Site {
   /** What the notebook shows; the earth is the telling figure. */
   public static List<Figure> figures(SiteReadings r, SiteFinding f) {
     List<Figure> figures = new ArrayList<>();
-    r.earthOhm()
+    r.feed()
+        .earthOhm()
         .ifPresent(ohm ->
-            figures.add(figure("earth", "Earth", ohm, "Ω", OptionalDouble.of(r.earthLimitOhm()))));
+            figures.add(
+                figure("earth", "Earth", ohm, "Ω", OptionalDouble.of(r.feed().earthLimitOhm()))));
     f.circuit()
         .ifPresent(c ->
             figures.add(
@@ -110,7 +101,7 @@ public final class Site {
                     "Breaker",
                     100 * c.shareOfBreaker(),
                     "%",
-                    OptionalDouble.of(100 * r.circuit().get().continuousShare()))));
+                    OptionalDouble.of(100 * r.feed().circuit().orElseThrow().continuousShare()))));
     f.duct()
         .flatMap(d -> d.operatingFlowM3H().isPresent() ? Optional.of(d) : Optional.empty())
         .ifPresent(d ->
@@ -129,6 +120,25 @@ public final class Site {
                     "Eyewear needs",
                     e.requiredOpticalDensity(),
                     "OD",
+                    OptionalDouble.empty())));
+    r.arrival()
+        .room()
+        .ifPresent(room -> {
+          figures.add(
+              figure("room", "Room", room.temperatureC(), "°C", OptionalDouble.of(room.mostC())));
+          figures.add(
+              figure(
+                  "humidity", "Humidity", room.humidityPercent(), "%", room.mostHumidityPercent()));
+        });
+    f.hazardDistance()
+        .filter(h -> h.alongBeamM().isPresent())
+        .ifPresent(h ->
+            figures.add(
+                figure(
+                    "hazardDistance",
+                    "Bare beam harms to",
+                    h.alongBeamM().getAsDouble(),
+                    "m",
                     OptionalDouble.empty())));
     return figures;
   }

@@ -10,6 +10,9 @@ public record SiteFinding(
     Optional<Circuit.Finding> circuit,
     Optional<Duct.Finding> duct,
     Optional<Eyewear.Finding> eyewear,
+    Optional<HazardDistance.Finding> hazardDistance,
+    Optional<Weight.Finding> weight,
+    Optional<WayIn.Finding> wayIn,
     Verdict verdict,
     List<String> advice,
     List<String> warnings)

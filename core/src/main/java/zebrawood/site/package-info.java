@@ -8,6 +8,11 @@
  * {@link zebrawood.site.Coldest} (antifreeze) and {@link zebrawood.site.Eyewear}. {@link
  * zebrawood.site.SiteSurvey} asks any of them together.
  *
+ * <p>The sheets of the two stations ask more: {@link zebrawood.site.Arrival} (room, way in, weight,
+ * parts), {@link zebrawood.site.Feed} (earth, circuit, plug, fuse), {@link
+ * zebrawood.site.Breathing} (exhaust and air assist) and the proofs go into {@link
+ * zebrawood.site.Site}; {@link zebrawood.site.Cooling} judges the loop.
+ *
  * <p>May import {@code zebrawood.machine}, {@code measure} and {@code ledger} only.
  */
 package zebrawood.site;

@@ -25,9 +25,12 @@ class CoolingTest {
         28,
         OptionalDouble.empty(),
         OptionalDouble.empty(),
+        Coolant.DISTILLED,
         bucket,
         Optional.empty(),
+        OptionalDouble.empty(),
         Optional.empty(),
+        true,
         proofs);
   }
 
@@ -47,9 +50,15 @@ class CoolingTest {
   void whatIsNotProvenIsAskedForAndWhatFailedStops() {
     CoolingFinding open = solve(19, PROVEN.subList(0, 1));
     assertThat(open.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
-    assertThat(open.advice()).hasSize(2).allMatch(a -> a.startsWith("Prove it"));
+    assertThat(open.advice()).hasSize(3).allMatch(a -> a.startsWith("Prove it"));
     CoolingFinding failed =
-        solve(19, List.of(PROVEN.get(0), PROVEN.get(1), new Proof(Item.FLOW_INTERLOCK, false)));
+        solve(
+            19,
+            List.of(
+                PROVEN.get(0),
+                PROVEN.get(1),
+                PROVEN.get(2),
+                new Proof(Item.FLOW_INTERLOCK, false)));
     assertThat(failed.verdict()).isEqualTo(Verdict.STOP);
     assertThat(failed.advice().getFirst()).contains("pinching the hose");
   }
@@ -64,15 +73,23 @@ class CoolingTest {
             28,
             OptionalDouble.of(30.5),
             OptionalDouble.of(400),
+            Coolant.DISTILLED,
             Optional.empty(),
             Optional.empty(),
+            OptionalDouble.of(13),
             Optional.of(new Coldest.Readings(-10, Coldest.Glycol.PROPYLENE, 12)),
+            true,
             PROVEN);
     CoolingFinding f = Cooling.solve(warmLater);
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(f.advice().getFirst()).contains("it was at 30.5");
     assertThat(f.advice()).anyMatch(a -> a.startsWith("Mix 3.01 litres"));
-    assertThat(f.warnings()).anyMatch(w -> w.contains("400 uS/cm"));
+    assertThat(f.warnings())
+        .anyMatch(w -> w.contains("400 µS/cm"))
+        .anyMatch(w -> w.contains("no antifreeze in it"));
+    assertThat(f.advice())
+        .as("12.9 °C is the dew point of 24 °C and 50 %; an hour warms it by 10.5 K")
+        .anyMatch(a -> a.equals("Set the chiller between 14.9 and 17.5 °C: it stands at 13.0."));
     assertThat(Cooling.figures(warmLater, f))
         .extracting(Figure::id)
         .containsExactly("coolantStart", "afterHour", "dewMargin", "conductivity");
@@ -102,6 +119,43 @@ class CoolingTest {
     assertThatThrownBy(() -> new Chiller.Readings(10, 20, 28, 0, 500))
         .hasMessageContaining("a pull-down cools")
         .hasMessageContaining("minutes is 0");
+  }
+
+  @Test
+  void withoutAFlowSwitchTheFlowItselfIsLookedAt() {
+    CoolingReadings bare =
+        new CoolingReadings(
+            new Air.Readings(24, 50, 19),
+            28,
+            OptionalDouble.empty(),
+            OptionalDouble.empty(),
+            Coolant.DISTILLED,
+            Optional.empty(),
+            Optional.empty(),
+            OptionalDouble.empty(),
+            Optional.empty(),
+            false,
+            PROVEN.subList(0, 3));
+    assertThat(Cooling.solve(bare).verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(Cooling.solve(bare).warnings().getFirst()).contains("flow switch");
+  }
+
+  @Test
+  void aRoomTooDampForAnySetPointStops() {
+    CoolingReadings damp =
+        new CoolingReadings(
+            new Air.Readings(30, 90, 29),
+            28,
+            OptionalDouble.empty(),
+            OptionalDouble.empty(),
+            Coolant.SURFACTANT,
+            Optional.empty(),
+            Optional.empty(),
+            OptionalDouble.empty(),
+            Optional.empty(),
+            true,
+            PROVEN);
+    assertThat(Cooling.solve(damp).advice()).anyMatch(a -> a.startsWith("Dry the room"));
   }
 
   @Test

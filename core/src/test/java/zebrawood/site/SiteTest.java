@@ -15,17 +15,24 @@ import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
 import zebrawood.measure.Verdict;
-import zebrawood.site.SiteReadings.Answer;
+import zebrawood.site.Breathing.AirAssist;
+import zebrawood.site.Breathing.AirSource;
+import zebrawood.site.Breathing.BlowerAt;
+import zebrawood.site.Breathing.Outlet;
 import zebrawood.site.SiteReadings.Item;
 import zebrawood.site.SiteReadings.Proof;
 
 class SiteTest {
+  private static final OptionalDouble NONE = OptionalDouble.empty();
+  private static final Breathing STILL =
+      new Breathing(Optional.empty(), BlowerAt.OUTLET, Outlet.OUTDOORS, Optional.empty());
+
   private static Machine machine(Build build) {
     return new Machine(
         "id",
         "Alder",
         build,
-        new Source(SourceKind.DIODE, 20, 450),
+        new Source(SourceKind.FIBRE, 50, 1064),
         400,
         400,
         BedSupport.SHIMS,
@@ -35,86 +42,200 @@ class SiteTest {
   private static final Machine ENCLOSED = machine(Build.GANTRY_WITH_MIRRORS);
   private static final Machine OPEN = machine(Build.GALVO);
 
-  private static List<Proof> proofs(Machine machine, boolean fitted) {
+  private static List<Proof> proofs(Machine machine) {
     List<Proof> proofs = new ArrayList<>();
     for (Item item : Item.values()) {
-      if (item.appliesTo(machine.build())) {
-        proofs.add(
-            new Proof(item, !fitted && item.mayBeMissing() ? Answer.NOT_FITTED : Answer.PASSED));
+      if (item.appliesTo(machine)) {
+        proofs.add(new Proof(item, true));
       }
     }
     return proofs;
   }
 
-  private static SiteReadings read(OptionalDouble earthOhm, List<Proof> proofs) {
-    return new SiteReadings(
-        earthOhm, 0.5, Optional.empty(), Optional.empty(), Optional.empty(), proofs);
+  private static Feed feed(OptionalDouble earthOhm) {
+    return new Feed(earthOhm, 0.5, Optional.empty(), NONE, NONE, NONE, NONE);
+  }
+
+  private static SiteFinding solve(Arrival arrival, Feed feed, Breathing breathing) {
+    return Site.solve(
+        ENCLOSED,
+        new SiteReadings(arrival, feed, breathing, Optional.empty(), NONE, proofs(ENCLOSED)));
+  }
+
+  private static SiteFinding earthed(OptionalDouble earthOhm, Machine machine, List<Proof> proofs) {
+    return Site.solve(
+        machine,
+        new SiteReadings(
+            Arrival.NOTHING_READ, feed(earthOhm), STILL, Optional.empty(), NONE, proofs));
   }
 
   @Test
   void earthAndProofsAreEnoughToSwitchOn() {
-    assertThat(Site.solve(ENCLOSED, read(OptionalDouble.of(0.1), proofs(ENCLOSED, true))).verdict())
+    assertThat(earthed(OptionalDouble.of(0.1), ENCLOSED, proofs(ENCLOSED)).verdict())
         .isEqualTo(Verdict.WITHIN);
-    assertThat(Site.solve(OPEN, read(OptionalDouble.of(0.1), proofs(OPEN, false))).verdict())
-        .as("an open machine has neither lid nor key, but a door and a sign")
+    assertThat(earthed(OptionalDouble.of(0.1), OPEN, proofs(OPEN)).verdict())
         .isEqualTo(Verdict.WITHIN);
-    assertThat(Item.DOOR_AND_SIGN.appliesTo(OPEN.build())).isTrue();
-    assertThat(Item.DOOR_AND_SIGN.appliesTo(ENCLOSED.build())).isFalse();
+    assertThat(Item.DOOR_AND_SIGN.appliesTo(OPEN)).isTrue();
+    assertThat(Item.DOOR_AND_SIGN.appliesTo(ENCLOSED)).isFalse();
+    assertThat(Item.AIR_OFF.appliesTo(OPEN)).as("no air assist on a galvo head").isFalse();
   }
 
   @Test
   void theEarthIsNeverWaived() {
-    SiteFinding unread = Site.solve(ENCLOSED, read(OptionalDouble.empty(), proofs(ENCLOSED, true)));
+    SiteFinding unread = earthed(NONE, ENCLOSED, proofs(ENCLOSED));
     assertThat(unread.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
     assertThat(unread.advice().getFirst()).contains("never waived");
-    SiteFinding bad = Site.solve(ENCLOSED, read(OptionalDouble.of(3), proofs(ENCLOSED, true)));
+    SiteFinding bad = earthed(OptionalDouble.of(3), ENCLOSED, proofs(ENCLOSED));
     assertThat(bad.verdict()).isEqualTo(Verdict.STOP);
     assertThat(bad.advice().getFirst()).contains("licensed electrician");
+    assertThatThrownBy(() -> feed(OptionalDouble.of(-1))).hasMessageContaining("earthOhm is -1");
   }
 
   @Test
   void whatIsNotProvenIsAskedForInTheOrderOfTheWork() {
-    SiteFinding f = Site.solve(ENCLOSED, read(OptionalDouble.of(0.1), List.of()));
+    SiteFinding f = earthed(OptionalDouble.of(0.1), ENCLOSED, List.of());
     assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
-    assertThat(f.advice().getFirst()).contains("emergency stop", "before anything is powered");
+    assertThat(f.advice().getFirst()).contains("shipping straps");
     SiteFinding failed =
-        Site.solve(
-            ENCLOSED, read(OptionalDouble.of(0.1), List.of(new Proof(Item.LID, Answer.FAILED))));
+        earthed(OptionalDouble.of(0.1), ENCLOSED, List.of(new Proof(Item.AIR_OFF, false)));
     assertThat(failed.verdict()).isEqualTo(Verdict.STOP);
-    assertThat(failed.advice().getFirst()).contains("opening the lid");
-  }
-
-  @Test
-  void onlyWhatAMachineCanLackIsNotFitted() {
+    assertThat(failed.advice().getFirst()).contains("silent when it should be");
     assertThatThrownBy(() ->
-            read(OptionalDouble.empty(), List.of(new Proof(Item.EXTINGUISHER, Answer.NOT_FITTED))))
-        .hasMessageContaining("it can be had anywhere");
-    assertThatThrownBy(() -> read(OptionalDouble.of(-1), List.of()))
-        .hasMessageContaining("earthOhm is -1");
+            earthed(
+                NONE,
+                ENCLOSED,
+                List.of(new Proof(Item.EYEWEAR, true), new Proof(Item.EYEWEAR, true))))
+        .hasMessageContaining("each item once");
   }
 
   @Test
   void everyPartReadIsJudgedAndShown() {
     SiteReadings r =
         new SiteReadings(
-            OptionalDouble.of(0.1),
-            0.5,
-            Optional.of(new Circuit.Readings(230, 10, 0.8, List.of(new Circuit.Load("all", 2200)))),
-            Optional.of(
-                Duct.Readings.of(
-                    List.of(new Duct.Piece(125, 3, 1, 1)),
-                    300,
-                    Optional.of(List.of(new Duct.FanPoint(0, 400), new Duct.FanPoint(700, 0))))),
+            new Arrival(
+                Optional.of(new Room.Readings(21, 45, 10, 35, OptionalDouble.of(70), NONE, 0)),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                NONE,
+                NONE),
+            new Feed(
+                OptionalDouble.of(0.1),
+                0.5,
+                Optional.of(
+                    new Circuit.Readings(230, 10, 0.8, List.of(new Circuit.Load("all", 2200)))),
+                NONE,
+                NONE,
+                NONE,
+                NONE),
+            new Breathing(
+                Optional.of(
+                    Duct.Readings.of(
+                        List.of(new Duct.Piece(125, 3, 1, 1)),
+                        List.of(),
+                        300,
+                        Optional.of(
+                            List.of(new Duct.FanPoint(0, 400), new Duct.FanPoint(700, 0))))),
+                BlowerAt.OUTLET,
+                Outlet.OUTDOORS,
+                Optional.empty()),
             Optional.of(
                 new Eyewear.Readings(
                     450, 20, 3, 10, List.of(new Eyewear.Filter(400, 540, 6)), Optional.empty())),
-            proofs(ENCLOSED, true));
+            OptionalDouble.of(2),
+            proofs(ENCLOSED));
     SiteFinding f = Site.solve(ENCLOSED, r);
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(f.advice()).hasSize(1);
     assertThat(f.advice().getFirst()).startsWith("Take 360 W off");
     assertThat(Site.figures(r, f))
         .extracting(Figure::id)
-        .containsExactly("earth", "breaker", "exhaust", "density");
+        .containsExactly(
+            "earth", "breaker", "exhaust", "density", "room", "humidity", "hazardDistance");
+  }
+
+  @Test
+  void plugFuseAndRushAreJudgedAgainstWhatIsDrawn() {
+    Optional<Circuit.Readings> circuit =
+        Optional.of(new Circuit.Readings(230, 16, 0.8, List.of(new Circuit.Load("all", 2600))));
+    SiteFinding plug =
+        solve(
+            Arrival.NOTHING_READ,
+            new Feed(
+                OptionalDouble.of(0.1),
+                0.5,
+                circuit,
+                OptionalDouble.of(10),
+                OptionalDouble.of(60),
+                OptionalDouble.of(6.3),
+                NONE),
+            STILL);
+    assertThat(plug.verdict()).isEqualTo(Verdict.STOP);
+    assertThat(plug.advice().getFirst()).contains("11.3 A through a plug for 10 A");
+    assertThat(plug.advice()).anyMatch(a -> a.startsWith("Read the fuse"));
+    assertThat(plug.warnings()).anyMatch(w -> w.contains("rush of 60 A"));
+    SiteFinding fuse =
+        solve(
+            Arrival.NOTHING_READ,
+            new Feed(
+                OptionalDouble.of(0.1),
+                0.5,
+                Optional.empty(),
+                NONE,
+                NONE,
+                OptionalDouble.of(6.3),
+                OptionalDouble.of(16)),
+            STILL);
+    assertThat(fuse.advice().getFirst()).contains("a fuse of 16 A is in it", "6.3 A");
+  }
+
+  @Test
+  void theRunLeaksInwardsOnlyWithItsBlowerAtTheEnd() {
+    Duct.Readings duct =
+        Duct.Readings.of(List.of(new Duct.Piece(150, 3, 1, 1)), List.of(), 350, Optional.empty());
+    SiteFinding f =
+        solve(
+            Arrival.NOTHING_READ,
+            feed(OptionalDouble.of(0.1)),
+            new Breathing(
+                Optional.of(duct),
+                BlowerAt.MACHINE,
+                Outlet.OUTDOORS,
+                Optional.of(
+                    new AirAssist(
+                        AirSource.COMPRESSOR, OptionalDouble.of(1), OptionalDouble.of(2)))));
+    assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(f.advice())
+        .anyMatch(a -> a.startsWith("Move the blower to the outlet"))
+        .anyMatch(a -> a.contains("1 bar, 2 bar asked for"));
+  }
+
+  @Test
+  void roomPartsAndFibreAreComparedWithTheDataSheet() {
+    Arrival arrival =
+        new Arrival(
+            Optional.of(
+                new Room.Readings(
+                    8, 81, 10, 35, OptionalDouble.of(70), OptionalDouble.of(120), 200)),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.of(PackingList.parse("hose clamp, 4, 3\n\nlens 2 in;1;1\nmanual\t1")),
+            OptionalDouble.of(60),
+            OptionalDouble.of(100));
+    SiteFinding f = solve(arrival, feed(OptionalDouble.of(0.1)), STILL);
+    assertThat(f.verdict()).isEqualTo(Verdict.STOP);
+    assertThat(f.advice().getFirst()).contains("bend of 60 mm radius, 100 mm is the least");
+    assertThat(f.advice())
+        .contains(
+            "Warm the room: 8 °C, window 10 to 35 °C.",
+            "Dry the room: 81 % humidity, limit 70 %.",
+            "Move it 80 mm further from the wall: 120 mm are free, 200 mm needed.",
+            "Ask the maker for 1 × hose clamp: the list has 4, found are 3.",
+            "Count it against the packing list: manual.");
+    assertThatThrownBy(() -> PackingList.parse("lens, 1\nclamps"))
+        .hasMessageContaining("line 2 is \"clamps\"");
+    assertThatThrownBy(() -> new Room.Readings(20, 101, 30, 10, NONE, NONE, 0))
+        .hasMessageContaining("humidityPercent is 101")
+        .hasMessageContaining("mostC is 10");
   }
 }

@@ -11,6 +11,7 @@ import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Standing;
 import zebrawood.site.CoolingStation;
+import zebrawood.start.StartStation;
 
 /** The cooling of the demo's machines, by keyboard alone. */
 class CoolingWindowTest extends WindowTest {
@@ -34,8 +35,55 @@ class CoolingWindowTest extends WindowTest {
     }
   }
 
+  /** The go card of the demo's Alder, line by line. */
+  private void goThroughTheCard() {
+    keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+    int lines = onInterface(() -> app.scene().getRoot().lookupAll(".proof-answer").size());
+    for (int i = 0; i < lines; i++) {
+      keys(KeyCode.Y);
+    }
+    typeWords("18.4");
+    keys(KeyCode.ENTER);
+    keys(KeyCode.ENTER);
+    withInitials();
+    until(
+        "the card is recorded",
+        () -> app.model().opened().ledger().entriesAt(StartStation.STATION).size() == 3);
+    settle();
+  }
+
+  @Test
+  void nothingIsPoweredBeforeTheStopIsProvenToday() {
+    keys(KeyCode.CONTROL, KeyCode.DIGIT2);
+    assertThat(page()).contains("Not proven today").contains("coolant pump included");
+    assertThat(words("#primary")).isEqualTo("Prove it now");
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    assertThat(focused()).isEqualTo("proof-emergency-stop");
+    keys(KeyCode.CONTROL, KeyCode.DIGIT2);
+    onInterface(() -> {
+      ((javafx.scene.control.Button) node("#secondary")).fire();
+      return null;
+    });
+    settle();
+    assertThat(disabled("#reason-go")).as("a reason is needed").isTrue();
+    typeWords("stop button is at the electrician's");
+    keys(KeyCode.ENTER);
+    withInitials();
+    until(
+        "the reason is kept",
+        () ->
+            app.model().opened().ledger().events().stream()
+                .anyMatch(e -> e.note().contains("at the electrician's")));
+    settle();
+    assertThat(page()).doesNotContain("Not proven today");
+    assertThat(words("#primary")).isEqualTo("Record, read again");
+    keys(KeyCode.CONTROL, KeyCode.HOME);
+    assertThat(page()).contains("Went on without today's proof");
+  }
+
   @Test
   void readProvenAndRecordedByKeysAlone() {
+    goThroughTheCard();
     keys(KeyCode.CONTROL, KeyCode.DIGIT2);
     assertThat(focused()).isEqualTo("cooling-room");
     int before = entries().size();
@@ -43,7 +91,8 @@ class CoolingWindowTest extends WindowTest {
       typeWords(words);
       keys(KeyCode.ENTER);
     }
-    assertThat(focused()).isEqualTo("proof-leaks");
+    assertThat(focused()).isEqualTo("proof-flow");
+    keys(KeyCode.Y);
     assertThat(page()).contains("pinching the hose stops").contains("dew point");
     keys(KeyCode.Y);
     keys(KeyCode.N);

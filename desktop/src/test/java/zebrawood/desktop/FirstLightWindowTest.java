@@ -52,9 +52,9 @@ class FirstLightWindowTest extends WindowTest {
     }
   }
 
-  /** The third station of a machine that is cooled by water. */
+  /** The fourth station of a machine that is cooled by water. */
   private void openBed() {
-    keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+    keys(KeyCode.CONTROL, KeyCode.DIGIT4);
   }
 
   @SuppressWarnings("unchecked")
@@ -112,7 +112,7 @@ class FirstLightWindowTest extends WindowTest {
 
     clock.advance(Duration.ofDays(2));
     keys(KeyCode.CONTROL, KeyCode.E);
-    assertThat(words("#event-doubts")).isEqualTo("Puts in doubt: Site, Cooling, Bed.");
+    assertThat(words("#event-doubts")).isEqualTo("Puts in doubt: Site, Cooling, Start-up, Bed.");
     keys(KeyCode.ENTER);
     until("the event is recorded", () -> !app.model().opened().ledger().events().isEmpty());
     assertThat(standing()).isInstanceOf(Standing.Stale.class);
@@ -422,6 +422,8 @@ class FirstLightWindowTest extends WindowTest {
     openBed();
     keys(KeyCode.F6);
     assertThat(focused()).isEqualTo("rail-bed");
+    keys(KeyCode.UP);
+    assertThat(focused()).isEqualTo("rail-start");
     keys(KeyCode.UP);
     assertThat(focused()).isEqualTo("rail-cooling");
     keys(KeyCode.UP);

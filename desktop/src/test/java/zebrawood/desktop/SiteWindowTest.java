@@ -24,6 +24,58 @@ class SiteWindowTest extends WindowTest {
     return onInterface(() -> app.model().opened().ledger().entriesAt(SiteStation.STATION));
   }
 
+  private void unfold(String part) {
+    onInterface(() -> {
+      ((TitledPane) node(part)).setExpanded(true);
+      return null;
+    });
+    settle();
+  }
+
+  @Test
+  void whatMissesInThePackingListIsAskedFor() {
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    unfold("#site-parts");
+    onInterface(() -> {
+      node("#site-packing-list").requestFocus();
+      return null;
+    });
+    typeWords("hose clamp, 4, 3");
+    keys(KeyCode.ENTER);
+    typeWords("lens");
+    assertThat(words("#site-message")).contains("line 2 is \"lens\"");
+    typeWords(", 1, 1");
+    assertThat(page()).contains("1 × hose clamp");
+    unfold("#site-way");
+    fill("#site-way-1-first", "800");
+    assertThat(page()).contains("even the bare machine lacks 40 mm");
+  }
+
+  @Test
+  void thePracticeEndsInOrderAndLeavesNoTrace() {
+    keys(KeyCode.CONTROL, KeyCode.DIGIT1);
+    int before = entries().size();
+    press("#practise");
+    for (int round = 0; round < 3 && !page().contains("In order after"); round++) {
+      press("#read-all");
+      if (!page().contains("In order after")) {
+        press("#primary");
+      }
+    }
+    assertThat(page()).contains("In order after");
+    press("#secondary");
+    assertThat(words("#site-earth")).isEmpty();
+    assertThat(entries()).hasSize(before);
+  }
+
+  private void press(String button) {
+    onInterface(() -> {
+      ((javafx.scene.control.Button) node(button)).fire();
+      return null;
+    });
+    settle();
+  }
+
   @Test
   void earthAndProofsByOneKeyEach() {
     keys(KeyCode.CONTROL, KeyCode.DIGIT1);
@@ -31,19 +83,17 @@ class SiteWindowTest extends WindowTest {
     assertThat(focused()).isEqualTo("site-earth");
     typeWords("0.13");
     keys(KeyCode.ENTER);
-    assertThat(focused()).isEqualTo("proof-emergency_stop");
-    keys(KeyCode.Y);
-    keys(KeyCode.Y);
-    keys(KeyCode.Y);
-    assertThat(focused()).isEqualTo("proof-key");
-    keys(KeyCode.X);
-    assertThat(words("#proof-key")).isEqualTo("not fitted");
-    keys(KeyCode.X);
-    assertThat(focused()).as("eyewear can be had anywhere").isEqualTo("proof-eyewear");
-    keys(KeyCode.Y);
-    keys(KeyCode.Y);
+    assertThat(focused()).isEqualTo("proof-straps");
+    int proofs = onInterface(() -> app.scene().getRoot().lookupAll(".proof-answer").size());
+    for (int i = 0; i < proofs; i++) {
+      keys(KeyCode.Y);
+    }
     assertThat(focused()).isEqualTo("primary");
-    keys(KeyCode.ENTER);
+    unfold("#site-circuit");
+    fill("#site-fuse-found-in-it", "16");
+    unfold("#site-air");
+    fill("#site-air-at-the-gauge", "1.4");
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
     typeWords("EH");
     keys(KeyCode.ENTER);
     until(
@@ -53,7 +103,7 @@ class SiteWindowTest extends WindowTest {
     Entry entry = entries().getLast();
     assertThat(entry.kind()).isEqualTo(EntryKind.AS_LEFT);
     assertThat(entry.by()).isEqualTo("EH");
-    assertThat(entry.readings()).contains("not-fitted");
+    assertThat(entry.readings()).contains("fusePlateA");
     assertThat(words("#site-load-1")).as("what hangs on the breaker stays").isEqualTo("1200");
     keys(KeyCode.CONTROL, KeyCode.U);
     until(
@@ -66,11 +116,7 @@ class SiteWindowTest extends WindowTest {
   @Test
   void theDuctIsDrawnAndARefusalStandsAtTheField() {
     keys(KeyCode.CONTROL, KeyCode.DIGIT1);
-    onInterface(() -> {
-      ((TitledPane) node("#site-exhaust")).setExpanded(true);
-      return null;
-    });
-    settle();
+    unfold("#site-exhaust");
     assertThat(page()).contains("This blower moves");
     fill("#site-bore-of-piece-1", "0");
     assertThat(disabled("#primary")).isTrue();

@@ -11,7 +11,7 @@ import zebrawood.desktop.shell.Outside;
 import zebrawood.desktop.shell.Shell;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.desktop.workshop.WorkshopModel;
-import zebrawood.records.handover.HandOver;
+import zebrawood.records.paper.Paper;
 
 /** Puts model, stations and window together: one open workshop in one scene. */
 public final class Assembly {
@@ -39,8 +39,8 @@ public final class Assembly {
 
   /** What needs no workshop: typeface and toolkit skin, while the workshop is still being read. */
   public static void loadLooks() {
-    for (String file : HandOver.TYPEFACE) {
-      Font.loadFont(HandOver.class.getResourceAsStream(file), 14);
+    for (String file : Paper.TYPEFACE) {
+      Font.loadFont(Paper.class.getResourceAsStream(file), 14);
     }
     useSkin(false);
   }

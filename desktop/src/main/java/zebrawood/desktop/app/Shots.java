@@ -102,8 +102,16 @@ final class Shots {
       type("#site-earth", "0.12");
       ((javafx.scene.control.TitledPane) node("#site-exhaust")).setExpanded(true);
     });
-    press("#proof-emergency_stop");
+    press("#proof-straps");
     take("site");
+    show("start");
+    onInterface(() -> {
+      for (String line : new String[] {"emergency-stop", "switch-on-1", "switch-on-2", "lid"}) {
+        ((javafx.scene.control.Button) node("#proof-" + line)).fire();
+      }
+    });
+    press("#proof-key");
+    take("start-up");
     show("cooling");
     onInterface(() -> {
       type("#cooling-room", "26.5");

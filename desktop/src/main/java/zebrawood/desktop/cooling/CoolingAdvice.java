@@ -53,6 +53,14 @@ final class CoolingAdvice {
                     "cooling.summary.chiller",
                     Numbers.fixed(c.capacityW(), 0),
                     Numbers.fixed(100 * c.shareUsed(), 0))));
+    f.setPoint()
+        .filter(s -> s.leastC() <= s.mostC())
+        .ifPresent(s ->
+            sentences.add(
+                Text.of(
+                    "cooling.summary.set-point",
+                    Numbers.fixed(s.leastC(), 1),
+                    Numbers.fixed(s.mostC(), 1))));
     return String.join(" ", sentences);
   }
 }

@@ -3,6 +3,7 @@ package zebrawood.desktop.cooling;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -10,6 +11,7 @@ import zebrawood.desktop.fields.NumberEntry;
 import zebrawood.desktop.sheet.AnsweredModel;
 import zebrawood.desktop.sheet.EntryDesk;
 import zebrawood.desktop.sheet.Proven;
+import zebrawood.machine.Fitting;
 import zebrawood.machine.Machine;
 import zebrawood.measure.UnusableReading;
 import zebrawood.site.Air;
@@ -17,6 +19,7 @@ import zebrawood.site.Bucket;
 import zebrawood.site.Chiller;
 import zebrawood.site.Coldest;
 import zebrawood.site.Coldest.Glycol;
+import zebrawood.site.Coolant;
 import zebrawood.site.Cooling;
 import zebrawood.site.CoolingReadings;
 import zebrawood.site.CoolingReadings.Item;
@@ -39,6 +42,7 @@ public final class CoolingModel extends AnsweredModel<Item> {
   private final NumberEntry conductivity =
       reading("conductivity", "Conductivity", "µS/cm", 0, 100_000);
   private final NumberEntry limitC = keep("limit", new NumberEntry("Warmest allowed", "°C", 5, 60));
+  private final NumberEntry setPointC = reading("setPoint", "Chiller is set to", "°C", -40, 60);
   private final NumberEntry heatW =
       keep("heat", new NumberEntry("Heat at this duty", "W", 0, 100_000));
   private final NumberEntry litres =
@@ -52,18 +56,26 @@ public final class CoolingModel extends AnsweredModel<Item> {
       keep("coldest", new NumberEntry("Coldest night", "°C", -48, 60));
   private final ObjectProperty<CoolingWay> way =
       choose("way", CoolingWay.class, CoolingWay.CHILLER);
+  private final ObjectProperty<Coolant> coolant =
+      choose("coolant", Coolant.class, Coolant.DISTILLED);
   private final ObjectProperty<Glycol> glycol = choose("glycol", Glycol.class, Glycol.PROPYLENE);
   private final ReadOnlyObjectWrapper<CoolingOutcome> outcome =
       new ReadOnlyObjectWrapper<>(new CoolingOutcome.Waiting(""));
 
+  private final boolean flowSwitch;
+
   public CoolingModel(Machine machine) {
-    super(Item.class);
+    super(AnsweredModel::nameOf);
+    flowSwitch = machine.has(Fitting.FLOW_SWITCH);
     limitC.set(28);
     heatW.set(Math.round(machine.source().watts() * HEAT_PER_WATT * USUAL_DUTY));
     litres.set(20);
     lossWPerK.set(6);
+    way.set(machine.has(Fitting.CHILLER) ? CoolingWay.CHILLER : CoolingWay.BUCKET);
     for (Item item : Item.values()) {
-      ask(item);
+      if (item != Item.FLOW_INTERLOCK || flowSwitch) {
+        ask(item);
+      }
     }
     begin();
   }
@@ -89,6 +101,10 @@ public final class CoolingModel extends AnsweredModel<Item> {
         : List.of(limitC, litres, heatW);
   }
 
+  public NumberEntry setPoint() {
+    return setPointC;
+  }
+
   public List<NumberEntry> pullDown() {
     return List.of(fromC, toC, minutes);
   }
@@ -99,6 +115,10 @@ public final class CoolingModel extends AnsweredModel<Item> {
 
   public ObjectProperty<CoolingWay> wayProperty() {
     return way;
+  }
+
+  public ObjectProperty<Coolant> coolantProperty() {
+    return coolant;
   }
 
   public ObjectProperty<Glycol> glycolProperty() {
@@ -115,6 +135,7 @@ public final class CoolingModel extends AnsweredModel<Item> {
     used.addAll(settings());
     if (way.get() == CoolingWay.CHILLER) {
       used.addAll(pullDown());
+      used.add(setPointC);
     }
     used.add(coldestC);
     return used;
@@ -154,23 +175,27 @@ public final class CoolingModel extends AnsweredModel<Item> {
         way.get() == CoolingWay.BUCKET
             ? Optional.of(
                 new Bucket.Readings(
-                    value(litres),
-                    value(coolantC),
-                    value(limitC),
-                    value(roomC),
-                    value(heatW),
-                    value(lossWPerK)))
+                    litres.number(),
+                    coolantC.number(),
+                    limitC.number(),
+                    roomC.number(),
+                    heatW.number(),
+                    lossWPerK.number()))
             : Optional.empty();
     Optional<Chiller.Readings> chiller =
         way.get() == CoolingWay.CHILLER && !fromC.isEmpty()
             ? Optional.of(
                 new Chiller.Readings(
-                    value(litres), value(fromC), value(toC), value(minutes), value(heatW)))
+                    litres.number(),
+                    fromC.number(),
+                    toC.number(),
+                    minutes.number(),
+                    heatW.number()))
             : Optional.empty();
     Optional<Coldest.Readings> coldest =
         coldestC.isEmpty()
             ? Optional.empty()
-            : Optional.of(new Coldest.Readings(value(coldestC), glycol.get(), value(litres)));
+            : Optional.of(new Coldest.Readings(coldestC.number(), glycol.get(), litres.number()));
     List<Proof> made = new ArrayList<>();
     proofs()
         .forEach((item, proven) -> {
@@ -179,13 +204,16 @@ public final class CoolingModel extends AnsweredModel<Item> {
           }
         });
     return new CoolingReadings(
-        new Air.Readings(value(roomC), value(humidity), value(coolantC)),
-        value(limitC),
+        new Air.Readings(roomC.number(), humidity.number(), coolantC.number()),
+        limitC.number(),
         afterHourC.value(),
         conductivity.value(),
+        coolant.get(),
         bucket,
         chiller,
+        way.get() == CoolingWay.CHILLER ? setPointC.value() : OptionalDouble.empty(),
         coldest,
+        flowSwitch,
         made);
   }
 }

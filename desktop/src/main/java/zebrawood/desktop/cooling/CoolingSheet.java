@@ -10,6 +10,7 @@ import zebrawood.desktop.text.Text;
 import zebrawood.records.site.CoolingRecord;
 import zebrawood.site.Cooling;
 import zebrawood.site.CoolingStation;
+import zebrawood.start.GoLine;
 
 /** The cooling station's sheet. */
 public final class CoolingSheet extends RecordedSheet {
@@ -86,9 +87,15 @@ public final class CoolingSheet extends RecordedSheet {
     pane.setFocused(field);
   }
 
+  /** The pump is powered here: the emergency stop comes first. */
+  @Override
+  protected boolean asksToday(GoLine line) {
+    return line.kind() == GoLine.Kind.STOP_FIRST;
+  }
+
   @Override
   protected void focusStart() {
-    pane.focusFirst();
+    pane.focusStart();
   }
 
   @Override

@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -21,10 +22,13 @@ import zebrawood.desktop.sheet.EntryDesk;
 import zebrawood.desktop.sheet.Proven;
 import zebrawood.desktop.site.SiteModel;
 import zebrawood.desktop.site.SiteOutcome;
+import zebrawood.desktop.start.StartModel;
+import zebrawood.desktop.start.StartOutcome;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Station;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
@@ -35,17 +39,22 @@ import zebrawood.measure.LengthUnit;
 import zebrawood.records.bed.BedRecord;
 import zebrawood.records.site.CoolingRecord;
 import zebrawood.records.site.SiteRecord;
+import zebrawood.records.start.StartRecord;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
 import zebrawood.site.Cooling;
 import zebrawood.site.CoolingFinding;
 import zebrawood.site.CoolingReadings;
-import zebrawood.site.CoolingReadings.Item;
 import zebrawood.site.CoolingStation;
 import zebrawood.site.Site;
 import zebrawood.site.SiteFinding;
 import zebrawood.site.SiteReadings;
 import zebrawood.site.SiteStation;
+import zebrawood.start.GoCard;
+import zebrawood.start.Start;
+import zebrawood.start.StartFinding;
+import zebrawood.start.StartReadings;
+import zebrawood.start.StartStation;
 
 /**
  * Writes the label workshop into an empty file: Alder, whose bed is stale since it was moved;
@@ -137,6 +146,30 @@ public final class DemoWorkshop {
             Map.entry("fanFlow.3", "700"),
             Map.entry("fanPa.3", "0"),
             Map.entry("beam", "6"),
+            Map.entry("divergence", "4"),
+            Map.entry("plug", "16"),
+            Map.entry("startUp", "28"),
+            Map.entry("fusePlate", "16"),
+            Map.entry("reading.fuseFitted", "16"),
+            Map.entry("fitting.1", "150"),
+            Map.entry("fitting.2", "125"),
+            Map.entry("fittingKind.2", "OUTLET"),
+            Map.entry("reading.bar", "1.5"),
+            Map.entry("leastBar", "1"),
+            Map.entry("reading.room", "20.5"),
+            Map.entry("reading.humidity", "51"),
+            Map.entry("reading.clearance", "320"),
+            Map.entry("clearanceNeeded", "250"),
+            Map.entry("bare.length", "1280"),
+            Map.entry("bare.width", "840"),
+            Map.entry("bare.height", "1060"),
+            Map.entry("way.1.first", "900"),
+            Map.entry("way.1.second", "2000"),
+            Map.entry("way.2.kind", "CORNER"),
+            Map.entry("way.2.first", "1100"),
+            Map.entry("way.2.second", "1250"),
+            Map.entry("mass", "165"),
+            Map.entry("floor", "350"),
             Map.entry("from.1", "9000"),
             Map.entry("to.1", "11000"),
             Map.entry("density.1", "6"));
@@ -145,6 +178,9 @@ public final class DemoWorkshop {
     cool(alder, EntryKind.AS_LEFT, 21, 9.2, "commissioning", "21.5 46 18.0 21.0 3");
     cool(alder, EntryKind.AS_FOUND, 12, 8.7, "check", "22.0 48 18.5 21.4 4");
     cool(alder, EntryKind.AS_LEFT, 5, 9.1, "machine moved", "20.5 51 18.2 - -");
+    start(alder, EntryKind.AS_LEFT, 21, 9.9, "commissioning", "18.4");
+    start(alder, EntryKind.AS_LEFT, 5, 9.6, "machine moved", "18.3");
+    happened(alder, EventKind.SPOILT, 11, 16.5, "focus not set again after the slate");
     BedModel typed = model(alder, "6.0 6.5 6.9 6.2 6.6 7.2");
     workshop.keepDraft(alder.id(), BedStation.STATION.id(), typed.typed());
   }
@@ -172,6 +208,7 @@ public final class DemoWorkshop {
     happened(sedge, EventKind.CRASH, 30, 16, "head caught a curled sheet of laminate");
     read(sedge, EntryKind.AS_FOUND, 29, 9, "crash", "20.1 20.4 20.8 20.0 20.2 20.5");
     read(sedge, EntryKind.AS_LEFT, 29, 9.8, "crash", "20.1 20.1 20.2 20.0 20.1 20.2");
+    start(sedge, EntryKind.AS_LEFT, 5, 11.2, "head swapped", "");
     happened(sedge, EventKind.HEAD_SWAPPED, 5, 11, "router off, laser back on");
     feel(sedge, 5, 11.4, "head swapped", "s s s s s s");
   }
@@ -210,6 +247,7 @@ public final class DemoWorkshop {
     read(flint, EntryKind.AS_FOUND, 40, 10, "commissioning", "163.1 163.3 163.4 163.0 163.2 163.4");
     read(
         flint, EntryKind.AS_LEFT, 40, 11.2, "commissioning", "163.2 163.2 163.3 163.2 163.2 163.3");
+    start(flint, EntryKind.AS_LEFT, 40, 9.8, "commissioning", "");
     happened(flint, EventKind.HEAD_SHIMMED, 2, 15, "column taken down for a taller foot");
     read(
         flint,
@@ -247,11 +285,7 @@ public final class DemoWorkshop {
     Map<String, String> typed = new HashMap<>(named);
     typed.put(EntryDesk.READING + "earth", earthOhm);
     model.type(typed);
-    boolean open = machine.build() != Build.GANTRY_WITH_MIRRORS;
-    model
-        .proofs()
-        .forEach((item, proven) ->
-            proven.set(open && item.mayBeMissing() ? Proven.NOT_FITTED : Proven.YES));
+    model.proofs().values().forEach(proven -> proven.set(Proven.YES));
     if (!(model.outcomeProperty().get()
         instanceof SiteOutcome.Found(SiteReadings read, SiteFinding finding))) {
       throw new IllegalStateException("demo readings: " + model.outcomeProperty().get());
@@ -269,6 +303,36 @@ public final class DemoWorkshop {
             Site.figures(read, finding)));
   }
 
+  /** Every line of its go card is so; with the coolant read where there is any. */
+  private void start(
+      Machine machine, EntryKind kind, int days, double hour, String because, String coolant) {
+    GoCard card =
+        GoCard.of(
+            new Ledger(machine, List.of(), List.of()),
+            List.of(),
+            daysAgo(days, hour),
+            ZoneOffset.UTC);
+    StartModel model =
+        new StartModel(card, machine.cooledByWater(), java.util.OptionalDouble.empty());
+    model.type(Map.of(EntryDesk.READING + "coolant", coolant));
+    model.proofs().values().forEach(proven -> proven.set(Proven.YES));
+    if (!(model.outcomeProperty().get()
+        instanceof StartOutcome.Found(StartReadings read, StartFinding finding))) {
+      throw new IllegalStateException("demo readings: " + model.outcomeProperty().get());
+    }
+    record(
+        machine,
+        StartStation.STATION,
+        kind,
+        daysAgo(days, hour),
+        because,
+        new EntryDesk.Reading(
+            StartRecord.readings(model.typed(), read),
+            StartRecord.finding(finding),
+            finding.verdict(),
+            Start.figures(read, finding)));
+  }
+
   /** Room, humidity, coolant, after an hour, conductivity; everything proven. */
   private void cool(
       Machine machine, EntryKind kind, int days, double hour, String because, String readings) {
@@ -279,9 +343,7 @@ public final class DemoWorkshop {
     for (int i = 0; i < words.length; i++) {
       fields.get(i).textProperty().set(words[i].equals("-") ? "" : words[i]);
     }
-    for (Item item : Item.values()) {
-      model.proofs().get(item).set(Proven.YES);
-    }
+    model.proofs().values().forEach(proven -> proven.set(Proven.YES));
     if (!(model.outcomeProperty().get()
         instanceof CoolingOutcome.Found(CoolingReadings read, CoolingFinding finding))) {
       throw new IllegalStateException("demo readings: " + model.outcomeProperty().get());

@@ -1,5 +1,6 @@
 package zebrawood.desktop.fields;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -86,6 +87,16 @@ public final class NumberEntry implements TypedEntry {
   /** The number, when there is one that can be used. */
   public OptionalDouble value() {
     return value;
+  }
+
+  /** The number of a field that is known to have one. */
+  public double number() {
+    return value.orElseThrow();
+  }
+
+  /** Whether anything is typed in one of them. */
+  public static boolean begun(List<NumberEntry> entries) {
+    return entries.stream().anyMatch(e -> !e.isEmpty());
   }
 
   public void set(double number) {

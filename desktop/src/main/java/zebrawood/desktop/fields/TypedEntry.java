@@ -4,7 +4,7 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.StringProperty;
 
 /** Something typed: the text as it is, and what is wrong with it. */
-public sealed interface TypedEntry permits LengthEntry, NumberEntry {
+public sealed interface TypedEntry permits LengthEntry, NumberEntry, WordsEntry {
   /** The field's name in a sentence. */
   String name();
 

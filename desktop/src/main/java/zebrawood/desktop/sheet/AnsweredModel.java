@@ -1,27 +1,29 @@
 package zebrawood.desktop.sheet;
 
-import java.util.EnumMap;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import zebrawood.desktop.fields.NumberEntry;
+import zebrawood.desktop.fields.TypedEntry;
 
 /**
- * The typed fields of a sheet that is made of numbers, choices and proofs: each is kept under a
- * name of its own, and a change of any is told once. Knows no scene.
+ * The typed fields of a sheet that is made of fields, choices and proofs: each is kept under a name
+ * of its own, and a change of any is told once. Knows no scene.
  *
  * @param <I> what is proven by hand
  */
-public abstract class AnsweredModel<I extends Enum<I>> implements EntryDesk.Typed {
-  private final Map<String, NumberEntry> numbers = new LinkedHashMap<>();
+public abstract class AnsweredModel<I> implements EntryDesk.Typed {
+  private final Map<String, TypedEntry> fields = new LinkedHashMap<>();
   private final Map<String, Choosing<?>> choices = new LinkedHashMap<>();
-  private final Map<I, ObjectProperty<Proven>> proofs;
+  private final Map<I, ObjectProperty<Proven>> proofs = new LinkedHashMap<>();
+  private final Function<I, String> nameOf;
   private Consumer<Map<String, String>> onTyped = typed -> {};
   private boolean quiet = true;
 
@@ -36,25 +38,32 @@ public abstract class AnsweredModel<I extends Enum<I>> implements EntryDesk.Type
     }
   }
 
-  protected AnsweredModel(Class<I> items) {
-    proofs = new EnumMap<>(items);
+  /**
+   * @param nameOf the name that the answer to a proof is kept under
+   */
+  protected AnsweredModel(Function<I, String> nameOf) {
+    this.nameOf = nameOf;
+  }
+
+  /** The usual name of a proof that is one of a few. */
+  protected static String nameOf(Enum<?> item) {
+    return item.name().toLowerCase(Locale.ROOT);
   }
 
   /** Makes the sheet's outcome anew from what is typed. */
   protected abstract void solve();
 
   /**
-   * Keeps a number under a name; one that begins with {@link EntryDesk#READING} is read anew each
+   * Keeps a field under a name; one that begins with {@link EntryDesk#READING} is read anew each
    * time.
    */
-  protected final NumberEntry keep(String name, NumberEntry entry) {
-    numbers.put(name, entry);
+  public final <T extends TypedEntry> T keep(String name, T entry) {
+    fields.put(name, entry);
     entry.textProperty().subscribe((before, now) -> changed());
     return entry;
   }
 
-  protected final <E extends Enum<E>> ObjectProperty<E> choose(
-      String name, Class<E> type, E first) {
+  public final <E extends Enum<E>> ObjectProperty<E> choose(String name, Class<E> type, E first) {
     ObjectProperty<E> property = new SimpleObjectProperty<>(first);
     choices.put(name, new Choosing<>(type, property));
     property.subscribe((before, now) -> changed());
@@ -65,6 +74,19 @@ public abstract class AnsweredModel<I extends Enum<I>> implements EntryDesk.Type
     ObjectProperty<Proven> property = new SimpleObjectProperty<>(Proven.NOT_YET);
     proofs.put(item, property);
     property.subscribe((before, now) -> changed());
+  }
+
+  /** Asks these from now on, in this order; what is answered already stays answered. */
+  protected final void askOnly(Collection<I> items) {
+    Map<I, ObjectProperty<Proven>> before = new LinkedHashMap<>(proofs);
+    proofs.clear();
+    for (I item : items) {
+      if (before.containsKey(item)) {
+        proofs.put(item, before.get(item));
+      } else {
+        ask(item);
+      }
+    }
   }
 
   /** The last thing a model's constructor does: from now on every change solves anew. */
@@ -84,17 +106,13 @@ public abstract class AnsweredModel<I extends Enum<I>> implements EntryDesk.Type
   }
 
   /** The first sentence about a field that cannot be used, among these. */
-  protected static Optional<String> firstProblem(Stream<NumberEntry> used) {
+  protected static Optional<String> firstProblem(Stream<? extends TypedEntry> used) {
     return used.map(e -> e.problemProperty().get()).filter(p -> !p.isEmpty()).findFirst();
   }
 
-  /** All numbers, in the order they are kept. */
-  protected final List<NumberEntry> numbers() {
-    return List.copyOf(numbers.values());
-  }
-
-  protected static double value(NumberEntry entry) {
-    return entry.value().orElseThrow();
+  /** All fields, in the order they are kept. */
+  protected final List<TypedEntry> fields() {
+    return List.copyOf(fields.values());
   }
 
   private void changed() {
@@ -117,7 +135,7 @@ public abstract class AnsweredModel<I extends Enum<I>> implements EntryDesk.Type
   @Override
   public final Map<String, String> typed() {
     Map<String, String> typed = new LinkedHashMap<>();
-    numbers.forEach((name, entry) -> typed.put(name, entry.text()));
+    fields.forEach((name, entry) -> typed.put(name, entry.text()));
     choices.forEach((name, choice) -> typed.put(name, choice.typed()));
     proofs.forEach((item, proven) -> {
       if (proven.get() != Proven.NOT_YET) {
@@ -127,8 +145,8 @@ public abstract class AnsweredModel<I extends Enum<I>> implements EntryDesk.Type
     return typed;
   }
 
-  private static String proofName(Enum<?> item) {
-    return EntryDesk.READING + "proof." + item.name().toLowerCase(Locale.ROOT);
+  private String proofName(I item) {
+    return EntryDesk.READING + "proof." + nameOf.apply(item);
   }
 
   @Override
@@ -137,7 +155,7 @@ public abstract class AnsweredModel<I extends Enum<I>> implements EntryDesk.Type
       return;
     }
     quietly(() -> {
-      numbers.forEach(
+      fields.forEach(
           (name, entry) -> entry.textProperty().set(typed.getOrDefault(name, entry.text())));
       choices.forEach((name, choice) -> choice.type(typed.getOrDefault(name, choice.typed())));
       proofs.forEach((item, proven) ->
@@ -148,7 +166,7 @@ public abstract class AnsweredModel<I extends Enum<I>> implements EntryDesk.Type
   @Override
   public final void clearReadings() {
     quietly(() -> {
-      numbers.forEach((name, entry) -> {
+      fields.forEach((name, entry) -> {
         if (name.startsWith(EntryDesk.READING)) {
           entry.textProperty().set("");
         }

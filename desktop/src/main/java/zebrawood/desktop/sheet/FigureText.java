@@ -16,16 +16,7 @@ public final class FigureText {
   public static String value(Figure figure, double value, LengthUnit unit) {
     return figure.unit().equals("mm")
         ? unit.show(value, 2)
-        : Numbers.fixed(value, decimals(figure.unit()));
-  }
-
-  /** As finely as it is read: temperatures to a tenth, what is large to a whole. */
-  private static int decimals(String unit) {
-    return switch (unit) {
-      case "°C", "K", "OD" -> 1;
-      case "µS/cm", "%", "m³/h" -> 0;
-      default -> 2;
-    };
+        : Numbers.fixed(value, figure.decimals());
   }
 
   public static String unit(Figure figure, LengthUnit unit) {

@@ -23,6 +23,9 @@ public final class Notebook extends HBox {
   /** Mean width of a letter in a column's heading. */
   private static final double LETTER = 6.1;
 
+  /** More of them could not be read; the hand-over sheet has all. */
+  private static final int MOST_FIGURES = 4;
+
   private final TableView<Entry> table = new TableView<>();
   private final VBox trendBox = new VBox();
   private final ZoneId zone;
@@ -74,9 +77,9 @@ public final class Notebook extends HBox {
         .filter(e -> e.tellingFigure().isPresent())
         .findFirst()
         .ifPresent(pattern -> {
-          for (Figure figure : pattern.figures()) {
-            columns.add(figureColumn(figure, unit));
-          }
+          pattern.figures().stream()
+              .limit(MOST_FIGURES)
+              .forEach(figure -> columns.add(figureColumn(figure, unit)));
         });
     columns.add(Tables.column(Text.of("notebook.because"), 98, Entry::because));
     columns.add(Tables.column(Text.of("notebook.by"), 32, Entry::by));

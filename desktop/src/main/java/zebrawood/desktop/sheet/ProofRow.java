@@ -3,6 +3,7 @@ package zebrawood.desktop.sheet;
 import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
+import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
@@ -12,24 +13,18 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import zebrawood.desktop.text.Text;
 
-/** One thing to prove, answered with one key: y it is so, n it is not, x there is none. */
+/** One thing to prove, answered with one key: y it is so, n it is not. */
 public final class ProofRow extends HBox {
-  private final Button answer = new Button();
+  static final String ANSWER = "proof-answer";
+  static final PseudoClass OPEN = PseudoClass.getPseudoClass("open");
 
-  private final boolean mayBeMissing;
+  private final Button answer = new Button();
 
   /**
    * @param item what it is called by, in capitals with underscores
-   * @param mayBeMissing whether there are machines without it
    * @param next where the focus goes after an answer
    */
-  public ProofRow(
-      String item,
-      String what,
-      boolean mayBeMissing,
-      ObjectProperty<Proven> proven,
-      Runnable next) {
-    this.mayBeMissing = mayBeMissing;
+  public ProofRow(String item, String what, ObjectProperty<Proven> proven, Runnable next) {
     Label words = new Label(what);
     words.setWrapText(true);
     words.setMinHeight(Region.USE_PREF_SIZE);
@@ -38,42 +33,49 @@ public final class ProofRow extends HBox {
     words.setMaxWidth(Double.MAX_VALUE);
     answer.setId("proof-" + item.toLowerCase(Locale.ROOT));
     answer.setMinWidth(76);
-    answer.getStyleClass().add("proof-answer");
+    answer.getStyleClass().add(ANSWER);
     answer.setOnAction(e -> proven.set(after(proven.get())));
     answer.addEventFilter(
         KeyEvent.KEY_PRESSED,
         e -> {
-          Optional<Proven> typed = byKey(e.getCode());
-          if (typed.isPresent() || e.getCode() == KeyCode.ENTER) {
+          if (e.getCode() == KeyCode.ENTER) {
             e.consume();
-            typed.ifPresent(proven::set);
             next.run();
           }
         });
+    // As it is typed, not as it is pressed: else the letter would land in a field that is next.
+    answer.addEventFilter(
+        KeyEvent.KEY_TYPED,
+        e ->
+            byLetter(e.getCharacter())
+                .ifPresent(typed -> {
+                  e.consume();
+                  proven.set(typed);
+                  next.run();
+                }));
     proven.subscribe(p -> {
       String state = Text.of("proof." + p.name().toLowerCase(Locale.ROOT));
       answer.setText(state);
+      answer.pseudoClassStateChanged(OPEN, p == Proven.NOT_YET);
       answer.setAccessibleText(what + ": " + state);
     });
     setSpacing(8);
     getChildren().addAll(words, answer);
   }
 
-  private Optional<Proven> byKey(KeyCode key) {
-    return switch (key) {
-      case Y -> Optional.of(Proven.YES);
-      case N -> Optional.of(Proven.NO);
-      case X -> mayBeMissing ? Optional.of(Proven.NOT_FITTED) : Optional.empty();
+  private static Optional<Proven> byLetter(String typed) {
+    return switch (typed) {
+      case "y", "Y" -> Optional.of(Proven.YES);
+      case "n", "N" -> Optional.of(Proven.NO);
       default -> Optional.empty();
     };
   }
 
-  private Proven after(Proven now) {
+  private static Proven after(Proven now) {
     return switch (now) {
       case NOT_YET -> Proven.YES;
       case YES -> Proven.NO;
-      case NO -> mayBeMissing ? Proven.NOT_FITTED : Proven.NOT_YET;
-      case NOT_FITTED -> Proven.NOT_YET;
+      case NO -> Proven.NOT_YET;
     };
   }
 

@@ -4,7 +4,5 @@ package zebrawood.desktop.sheet;
 public enum Proven {
   NOT_YET,
   YES,
-  NO,
-  /** The machine has no such thing. */
-  NOT_FITTED
+  NO
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -13,8 +14,11 @@ import zebrawood.desktop.fields.EntryField;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
+import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Station;
 import zebrawood.measure.Verdict;
+import zebrawood.start.GoLine;
+import zebrawood.start.StartStation;
 
 /**
  * A station sheet whose large button records what was read: as left when it is within, else as
@@ -37,7 +41,9 @@ public abstract class RecordedSheet implements StationSheet {
 
   protected final WorkshopModel workshop;
   protected final EntryDesk desk;
+  private final SheetHost host;
   private final Station station;
+  private List<GoLine> missing = List.of();
 
   @SuppressWarnings("this-escape") // the buttons can be pressed only once the sheet is assembled
   private final DoNext doNext = new DoNext(this::primary, this::secondary);
@@ -54,6 +60,7 @@ public abstract class RecordedSheet implements StationSheet {
       Station station,
       EntryDesk.Typed fields,
       Function<String, Map<String, String>> typedOf) {
+    this.host = host;
     this.workshop = host.workshop();
     this.station = station;
     desk = new EntryDesk(host, station, fields, typedOf, this::showAdvice, this::focusFirst);
@@ -82,7 +89,6 @@ public abstract class RecordedSheet implements StationSheet {
                     node instanceof EntryField field ? Optional.of(field) : Optional.empty()));
     unitSubscription = workshop.unitProperty().subscribe(this::refresh);
     refresh();
-    showAdvice();
   }
 
   /** What the sheet shows for what is typed now. */
@@ -97,6 +103,14 @@ public abstract class RecordedSheet implements StationSheet {
   protected void obey() {}
 
   protected void endPractice() {}
+
+  /** Whether this protection must be proven today before what is done here. */
+  protected boolean asksToday(GoLine line) {
+    return false;
+  }
+
+  /** The record grew, or the sheet is shown again. */
+  protected void recordChanged() {}
 
   protected abstract void fieldFocused(Optional<EntryField> field);
 
@@ -122,6 +136,17 @@ public abstract class RecordedSheet implements StationSheet {
       return;
     }
     Shown shown = shown();
+    if (heldBack()) {
+      doNext.show(
+          Stream.concat(missing.stream().map(RecordedSheet::toProve), shown.steps().stream())
+              .toList(),
+          shown.warnings(),
+          shown.caution(),
+          new DoNext.Choice(Text.of("guard.prove"), true),
+          new DoNext.Choice(Text.of("guard.go-on"), true));
+      summary.setText(shown.summary());
+      return;
+    }
     boolean found = shown.found().isPresent() && !desk.recording();
     doNext.show(
         shown.steps(),
@@ -130,6 +155,31 @@ public abstract class RecordedSheet implements StationSheet {
         new DoNext.Choice(Text.of(primaryKey(shown)), found),
         new DoNext.Choice(secondaryWords(shown), found || desk.correcting() || practising()));
     summary.setText(shown.summary());
+  }
+
+  private static Step toProve(GoLine line) {
+    String words = line.words();
+    return new Step(
+        Text.of("guard.missing"),
+        words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + words.substring(1),
+        "");
+  }
+
+  private boolean heldBack() {
+    return !missing.isEmpty() && !practising() && !desk.correcting();
+  }
+
+  private void goOn() {
+    String lines = String.join("; ", missing.stream().map(GoLine::words).toList());
+    host.withReason(
+        lines,
+        reason ->
+            host.withInitials(() ->
+                workshop.happened(
+                    EventKind.WENT_ON,
+                    workshop.clock().instant(),
+                    Text.of("guard.note", station.title(), reason, lines),
+                    () -> workshop.say(Text.of("guard.kept")))));
   }
 
   private String primaryKey(Shown shown) {
@@ -158,6 +208,10 @@ public abstract class RecordedSheet implements StationSheet {
 
   @Override
   public final void primary() {
+    if (heldBack()) {
+      host.open(StartStation.STATION.id());
+      return;
+    }
     Shown shown = shown();
     if (shown.found().isEmpty() || desk.recording()) {
       return;
@@ -171,7 +225,9 @@ public abstract class RecordedSheet implements StationSheet {
   }
 
   private void secondary() {
-    if (practising()) {
+    if (heldBack()) {
+      goOn();
+    } else if (practising()) {
       endPractice();
       desk.fillAgain();
     } else if (desk.correcting()) {
@@ -206,7 +262,10 @@ public abstract class RecordedSheet implements StationSheet {
 
   @Override
   public final void refresh() {
+    missing = TodaysProof.missing(workshop).stream().filter(this::asksToday).toList();
+    recordChanged();
     desk.show(frame, notebook);
+    showAdvice();
   }
 
   @Override

@@ -1,10 +1,13 @@
 package zebrawood.desktop.shell;
 
 import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Function;
 import javafx.beans.property.ObjectProperty;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -17,16 +20,20 @@ import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
+import zebrawood.machine.Machine;
 import zebrawood.machine.SourceKind;
 
 /** The new-machine form: only what decides the stations and their limits. */
 final class MachineCard {
   private MachineCard() {}
 
-  static void open(Cards cards, SheetHost host) {
+  /**
+   * @param before the machine whose description is changed; empty for a new one
+   */
+  static void open(Cards cards, SheetHost host, Optional<Machine> before) {
     WorkshopModel workshop = host.workshop();
     MachineForm form =
-        new MachineForm(workshop.machinesProperty().get(), workshop.unitProperty().get());
+        new MachineForm(workshop.machinesProperty().get(), workshop.unitProperty().get(), before);
     String unit = workshop.unitProperty().get().symbol();
     TextField name = text("machine-name", form.nameProperty());
     GridPane grid = new GridPane(12, 8);
@@ -34,7 +41,7 @@ final class MachineCard {
     row(
         grid,
         1,
-        "machine.build",
+        Text.of("machine.build"),
         choice("machine-build", List.of(Build.values()), form.buildProperty(), Build::words));
     row(
         grid,
@@ -72,8 +79,12 @@ final class MachineCard {
     row(
         grid,
         8,
-        "machine.tolerance",
+        Text.of("machine.tolerance", unit),
         length("machine-tolerance", new EntryField(form.tolerance())));
+    row(grid, 9, Text.of("machine.fitted"), fitted(form));
+    TextField startUp = text("machine-start-up", form.startUpProperty());
+    startUp.setPromptText(Text.of("machine.start-up.usual"));
+    row(grid, 10, Text.of("machine.start-up"), startUp);
     Label problem = Card.words("");
     problem.setId("machine-problem");
     form.nameProperty()
@@ -83,7 +94,7 @@ final class MachineCard {
     Button add =
         Card.primary(
             "machine-add",
-            Text.of("machine.add"),
+            Text.of(before.isPresent() ? "machine.change" : "machine.add"),
             () ->
                 form.machine()
                     .ifPresent(machine -> {
@@ -91,18 +102,39 @@ final class MachineCard {
                       host.withInitials(() ->
                           workshop.add(
                               machine,
-                              () -> workshop.say(Text.of("said.machine", machine.name()))));
+                              () ->
+                                  workshop.say(
+                                      Text.of(
+                                          before.isPresent()
+                                              ? "said.machine-changed"
+                                              : "said.machine",
+                                          machine.name()))));
                     }));
     add.disableProperty().bind(form.problemProperty().isNotEmpty());
     VBox card =
         Card.of(
-            Text.of("machine.title"),
+            before
+                .map(m -> Text.of("machine.title.change", m.name()))
+                .orElse(Text.of("machine.title")),
             Card.words(Text.of("machine.why")),
             grid,
             problem,
             Card.buttons(
                 Card.button("machine-cancel", Text.of("button.cancel"), cards::close), add));
     cards.open(card, name);
+  }
+
+  private static Node fitted(MachineForm form) {
+    GridPane boxes = new GridPane(10, 3);
+    int place = 0;
+    for (var choice : form.fitted().entrySet()) {
+      CheckBox box = new CheckBox(choice.getKey().words());
+      box.setId("fitted-" + choice.getKey().name().toLowerCase(Locale.ROOT));
+      box.selectedProperty().bindBidirectional(choice.getValue());
+      boxes.add(box, place % 2, place / 2);
+      place++;
+    }
+    return boxes;
   }
 
   private static void row(GridPane grid, int row, String words, Node field) {

@@ -1,13 +1,18 @@
 package zebrawood.desktop.shell;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
@@ -15,6 +20,7 @@ import javafx.beans.value.ObservableValue;
 import zebrawood.desktop.fields.LengthEntry;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
+import zebrawood.machine.Fitting;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
@@ -34,20 +40,40 @@ final class MachineForm {
   private final LengthEntry width;
   private final LengthEntry depth;
   private final LengthEntry tolerance;
+  private final Map<Fitting, BooleanProperty> fitted = new EnumMap<>(Fitting.class);
+  private final StringProperty startUp = new SimpleStringProperty("");
+  private final Optional<Machine> before;
   private final ReadOnlyStringWrapper problem = new ReadOnlyStringWrapper("");
 
-  MachineForm(List<Machine> others, LengthUnit unit) {
+  /** Whether somebody chose by hand; till then it follows build and source. */
+  private boolean fittedByHand;
+
+  private boolean filling;
+
+  /**
+   * @param before the machine as it was, when its description is changed
+   */
+  MachineForm(List<Machine> others, LengthUnit unit, Optional<Machine> before) {
     this.others = List.copyOf(others);
+    this.before = before;
     width = new LengthEntry("Width", 10, 10_000, true, unit);
     depth = new LengthEntry("Depth", 10, 10_000, true, unit);
     tolerance = new LengthEntry("Level limit", 0, 20, false, unit);
     width.setMm(600);
     depth.setMm(400);
     tolerance.setMm(0.3);
+    for (Fitting fitting : Fitting.values()) {
+      fitted.put(fitting, new SimpleBooleanProperty());
+    }
     kind.subscribe(k -> {
       watts.set(Numbers.plain(k.usualWatts()));
       wavelengthNm.set(Numbers.plain(k.usualWavelengthNm()));
     });
+    build.subscribe(b -> followUsual());
+    kind.subscribe(k -> followUsual());
+    fitted.values().forEach(f -> f.subscribe((was, is) -> fittedByHand |= !filling));
+    before.ifPresent(this::fill);
+    startUp.subscribe(p -> check());
     for (ObservableValue<?> property :
         List.<ObservableValue<?>>of(name, build, kind, watts, wavelengthNm, support)) {
       property.subscribe(p -> check());
@@ -55,6 +81,62 @@ final class MachineForm {
     for (LengthEntry entry : List.of(width, depth, tolerance)) {
       entry.textProperty().subscribe(t -> check());
     }
+  }
+
+  private void fill(Machine machine) {
+    name.set(machine.name());
+    build.set(machine.build());
+    kind.set(machine.source().kind());
+    watts.set(Numbers.plain(machine.source().watts()));
+    wavelengthNm.set(Numbers.plain(machine.source().wavelengthNm()));
+    support.set(machine.bedSupport());
+    width.setMm(machine.areaXMm());
+    depth.setMm(machine.areaYMm());
+    tolerance.setMm(machine.levelToleranceMm());
+    tick(machine.fitted());
+    fittedByHand = machine.fittings().isPresent();
+    startUp.set(machine.startUp().map(order -> String.join(", ", order)).orElse(""));
+  }
+
+  /** What such a machine usually has, as long as nobody chose. */
+  private void followUsual() {
+    if (!fittedByHand) {
+      tick(
+          new Machine(
+                  "usual",
+                  "usual",
+                  build.get(),
+                  new Source(kind.get(), kind.get().usualWatts(), kind.get().usualWavelengthNm()),
+                  100,
+                  100,
+                  BedSupport.SCREWS,
+                  1)
+              .fitted());
+    }
+  }
+
+  private void tick(List<Fitting> chosen) {
+    filling = true;
+    fitted.forEach((fitting, property) -> property.set(chosen.contains(fitting)));
+    filling = false;
+  }
+
+  Map<Fitting, BooleanProperty> fitted() {
+    return fitted;
+  }
+
+  /**
+   * The parts in the order they are switched on, with commas between; empty for the usual order.
+   */
+  StringProperty startUpProperty() {
+    return startUp;
+  }
+
+  private List<String> startUpOrder() {
+    return Stream.of(startUp.get().split("[,;]"))
+        .map(String::strip)
+        .filter(w -> !w.isEmpty())
+        .toList();
   }
 
   StringProperty nameProperty() {
@@ -104,7 +186,9 @@ final class MachineForm {
       problems.add("Name is empty. Accepted is a name of your own, such as a plant's.");
     } else if (name.get().strip().length() > 60) {
       problems.add("Name has %d letters. Accepted are at most 60.".formatted(name.get().length()));
-    } else if (others.stream().anyMatch(m -> m.name().equalsIgnoreCase(name.get().strip()))) {
+    } else if (others.stream()
+        .filter(m -> before.filter(b -> b.id().equals(m.id())).isEmpty())
+        .anyMatch(m -> m.name().equalsIgnoreCase(name.get().strip()))) {
       problems.add("Name \"%s\" is taken. Accepted is another one.".formatted(name.get().strip()));
     }
     number("Watts", watts, 100_000, problems);
@@ -114,6 +198,9 @@ final class MachineForm {
     }
     for (LengthEntry entry : List.of(width, depth, tolerance)) {
       problems.add(entry.isEmpty() ? entry.name() + " is empty." : entry.problemProperty().get());
+    }
+    if (startUpOrder().size() > 12 || startUpOrder().stream().anyMatch(w -> w.length() > 60)) {
+      problems.add("Switch on: accepted are at most 12 parts of at most 60 letters each.");
     }
     problem.set(problems.stream().filter(p -> !p.isEmpty()).findFirst().orElse(""));
   }
@@ -144,13 +231,22 @@ final class MachineForm {
     }
     return Optional.of(
         new Machine(
-            UUID.randomUUID().toString(),
+            before.map(Machine::id).orElseGet(() -> UUID.randomUUID().toString()),
             name.get().strip(),
             build.get(),
             new Source(kind.get(), number(watts).orElseThrow(), number(wavelengthNm).orElseThrow()),
             width.mm().orElseThrow(),
             depth.mm().orElseThrow(),
             build.get() == Build.GALVO ? BedSupport.SHIMS : support.get(),
-            tolerance.mm().orElseThrow()));
+            tolerance.mm().orElseThrow(),
+            fittedByHand ? Optional.of(chosen()) : Optional.empty(),
+            startUpOrder().isEmpty() ? Optional.empty() : Optional.of(startUpOrder())));
+  }
+
+  private List<Fitting> chosen() {
+    return fitted.entrySet().stream()
+        .filter(e -> e.getValue().get())
+        .map(Map.Entry::getKey)
+        .toList();
   }
 }

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
@@ -18,6 +19,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.sheet.StationSheet;
+import zebrawood.desktop.sheet.TodaysProof;
 import zebrawood.desktop.sheet.When;
 import zebrawood.desktop.stations.StationModule;
 import zebrawood.desktop.text.Text;
@@ -28,6 +30,10 @@ import zebrawood.ledger.Event;
 import zebrawood.ledger.Standing;
 import zebrawood.machine.Machine;
 import zebrawood.measure.LengthUnit;
+import zebrawood.records.handover.HandOver;
+import zebrawood.records.handover.HandOverSheet;
+import zebrawood.records.start.GoCardPage;
+import zebrawood.start.StartStation;
 
 /**
  * The window's content: top bar, beam rail, the page on show, status line, and the cards over them.
@@ -57,7 +63,7 @@ public final class Shell extends StackPane implements SheetHost {
       Card.primary("first-machine", Text.of("today.none.new"), this::newMachine);
   private Optional<MachinePage> page = Optional.empty();
   private String shown = TODAY;
-  private String machineId = "";
+  private Optional<Machine> shownMachine = Optional.empty();
 
   public Shell(
       WorkshopModel workshop, List<StationModule> modules, Outside outside, Runnable closeWindow) {
@@ -99,6 +105,34 @@ public final class Shell extends StackPane implements SheetHost {
     }
   }
 
+  @Override
+  public void open(String stationId) {
+    show(stationId);
+  }
+
+  @Override
+  public void withReason(String what, Consumer<String> then) {
+    ReasonCard.open(cards, what, then);
+  }
+
+  @Override
+  public void writeGoCard() {
+    GoCardPage card =
+        GoCardPage.of(
+            workshop.opened().machine(),
+            TodaysProof.card(workshop),
+            When.day(workshop.clock().instant(), zone()));
+    PaperCard.open(
+        cards,
+        workshop,
+        new PaperCard.Page(
+            Text.of("gocard.title", workshop.opened().machine().name()),
+            Text.of("gocard.why"),
+            "go-card",
+            card::write),
+        outside);
+  }
+
   /** What the window's title bar says. */
   public ReadOnlyStringProperty titleProperty() {
     return title.getReadOnlyProperty();
@@ -107,19 +141,20 @@ public final class Shell extends StackPane implements SheetHost {
   /** The open machine changed: another one, or its record grew. */
   private void follow() {
     Opened opened = workshop.opened();
-    String id = opened == null ? "" : opened.machine().id();
-    if (id.equals(machineId) && opened != null) {
+    Optional<Machine> machine = Optional.ofNullable(opened).map(Opened::machine);
+    if (machine.isPresent() && machine.equals(shownMachine)) {
       sheets.values().forEach(StationSheet::refresh);
       page.ifPresent(MachinePage::refresh);
       showRail();
       return;
     }
-    machineId = id;
+    boolean another = !machine.map(Machine::id).equals(shownMachine.map(Machine::id));
+    shownMachine = machine;
     sheets.values().forEach(StationSheet::dispose);
     sheets.clear();
     page = Optional.empty();
     showTop();
-    show(TODAY);
+    show(another ? TODAY : shown);
   }
 
   private void showTop() {
@@ -149,6 +184,7 @@ public final class Shell extends StackPane implements SheetHost {
       today.refresh();
       frame.setCenter(today);
     } else {
+      sheet(stationId).refresh();
       frame.setCenter(sheet(stationId).view());
     }
     showRail();
@@ -229,7 +265,11 @@ public final class Shell extends StackPane implements SheetHost {
   }
 
   private void newMachine() {
-    MachineCard.open(cards, this);
+    MachineCard.open(cards, this, Optional.empty());
+  }
+
+  private void changeMachine() {
+    MachineCard.open(cards, this, shownMachine);
   }
 
   private void happened() {
@@ -239,7 +279,23 @@ public final class Shell extends StackPane implements SheetHost {
   private void handOver() {
     Map<String, Function<Entry, String>> pictures = new LinkedHashMap<>();
     modules.forEach(m -> pictures.put(m.station().id(), m.picture()));
-    HandOverCard.open(cards, workshop, pictures, outside);
+    HandOverSheet sheet =
+        HandOverSheet.of(
+            workshop.opened().ledger(),
+            workshop.stations(),
+            pictures,
+            workshop.clock().instant(),
+            zone(),
+            workshop.initials().orElse("–"));
+    PaperCard.open(
+        cards,
+        workshop,
+        new PaperCard.Page(
+            Text.of("handover.title", workshop.opened().machine().name()),
+            Text.of("handover.why"),
+            PaperCard.HAND_OVER,
+            (folder, name) -> HandOver.write(sheet, folder, name)),
+        outside);
   }
 
   private void palette() {
@@ -303,7 +359,14 @@ public final class Shell extends StackPane implements SheetHost {
         all.add(Command.of(Text.of("command.primary"), "Ctrl+Enter", () -> sheet(shown).primary()));
       }
       all.add(Command.of(Text.of("command.happened"), "Ctrl+E", this::happened));
+      all.add(
+          Command.of(Text.of("command.go-card"), "Ctrl+G", () -> show(StartStation.STATION.id())));
+      all.add(Command.of(Text.of("command.print-go-card"), this::writeGoCard));
       all.add(Command.of(Text.of("command.handover"), "Ctrl+P", this::handOver));
+      all.add(
+          Command.of(
+              Text.of("command.change-machine", workshop.opened().machine().name()),
+              this::changeMachine));
       all.add(Command.of(Text.of("command.undo"), "Ctrl+U", this::undoLast));
       workshop
           .lastEvent()

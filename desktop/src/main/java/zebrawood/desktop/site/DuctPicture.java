@@ -29,8 +29,8 @@ final class DuctPicture extends LivePicture {
   @Override
   protected void draw(Drawing on) {
     if (model.outcomeProperty().get() instanceof SiteOutcome.Found(var readings, var finding)
-        && readings.duct().isPresent()) {
-      draw(on, readings.duct().get(), finding);
+        && readings.breathing().duct().isPresent()) {
+      draw(on, readings.breathing().duct().get(), finding);
     } else {
       on.words(Text.of("site.picture.empty"), getWidth() / 2, getHeight() / 2, "plan-side");
     }
@@ -39,14 +39,19 @@ final class DuctPicture extends LivePicture {
   private void draw(Drawing drawing, Duct.Readings duct, SiteFinding finding) {
     List<Duct.Piece> run = duct.run();
     double flow = finding.duct().orElseThrow().operatingFlowM3H().orElse(duct.flowM3H());
-    double total = run.stream().mapToDouble(p -> p.lossPa(flow)).sum();
+    double total = duct.lossPa(flow);
     double length = run.stream().mapToDouble(p -> Math.max(p.lengthM(), 0.3)).sum();
     double widest = run.stream().mapToDouble(Duct.Piece::diameterMm).max().orElse(1);
     double zeroY = GRAPH_TOP;
     double depth = getHeight() - GRAPH_TOP - GRAPH_BOTTOM;
     drawing.line(SIDE, zeroY, getWidth() - SIDE, zeroY, "trend-axis");
     double x = SIDE;
-    double lostPa = 0;
+    // Ports, reducers and dampers are told by a step at the machine: that is where most of them
+    // sit.
+    double lostPa = total - run.stream().mapToDouble(p -> p.lossPa(flow)).sum();
+    if (total > 0) {
+      drawing.line(x, zeroY, x, zeroY + lostPa * depth / total, "duct-suction");
+    }
     for (Duct.Piece piece : run) {
       double wide = (getWidth() - 2 * SIDE) * Math.max(piece.lengthM(), 0.3) / length;
       double high = WIDEST * piece.diameterMm() / widest;

@@ -15,8 +15,4 @@ public enum DuctWall {
   double roughnessMm() {
     return roughnessMm;
   }
-
-  String key() {
-    return "site.wall." + name().toLowerCase(java.util.Locale.ROOT);
-  }
 }

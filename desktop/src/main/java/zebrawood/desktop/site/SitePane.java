@@ -4,167 +4,219 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.beans.property.ObjectProperty;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Control;
-import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
 import javafx.scene.control.TitledPane;
-import javafx.scene.layout.ColumnConstraints;
-import javafx.scene.layout.GridPane;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.VBox;
-import zebrawood.desktop.fields.Choice;
 import zebrawood.desktop.fields.EntryField;
 import zebrawood.desktop.fields.NumberEntry;
-import zebrawood.desktop.sheet.MessageLine;
-import zebrawood.desktop.sheet.ProofRow;
+import zebrawood.desktop.sheet.AnsweredPane;
+import zebrawood.desktop.sheet.PracticeBar;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.text.Text;
+import zebrawood.site.Breathing.AirSource;
+import zebrawood.site.Breathing.BlowerAt;
+import zebrawood.site.Breathing.Outlet;
+import zebrawood.site.Duct;
+import zebrawood.site.NeverIn;
+import zebrawood.site.SiteReadings.Item;
+import zebrawood.site.WayIn;
 
-/** The left column of the site sheet: earth and proofs, then circuit, exhaust and eyewear. */
-final class SitePane extends VBox {
+/** The left column of the site sheet: earth and proofs, then one folded part for each question. */
+final class SitePane extends AnsweredPane {
+  private static final double NARROW = 104;
+
   private final SiteModel model;
-  private final Runnable afterLast;
-  private final List<Control> order = new ArrayList<>();
-  private final MessageLine message = new MessageLine("site-message");
+  private final PracticeBar practiceBar;
 
   /**
    * @param afterLast what Enter in the last place does
    */
-  SitePane(SiteModel model, Runnable afterLast) {
+  SitePane(SiteModel model, SitePractice practice, Runnable afterLast) {
+    super("site", afterLast);
     this.model = model;
-    this.afterLast = afterLast;
-    getStyleClass().add("readings");
-    Label keys = soft(Text.of("site.keys"));
-    VBox proofs = new VBox(6);
-    GridPane earth = grid(List.of(model.earth()));
-    model
-        .proofs()
-        .forEach((item, proven) -> {
-          ProofRow row =
-              new ProofRow(item.name(), item.words(), item.mayBeMissing(), proven, this::goOn);
-          order.add(row.answer());
-          proofs.getChildren().add(row);
-        });
-    getChildren()
-        .addAll(
-            SheetFrame.columnTitle(Text.of("sheet.readings"), keys),
-            earth,
-            proofs,
-            message,
-            part("site.circuit", new VBox(4, grid(model.supply()), grid(model.loads()))),
-            part("site.exhaust", exhaust()),
-            part("site.eyewear", eyewear()),
-            part("site.limits", grid(List.of(model.earthLimit()))));
+    practiceBar =
+        new PracticeBar(
+            practice::start,
+            () -> {
+              practice.readAll();
+              afterLast.run();
+            });
+    List<Node> parts = new ArrayList<>();
+    parts.add(SheetFrame.columnTitle(Text.of("sheet.readings"), soft(Text.of("site.keys"))));
+    parts.add(grid(List.of(model.feed().earth())));
+    parts.add(proofRows(model.proofs(), i -> i.name().toLowerCase(Locale.ROOT), Item::words));
+    parts.add(message());
+    parts.add(practiceBar);
+    parts.add(room());
+    parts.add(wayIn());
+    parts.add(
+        part(
+            "site.circuit",
+            grid(model.feed().supply()),
+            grid(model.feed().loads()),
+            grid(model.feed().fuse())));
+    parts.add(exhaust());
+    if (model.breathing().hasAirAssist()) {
+      parts.add(airAssist());
+    }
+    parts.add(eyewear());
+    parts.add(unpacked());
+    parts.add(neverIn());
+    parts.add(part("site.limits", grid(List.of(model.feed().earthLimit()))));
+    getChildren().addAll(parts);
     model.outcomeProperty().subscribe(o -> showMessage());
   }
 
-  private static TitledPane part(String key, Node content) {
-    TitledPane part = new TitledPane(Text.of(key), content);
-    part.setId(key.replace('.', '-'));
-    part.setAnimated(false);
-    part.setExpanded(false);
-    return part;
+  private TitledPane room() {
+    return part(
+        "site.room",
+        grid(model.arrival().room()),
+        soft(Text.of("site.room.limits")),
+        grid(model.arrival().roomLimits()));
   }
 
-  private static Label soft(String words) {
-    Label label = new Label(words);
-    label.getStyleClass().add("soft");
-    label.setWrapText(true);
-    return label;
-  }
-
-  private Node exhaust() {
-    GridPane table = new GridPane(3, 3);
-    table.getStyleClass().add("dense");
-    table.addRow(
-        0, soft(Text.of("site.bore")), soft(Text.of("site.length")), soft(Text.of("site.bends")));
-    for (int i = 0; i < model.pieces().size(); i++) {
-      List<NumberEntry> row = model.pieces().get(i);
-      ComboBox<DuctWall> wall =
-          Choice.of(
-              "wall-" + (i + 1), List.of(DuctWall.values()), model.wall(i), w -> Text.of(w.key()));
-      wall.setAccessibleText(Text.of("site.wall"));
-      wall.setPrefWidth(104);
-      table.addRow(i + 1, small(row.get(0)), small(row.get(1)), small(row.get(2)), wall);
+  private TitledPane wayIn() {
+    List<Node> kinds = new ArrayList<>();
+    for (int i = 0; i < model.arrival().passages().size(); i++) {
+      kinds.add(
+          narrow(
+              choice(
+                  "way-" + (i + 1),
+                  "site.way.kind",
+                  List.of(WayIn.Kind.values()),
+                  model.arrival().kind(i))));
     }
-    GridPane blower = new GridPane(3, 3);
-    blower.getStyleClass().add("dense");
-    blower.addRow(0, soft("m³/h"), soft("Pa"));
-    for (int i = 0; i < model.fan().size(); i++) {
-      List<NumberEntry> row = model.fan().get(i);
-      blower.addRow(i + 1, small(row.get(0)), small(row.get(1)));
+    return part(
+        "site.way",
+        table(
+            List.of(Text.of("site.long"), Text.of("site.wide"), Text.of("site.high")),
+            model.arrival().boxes(),
+            List.of(soft(Text.of("site.bare")), soft(Text.of("site.crate")))),
+        soft(Text.of("site.way.hint")),
+        table(
+            List.of(Text.of("site.way.first"), Text.of("site.way.second")),
+            model.arrival().passages(),
+            kinds),
+        grid(model.arrival().weight()));
+  }
+
+  private static <E extends Enum<E>> ComboBox<E> narrow(ComboBox<E> box) {
+    box.setPrefWidth(NARROW);
+    return box;
+  }
+
+  private TitledPane exhaust() {
+    List<Node> walls = new ArrayList<>();
+    for (int i = 0; i < model.breathing().pieces().size(); i++) {
+      walls.add(
+          narrow(
+              choice(
+                  "wall-" + (i + 1),
+                  "site.wall",
+                  List.of(DuctWall.values()),
+                  model.breathing().wall(i))));
     }
-    return new VBox(4, grid(List.of(model.flow())), table, soft(Text.of("site.blower")), blower);
-  }
-
-  private Node eyewear() {
-    GridPane shelf = new GridPane(3, 3);
-    shelf.getStyleClass().add("dense");
-    shelf.addRow(
-        0, soft(Text.of("site.from")), soft(Text.of("site.to")), soft(Text.of("site.density")));
-    for (int i = 0; i < model.filters().size(); i++) {
-      List<NumberEntry> row = model.filters().get(i);
-      shelf.addRow(i + 1, small(row.get(0)), small(row.get(1)), small(row.get(2)));
+    List<Node> kinds = new ArrayList<>();
+    for (int i = 0; i < model.breathing().fittings().size(); i++) {
+      ComboBox<Duct.FittingKind> kind =
+          choice(
+              "fitting-" + (i + 1),
+              "site.fitting",
+              List.of(Duct.FittingKind.values()),
+              model.breathing().fittingKind(i));
+      kind.setPrefWidth(190);
+      kinds.add(kind);
     }
-    return new VBox(4, grid(model.look()), soft(Text.of("site.shelf")), shelf);
+    return part(
+        "site.exhaust",
+        grid(List.of(model.breathing().flow())),
+        table(
+            List.of(Text.of("site.bore"), Text.of("site.length"), Text.of("site.bends")),
+            model.breathing().pieces(),
+            walls),
+        table(
+            List.of(Text.of("site.bore"), Text.of("site.fitting")),
+            model.breathing().fittings().stream().map(List::of).toList(),
+            kinds),
+        soft(Text.of("site.blower")),
+        table(List.of("m³/h", "Pa"), model.breathing().fan(), List.of()),
+        box(
+            "site-blower-at",
+            "site.blower-at",
+            BlowerAt.values(),
+            model.breathing().blowerAtProperty()),
+        box("site-outlet", "site.outlet", Outlet.values(), model.breathing().outletProperty()));
   }
 
-  private EntryField small(NumberEntry entry) {
-    EntryField field = field(entry);
-    field.setPrefColumnCount(5);
-    return field;
+  private static <E extends Enum<E>> Node box(
+      String id, String key, E[] values, ObjectProperty<E> chosen) {
+    return choice(id, key, List.of(values), chosen);
   }
 
-  private EntryField field(NumberEntry entry) {
-    EntryField field = new EntryField(entry);
-    field.setId("site-" + entry.name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
-    return field;
+  private TitledPane airAssist() {
+    return part(
+        "site.air",
+        box(
+            "site-air-source",
+            "site.air-source",
+            AirSource.values(),
+            model.breathing().airSourceProperty()),
+        grid(model.breathing().air()));
   }
 
-  /** A label, a field and a unit a row. */
-  private GridPane grid(List<NumberEntry> entries) {
-    GridPane grid = new GridPane(6, 4);
-    ColumnConstraints wide = new ColumnConstraints();
-    wide.setHgrow(Priority.ALWAYS);
-    grid.getColumnConstraints().addAll(wide, new ColumnConstraints(92), new ColumnConstraints(48));
-    for (int i = 0; i < entries.size(); i++) {
-      NumberEntry entry = entries.get(i);
-      EntryField field = field(entry);
-      field.getStyleClass().add("reading-field");
-      Label label = new Label(entry.name());
-      label.setLabelFor(field);
-      grid.addRow(i, label, field, soft(entry.unit()));
-      if (entry == model.earth()) {
-        field.setOnAction(e -> goOn());
-        order.add(field);
-      }
-    }
-    return grid;
+  private TitledPane eyewear() {
+    return part(
+        "site.eyewear",
+        grid(model.eyewear().look()),
+        soft(Text.of("site.shelf")),
+        table(
+            List.of(Text.of("site.from"), Text.of("site.to"), Text.of("site.density")),
+            model.eyewear().filters(),
+            List.of()),
+        soft(Text.of("site.pulse")),
+        grid(model.eyewear().pulse()));
   }
 
-  private void goOn() {
-    int from = order.indexOf(getScene().getFocusOwner()) + 1;
-    if (from < order.size()) {
-      order.get(from).requestFocus();
-    } else {
-      afterLast.run();
-    }
+  private TitledPane unpacked() {
+    TextArea list = new TextArea();
+    list.setId("site-packing-list");
+    list.setAccessibleText(model.arrival().parts().name());
+    list.setPrefRowCount(5);
+    list.textProperty().bindBidirectional(model.arrival().parts().textProperty());
+    model
+        .arrival()
+        .parts()
+        .problemProperty()
+        .subscribe(p -> list.pseudoClassStateChanged(EntryField.UNUSABLE, !p.isEmpty()));
+    List<NumberEntry> fibre = model.arrival().fibre();
+    return part(
+        "site.parts",
+        Stream.concat(
+                Stream.of(soft(Text.of("site.parts.hint")), list),
+                fibre.isEmpty() ? Stream.empty() : Stream.of(grid(fibre)))
+            .toArray(Node[]::new));
   }
 
-  void focusStart() {
-    order.getFirst().requestFocus();
+  private static TitledPane neverIn() {
+    return part(
+        "site.never",
+        Stream.of(NeverIn.values())
+            .map(n -> soft(n.what() + ": " + n.why() + "."))
+            .toArray(Node[]::new));
   }
 
-  /** The field that has the focus, so that what it understood is shown. */
-  void setFocused(Optional<EntryField> field) {
-    message.setFocused(field);
+  void showPractice(String words) {
+    practiceBar.show(words);
   }
 
   private void showMessage() {
-    message.refuse(
-        model.outcomeProperty().get() instanceof SiteOutcome.Refused(String because)
-            ? Optional.of(because)
-            : Optional.empty());
+    message()
+        .refuse(
+            model.outcomeProperty().get() instanceof SiteOutcome.Refused(String because)
+                ? Optional.of(because)
+                : Optional.empty());
   }
 }

@@ -18,6 +18,7 @@ import zebrawood.site.SiteStation;
 /** The site station's sheet. */
 public final class SiteSheet extends RecordedSheet {
   private final SiteModel model;
+  private final SitePractice practice;
   private final SitePane pane;
 
   public SiteSheet(SheetHost host) {
@@ -27,7 +28,8 @@ public final class SiteSheet extends RecordedSheet {
   private SiteSheet(SheetHost host, SiteModel model) {
     super(host, SiteStation.STATION, model, kept -> SiteRecord.of(kept).typed());
     this.model = model;
-    pane = new SitePane(model, this::focusPrimary);
+    practice = new SitePractice(model, workshop.clock());
+    pane = new SitePane(model, practice, this::focusPrimary);
     assemble(
         pane,
         Text.of("site.picture.title"),
@@ -35,6 +37,32 @@ public final class SiteSheet extends RecordedSheet {
         new DuctPicture(model));
     model.setOnTyped(this::keepDraft);
     model.outcomeProperty().subscribe(o -> showAdvice());
+    practice.roundsProperty().subscribe(r -> showAdvice());
+  }
+
+  @Override
+  protected void showAdvice() {
+    super.showAdvice();
+    if (pane != null) {
+      pane.showPractice(practice.words());
+    }
+  }
+
+  @Override
+  protected String practiceWords() {
+    return practice.words();
+  }
+
+  @Override
+  protected void obey() {
+    if (model.outcomeProperty().get() instanceof SiteOutcome.Found found) {
+      practice.obey(found);
+    }
+  }
+
+  @Override
+  protected void endPractice() {
+    practice.end();
   }
 
   @Override
@@ -89,6 +117,22 @@ public final class SiteSheet extends RecordedSheet {
         .ifPresent(e ->
             sentences.add(
                 Text.of("site.summary.eyewear", Numbers.fixed(e.requiredOpticalDensity(), 1))));
+    f.hazardDistance()
+        .ifPresent(h -> {
+          h.alongBeamM()
+              .ifPresent(m -> sentences.add(Text.of("site.summary.along", Numbers.fixed(m, 0))));
+          sentences.add(Text.of("site.summary.matt", Numbers.fixed(h.fromMattM(), 1)));
+        });
+    f.weight()
+        .ifPresent(w ->
+            sentences.add(
+                Text.of(
+                    "site.summary.weight",
+                    Numbers.fixed(w.kgPerM2(), 0),
+                    Numbers.fixed(w.kgPerFoot(), 1),
+                    w.footMPa().isPresent()
+                        ? Text.of("site.summary.foot", Numbers.fixed(w.footMPa().getAsDouble(), 2))
+                        : "")));
     return String.join(" ", sentences);
   }
 
@@ -104,6 +148,6 @@ public final class SiteSheet extends RecordedSheet {
 
   @Override
   public void focusFirst() {
-    pane.focusStart();
+    pane.focusNextEmpty();
   }
 }

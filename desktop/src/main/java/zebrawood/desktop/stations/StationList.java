@@ -14,15 +14,19 @@ import zebrawood.desktop.bed.BedSheet;
 import zebrawood.desktop.cooling.CoolingSheet;
 import zebrawood.desktop.site.SiteSheet;
 import zebrawood.desktop.solve.Solver;
+import zebrawood.desktop.start.StartSheet;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Station;
 import zebrawood.records.bed.BedPlanSvg;
 import zebrawood.records.bed.BedRecord;
 import zebrawood.records.site.CoolingRecord;
 import zebrawood.records.site.CoolingSvg;
+import zebrawood.records.site.DuctSvg;
+import zebrawood.records.site.SiteRecord;
 import zebrawood.site.CoolingStation;
 import zebrawood.site.SiteStation;
 import zebrawood.site.SiteSurvey;
+import zebrawood.start.StartStation;
 
 /** The stations that are built, in the order of the work. */
 public final class StationList {
@@ -33,13 +37,14 @@ public final class StationList {
           new StationModule(
               SiteStation.STATION,
               SiteSheet::new,
-              entry -> "",
+              entry -> DuctSvg.of(SiteRecord.of(entry.readings())),
               List.of(Solver.of("site", SiteSurvey.Readings.class, SiteSurvey::solve, Set.of()))),
           new StationModule(
               CoolingStation.STATION,
               CoolingSheet::new,
               entry -> CoolingSvg.of(CoolingRecord.of(entry.readings())),
               List.of()),
+          new StationModule(StartStation.STATION, StartSheet::new, entry -> "", List.of()),
           new StationModule(
               BedStation.STATION,
               BedSheet::new,

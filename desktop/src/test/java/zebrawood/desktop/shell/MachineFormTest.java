@@ -4,15 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
+import zebrawood.machine.Fitting;
 import zebrawood.machine.Machine;
 import zebrawood.machine.SourceKind;
 import zebrawood.measure.LengthUnit;
 
 class MachineFormTest {
-  private final MachineForm form = new MachineForm(List.of(), LengthUnit.MILLIMETRE);
+  private final MachineForm form =
+      new MachineForm(List.of(), LengthUnit.MILLIMETRE, Optional.empty());
 
   @Test
   void aNameIsAllThatHasToBeTyped() {
@@ -61,7 +64,7 @@ class MachineFormTest {
   void twoMachinesDoNotShareAName() {
     form.nameProperty().set("Alder");
     Machine alder = form.machine().orElseThrow();
-    MachineForm second = new MachineForm(List.of(alder), LengthUnit.INCH);
+    MachineForm second = new MachineForm(List.of(alder), LengthUnit.INCH, Optional.empty());
     second.nameProperty().set("ALDER");
     assertThat(second.problemProperty().get()).contains("is taken");
     assertThat(second.width().text()).as("shown in inches").startsWith("23.6");
@@ -69,8 +72,31 @@ class MachineFormTest {
 
   @Test
   void aFileNameIsMadeOfAnyMachinesName() {
-    assertThat(HandOverCard.fileName("Alder & Co. 2")).isEqualTo("alder-co-2");
-    assertThat(HandOverCard.fileName("Ørsted/../漢")).isEqualTo("ørsted-漢");
-    assertThat(HandOverCard.fileName("***")).isEqualTo("machine");
+    assertThat(PaperCard.fileName("Alder & Co. 2")).isEqualTo("alder-co-2");
+    assertThat(PaperCard.fileName("Ørsted/../漢")).isEqualTo("ørsted-漢");
+    assertThat(PaperCard.fileName("***")).isEqualTo("machine");
+  }
+
+  @Test
+  void fittingsFollowTheBuildUntilSomebodyChooses() {
+    MachineForm fresh = new MachineForm(List.of(), LengthUnit.MILLIMETRE, Optional.empty());
+    fresh.nameProperty().set("Alder");
+    assertThat(fresh.fitted().get(Fitting.LID_SWITCH).get()).isTrue();
+    fresh.buildProperty().set(Build.GALVO);
+    assertThat(fresh.fitted().get(Fitting.LID_SWITCH).get()).isFalse();
+    assertThat(fresh.machine().orElseThrow().fittings()).isEmpty();
+    fresh.fitted().get(Fitting.CAMERA).set(true);
+    fresh.buildProperty().set(Build.GANTRY_WITH_MIRRORS);
+    assertThat(fresh.fitted().get(Fitting.LID_SWITCH).get()).as("chosen by hand now").isFalse();
+    fresh.startUpProperty().set("chiller; machine, ,computer");
+    Machine made = fresh.machine().orElseThrow();
+    assertThat(made.has(Fitting.CAMERA)).isTrue();
+    assertThat(made.startUpOrder()).containsExactly("chiller", "machine", "computer");
+    fresh.startUpProperty().set("x".repeat(61));
+    assertThat(fresh.problemProperty().get()).startsWith("Switch on");
+
+    MachineForm again = new MachineForm(List.of(made), LengthUnit.MILLIMETRE, Optional.of(made));
+    assertThat(again.problemProperty().get()).as("its own name is not taken").isEmpty();
+    assertThat(again.machine()).contains(made);
   }
 }

@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.IllegalFormatException;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
@@ -20,7 +21,13 @@ import zebrawood.desktop.cooling.CoolingWay;
 import zebrawood.desktop.sheet.Proven;
 import zebrawood.desktop.site.DuctWall;
 import zebrawood.measure.Verdict;
+import zebrawood.site.Breathing.AirSource;
+import zebrawood.site.Breathing.BlowerAt;
+import zebrawood.site.Breathing.Outlet;
 import zebrawood.site.Coldest.Glycol;
+import zebrawood.site.Duct;
+import zebrawood.site.WayIn;
+import zebrawood.start.GoLine;
 
 class TextTest {
   private static final Pattern KEY = Pattern.compile("\"([a-z]+(?:[.-][a-z-]+)+)\"");
@@ -54,8 +61,22 @@ class TextTest {
       keys.add(key + ".hint");
     }
     for (CoolingWay way : CoolingWay.values()) {
-      keys.add("cooling.way." + way.name().toLowerCase(Locale.ROOT));
+      keys.add("cooling.way." + way.name().toLowerCase(Locale.ROOT) + ".costs");
     }
+    Map<String, Enum<?>[]> choices =
+        Map.of(
+            "cooling.way", CoolingWay.values(),
+            "site.way.kind", WayIn.Kind.values(),
+            "site.fitting", Duct.FittingKind.values(),
+            "site.blower-at", BlowerAt.values(),
+            "site.outlet", Outlet.values(),
+            "site.air-source", AirSource.values(),
+            "start.kind", GoLine.Kind.values());
+    choices.forEach((key, values) -> {
+      for (Enum<?> value : values) {
+        keys.add(key + "." + value.name().toLowerCase(Locale.ROOT));
+      }
+    });
     for (Glycol glycol : Glycol.values()) {
       keys.add("cooling.glycol." + glycol.name().toLowerCase(Locale.ROOT));
     }

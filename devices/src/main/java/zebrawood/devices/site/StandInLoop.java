@@ -98,6 +98,11 @@ public final class StandInLoop {
     return Math.round(value * 10) / 10.0;
   }
 
+  /** Whether water comes back to the tank. */
+  public boolean flows() {
+    return !faults.contains(Fault.PUMP_STOPPED);
+  }
+
   /** A dry hand round every joint. */
   public boolean dry() {
     return !faults.contains(Fault.LEAK);

@@ -178,9 +178,9 @@ public record HandOverSheet(
     return entry
         .flatMap(e -> e.figures().stream().filter(f -> f.id().equals(figureId)).findFirst())
         .map(f ->
-            Numbers.fixed(f.value(), 2)
+            Numbers.fixed(f.value(), f.decimals())
                 + (f.uncertainty().isPresent()
-                    ? " ± " + Numbers.fixed(f.uncertainty().getAsDouble(), 2)
+                    ? " ± " + Numbers.fixed(f.uncertainty().getAsDouble(), f.decimals())
                     : ""))
         .orElse("–");
   }

@@ -24,6 +24,7 @@ import zebrawood.ledger.Ledger;
 import zebrawood.records.Samples;
 import zebrawood.records.bed.BedPlanSvg;
 import zebrawood.records.bed.BedRecord;
+import zebrawood.records.paper.Paper.Written;
 
 class HandOverTest {
   @TempDir Path folder;
@@ -51,7 +52,7 @@ class HandOverTest {
 
   @Test
   void saysHowItWasFoundAndLeftWithLimitsEventsCautionsAndPlaceToSign() throws IOException {
-    HandOver.Written written =
+    Written written =
         HandOver.write(sheet(VISIT, List.of(Samples.moved("m", 90))), folder, "alder");
     String text = textOf(written.pdf());
     assertThat(text)
@@ -72,7 +73,7 @@ class HandOverTest {
 
   @Test
   void typeIsEmbeddedAndPicturesAreVectors() throws IOException {
-    HandOver.Written written = HandOver.write(sheet(VISIT, List.of()), folder, "alder");
+    Written written = HandOver.write(sheet(VISIT, List.of()), folder, "alder");
     try (PDDocument document = Loader.loadPDF(written.pdf().toFile())) {
       for (PDPage page : document.getPages()) {
         var resources = page.getResources();

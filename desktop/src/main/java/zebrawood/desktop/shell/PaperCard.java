@@ -6,8 +6,6 @@ import java.nio.file.Path;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
-import java.util.Map;
-import java.util.function.Function;
 import javafx.concurrent.Task;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -15,16 +13,16 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
-import zebrawood.ledger.Entry;
-import zebrawood.records.handover.HandOver;
-import zebrawood.records.handover.HandOver.Written;
-import zebrawood.records.handover.HandOverSheet;
+import zebrawood.records.paper.Paper.Written;
 
-/** Writes the hand-over sheet of the open machine into a folder, off the interface's thread. */
-final class HandOverCard {
+/** Writes a page of the open machine into a folder, off the interface's thread. */
+final class PaperCard {
+  /** The kind whose files carry the machine's name alone. */
+  static final String HAND_OVER = "hand-over";
+
   private final Cards cards;
   private final WorkshopModel workshop;
-  private final Map<String, Function<Entry, String>> pictures;
+  private final Page page;
   private final Outside outside;
   private final TextField folder = new TextField();
   private final Label outcome = Card.words("");
@@ -33,28 +31,37 @@ final class HandOverCard {
       Card.primary("handover-write", Text.of("handover.write"), this::write);
   private Path written;
 
-  private HandOverCard(
-      Cards cards,
-      WorkshopModel workshop,
-      Map<String, Function<Entry, String>> pictures,
-      Outside outside) {
+  /** Makes the page's files. */
+  @FunctionalInterface
+  interface Writer {
+    /**
+     * @param name the files' name without ending
+     */
+    Written write(Path folder, String name) throws IOException;
+  }
+
+  /**
+   * What is written.
+   *
+   * @param kind begins the files' name and the folder's
+   * @param writer holds all it needs; it runs off the interface's thread
+   */
+  record Page(String title, String why, String kind, Writer writer) {}
+
+  private PaperCard(Cards cards, WorkshopModel workshop, Page page, Outside outside) {
     this.cards = cards;
     this.workshop = workshop;
-    this.pictures = pictures;
+    this.page = page;
     this.outside = outside;
   }
 
-  static void open(
-      Cards cards,
-      WorkshopModel workshop,
-      Map<String, Function<Entry, String>> pictures,
-      Outside outside) {
-    new HandOverCard(cards, workshop, pictures, outside).show();
+  static void open(Cards cards, WorkshopModel workshop, Page page, Outside outside) {
+    new PaperCard(cards, workshop, page, outside).show();
   }
 
   private void show() {
     folder.setId("handover-folder");
-    folder.setText(workshop.file().resolveSibling("hand-over").toString());
+    folder.setText(workshop.file().resolveSibling(page.kind()).toString());
     folder.setPrefColumnCount(42);
     outcome.setId("handover-outcome");
     outcome.managedProperty().bind(outcome.textProperty().isNotEmpty());
@@ -64,8 +71,8 @@ final class HandOverCard {
     label.setLabelFor(folder);
     VBox card =
         Card.of(
-            Text.of("handover.title", workshop.opened().machine().name()),
-            Card.words(Text.of("handover.why")),
+            page.title(),
+            Card.words(page.why()),
             new VBox(2, label, folder),
             outcome,
             Card.buttons(
@@ -84,21 +91,16 @@ final class HandOverCard {
       return;
     }
     ZoneId zone = workshop.clock().getZone();
-    HandOverSheet sheet =
-        HandOverSheet.of(
-            workshop.opened().ledger(),
-            workshop.stations(),
-            pictures,
-            workshop.clock().instant(),
-            zone,
-            workshop.initials().orElse("–"));
     String day = DateTimeFormatter.ISO_LOCAL_DATE.withZone(zone).format(workshop.clock().instant());
-    String name = fileName(sheet.machine()) + "-" + day;
+    String name =
+        fileName(workshop.opened().machine().name())
+            + (page.kind().equals(HAND_OVER) ? "-" : "-" + page.kind() + "-")
+            + day;
     Task<Written> task =
         new Task<>() {
           @Override
           protected Written call() throws IOException {
-            return HandOver.write(sheet, target, name);
+            return page.writer().write(target, name);
           }
         };
     task.setOnSucceeded(e -> done(task.getValue()));

@@ -1,0 +1,53 @@
+package zebrawood.machine;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** What a machine may have fitted; proofs and the go card follow from it. */
+public enum Fitting {
+  EMERGENCY_STOP("emergency stop"),
+  LID_SWITCH("lid or door switch"),
+  KEY_SWITCH("key switch"),
+  FLOW_SWITCH("coolant flow switch"),
+  CHILLER("chiller"),
+  EXHAUST("exhaust or filter unit"),
+  AIR_ASSIST("air assist"),
+  SHUTTER("beam shutter"),
+  LENS_CAP("lens cap"),
+  RED_POINTER("red pointer"),
+  CAMERA("camera"),
+  ROTARY("rotary");
+
+  private final String words;
+
+  Fitting(String words) {
+    this.words = words;
+  }
+
+  public String words() {
+    return words;
+  }
+
+  /** What machines of this build and source mostly come with. */
+  static List<Fitting> usual(Build build, SourceKind source) {
+    List<Fitting> usual = new ArrayList<>();
+    boolean enclosed = build == Build.GANTRY_WITH_MIRRORS || build == Build.FIBRE_CUTTING_HEAD;
+    if (build != Build.GANTRY_WITH_HEAD_MODULE) {
+      usual.addAll(List.of(EMERGENCY_STOP, KEY_SWITCH));
+    }
+    if (enclosed) {
+      usual.add(LID_SWITCH);
+    }
+    if (source.cooledByWater() || build == Build.FIBRE_CUTTING_HEAD) {
+      usual.addAll(List.of(FLOW_SWITCH, CHILLER));
+    }
+    usual.add(EXHAUST);
+    if (build != Build.GALVO) {
+      usual.add(AIR_ASSIST);
+    } else {
+      usual.addAll(List.of(LENS_CAP, RED_POINTER));
+    }
+    usual.sort(null);
+    return usual;
+  }
+}

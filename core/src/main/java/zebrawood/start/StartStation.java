@@ -1,0 +1,30 @@
+package zebrawood.start;
+
+import java.util.Map;
+import java.util.Set;
+import zebrawood.ledger.Doubt;
+import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Station;
+
+/** The start-up station as the ledger knows it. */
+public final class StartStation {
+  /** A switch that nobody tried for a month may be stuck; each day has its own proof beside. */
+  private static final int HOLDS_DAYS = 30;
+
+  private StartStation() {}
+
+  public static final Station STATION =
+      new Station(
+          "start",
+          "Start-up",
+          "Is everything that stops the beam proven today, and is it ready to run?",
+          machine -> true,
+          Set.of(),
+          Map.of(
+              EventKind.MOVED, Doubt.READ_AGAIN,
+              EventKind.SOURCE_REPLACED, Doubt.READ_AGAIN,
+              EventKind.CRASH, Doubt.QUICK_CHECK,
+              EventKind.SUPPLY_TOUCHED, Doubt.READ_AGAIN),
+          HOLDS_DAYS,
+          5);
+}

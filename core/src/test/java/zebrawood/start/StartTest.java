@@ -1,0 +1,160 @@
+package zebrawood.start;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import org.junit.jupiter.api.Test;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.EntryKind;
+import zebrawood.ledger.Event;
+import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Ledger;
+import zebrawood.machine.BedSupport;
+import zebrawood.machine.Build;
+import zebrawood.machine.Fitting;
+import zebrawood.machine.Machine;
+import zebrawood.machine.Source;
+import zebrawood.machine.SourceKind;
+import zebrawood.measure.Verdict;
+import zebrawood.start.GoLine.Kind;
+import zebrawood.start.StartReadings.Answer;
+import zebrawood.start.StartReadings.Asked;
+
+class StartTest {
+  private static final Instant NOW = Instant.parse("2026-11-24T09:00:00Z");
+  private static final Source TUBE = new Source(SourceKind.CO2_GLASS_TUBE, 90, 10_600);
+
+  private static Machine machine(Build build, Source source) {
+    return new Machine("id", "Alder", build, source, 700, 500, BedSupport.SCREWS, 0.3);
+  }
+
+  private static final Machine ALDER = machine(Build.GANTRY_WITH_MIRRORS, TUBE);
+
+  private static GoCard card(Machine machine, List<Entry> entries, List<Event> events) {
+    return GoCard.of(
+        new Ledger(machine, entries, events), List.of(StartStation.STATION), NOW, ZoneOffset.UTC);
+  }
+
+  private static StartReadings read(GoCard card, Function<GoLine, Answer> answer, double coolantC) {
+    return new StartReadings(
+        card.lines().stream().map(l -> new Asked(l, answer.apply(l))).toList(),
+        Double.isNaN(coolantC) ? OptionalDouble.empty() : OptionalDouble.of(coolantC),
+        OptionalDouble.of(28),
+        true);
+  }
+
+  @Test
+  void theStopComesBeforeAnythingIsPoweredThenTheMachinesOwnOrder() {
+    Machine own =
+        new Machine(
+            "id",
+            "Alder",
+            Build.GANTRY_WITH_MIRRORS,
+            TUBE,
+            700,
+            500,
+            BedSupport.SCREWS,
+            0.3,
+            Optional.of(List.of(Fitting.EXHAUST, Fitting.EMERGENCY_STOP, Fitting.EMERGENCY_STOP)),
+            Optional.of(List.of("computer", "chiller")));
+    List<GoLine> lines = card(own, List.of(), List.of()).lines();
+    assertThat(lines.get(0).words()).contains("emergency stop", "coolant pump included");
+    assertThat(lines.get(1).words()).isEqualTo("1. computer on");
+    assertThat(lines.get(2).words()).isEqualTo("2. chiller on");
+    assertThat(lines.get(3).id()).as("no lid fitted").isEqualTo("door-and-eyewear");
+    assertThat(lines).noneMatch(l -> l.id().equals("key") || l.id().equals("air"));
+    assertThat(own.fitted()).containsExactly(Fitting.EMERGENCY_STOP, Fitting.EXHAUST);
+  }
+
+  @Test
+  void anOpenMachineHasEyewearDoorAndSignInstead() {
+    Machine sedge = machine(Build.GANTRY_WITH_HEAD_MODULE, new Source(SourceKind.DIODE, 20, 450));
+    GoCard card = card(sedge, List.of(), List.of());
+    assertThat(card.protections()).extracting(GoLine::id).containsExactly("door-and-eyewear");
+    assertThat(card.lines()).noneMatch(l -> l.words().contains("coolant"));
+  }
+
+  @Test
+  void whatWentWrongHereBeforeIsOnTheCard() {
+    Entry stopped =
+        new Entry(
+            "e1",
+            "id",
+            "start",
+            EntryKind.CHECK,
+            NOW.minus(Duration.ofDays(3)),
+            NOW,
+            "EH",
+            "check",
+            "",
+            "",
+            Verdict.STOP,
+            List.of(),
+            Optional.empty());
+    List<Event> events =
+        List.of(
+            event("v1", EventKind.CRASH, 30, ""),
+            event("v2", EventKind.SPOILT, 20, "refocus after the slate"),
+            event("v3", EventKind.SPOILT, 2, "Refocus after the slate"),
+            event("v4", EventKind.SPOILT, 500, "long ago"));
+    List<String> lessons =
+        card(ALDER, List.of(stopped), events).lines().stream()
+            .filter(l -> l.kind() == Kind.LESSON)
+            .map(GoLine::words)
+            .toList();
+    assertThat(lessons)
+        .containsExactly(
+            "forgotten on 22 Nov: Refocus after the slate",
+            "the job was framed without hitting anything: it crashed on 25 Oct",
+            "start-up looked at: it had to be stopped on 21 Nov");
+  }
+
+  private static Event event(String id, EventKind kind, int days, String note) {
+    Instant at = NOW.minus(Duration.ofDays(days));
+    return new Event(id, "id", kind, at, at, "EH", note, Optional.empty());
+  }
+
+  @Test
+  void protectionsAndAFigureDecideTheOtherLinesAreNamed() {
+    GoCard card = card(ALDER, List.of(), List.of());
+    StartReadings proven = read(card, l -> l.kind().protects() ? Answer.YES : Answer.NOT_YET, 19.5);
+    StartFinding f = Start.solve(proven);
+    assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(f.warnings().getFirst()).contains("still open");
+    assertThat(f.advice()).allMatch(a -> a.startsWith("See to it"));
+    assertThat(Start.solve(read(card, l -> Answer.YES, 19.5)).advice())
+        .containsExactly("Go: everything on the card is in order.");
+    assertThat(Start.solve(read(card, l -> Answer.YES, Double.NaN)).verdict())
+        .as("a glance is not a figure")
+        .isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(Start.solve(read(card, l -> Answer.YES, 28.5)).verdict()).isEqualTo(Verdict.STOP);
+    StartFinding failed =
+        Start.solve(read(card, l -> l.id().equals("lid") ? Answer.NO : Answer.YES, 19));
+    assertThat(failed.verdict()).isEqualTo(Verdict.STOP);
+    assertThat(failed.notSo()).isEqualTo(1);
+    assertThat(failed.advice().getFirst()).contains("opening the lid");
+    assertThat(Start.figures(proven, f)).hasSize(2);
+  }
+
+  @Test
+  void theLastAnswerOfTheDayCounts() {
+    GoCard card = card(ALDER, List.of(), List.of());
+    assertThat(Start.notProven(card, List.of())).hasSize(4);
+    StartReadings morning = read(card, l -> Answer.YES, 19);
+    StartReadings noon = read(card, l -> l.id().equals("lid") ? Answer.NO : Answer.NOT_YET, 19);
+    assertThat(Start.notProven(card, List.of(morning))).isEmpty();
+    assertThat(Start.notProven(card, List.of(morning, noon)))
+        .extracting(GoLine::id)
+        .containsExactly("lid");
+    assertThatThrownBy(() ->
+            new StartReadings(List.of(), OptionalDouble.empty(), OptionalDouble.empty(), false))
+        .hasMessageContaining("at least 1 line");
+  }
+}

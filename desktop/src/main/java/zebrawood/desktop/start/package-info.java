@@ -1,0 +1,2 @@
+/** The start-up sheet: the go card, one key a line, and the card for the wall. */
+package zebrawood.desktop.start;

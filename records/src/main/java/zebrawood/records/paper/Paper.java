@@ -1,0 +1,97 @@
+package zebrawood.records.paper;
+
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FSFontUseCase;
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
+import com.openhtmltopdf.util.XRLog;
+import com.samskivert.mustache.Mustache;
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.OutputStream;
+import java.io.Reader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+
+/** Writes a well-formed HTML page as it is and as a PDF, in the bundled typeface. */
+public final class Paper {
+  private static final String FONTS = "/zebrawood/fonts/";
+
+  /** The bundled typeface's files, as resources of this class: regular, semi-bold and bold. */
+  public static final List<String> TYPEFACE =
+      List.of(FONTS + "Inter-Regular.ttf", FONTS + "Inter-SemiBold.ttf", FONTS + "Inter-Bold.ttf");
+
+  private Paper() {}
+
+  /** The files of one page. */
+  public record Written(Path html, Path pdf) {}
+
+  /**
+   * Writes both files into the folder, which is made where there is none. Each appears whole or not
+   * at all.
+   *
+   * @param name the files' name without ending
+   */
+  public static Written write(String html, Path folder, String name) throws IOException {
+    Files.createDirectories(folder);
+    Path htmlFile = folder.resolve(name + ".html");
+    Path pdfFile = folder.resolve(name + ".pdf");
+    Path part = folder.resolve(name + ".part");
+    try {
+      Files.writeString(part, html);
+      Files.move(part, htmlFile, StandardCopyOption.REPLACE_EXISTING);
+      try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part))) {
+        pdf(html, out);
+      }
+      Files.move(part, pdfFile, StandardCopyOption.REPLACE_EXISTING);
+    } finally {
+      Files.deleteIfExists(part);
+    }
+    return new Written(htmlFile, pdfFile);
+  }
+
+  /** A template filled in. */
+  public static String fill(String template, Map<String, Object> values) throws IOException {
+    try (Reader reader = new InputStreamReader(resource(template), StandardCharsets.UTF_8)) {
+      return Mustache.compiler().compile(reader).execute(values);
+    }
+  }
+
+  private static void pdf(String html, OutputStream out) throws IOException {
+    XRLog.setLoggingEnabled(false);
+    if (System.getProperty("pdfbox.fontcache") == null) {
+      System.setProperty("pdfbox.fontcache", System.getProperty("java.io.tmpdir"));
+    }
+    PdfRendererBuilder builder = new PdfRendererBuilder();
+    List<Integer> weights = List.of(400, 600, 700);
+    for (int i = 0; i < weights.size(); i++) {
+      String file = TYPEFACE.get(i);
+      builder.useFont(
+          () -> resource(file),
+          "Inter",
+          weights.get(i),
+          FontStyle.NORMAL,
+          true,
+          EnumSet.of(FSFontUseCase.DOCUMENT, FSFontUseCase.SVG));
+    }
+    builder.useSVGDrawer(new BatikSVGDrawer());
+    builder.withHtmlContent(html, null);
+    builder.toStream(out);
+    builder.run();
+  }
+
+  private static InputStream resource(String path) {
+    InputStream stream = Paper.class.getResourceAsStream(path);
+    if (stream == null) {
+      throw new IllegalStateException(path + " is missing from the program's own files");
+    }
+    return stream;
+  }
+}

@@ -1,0 +1,98 @@
+package zebrawood.records.start;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import zebrawood.ledger.Event;
+import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Ledger;
+import zebrawood.machine.Fitting;
+import zebrawood.machine.Machine;
+import zebrawood.records.Samples;
+import zebrawood.records.json.RecordJson;
+import zebrawood.records.paper.Paper.Written;
+import zebrawood.start.GoCard;
+import zebrawood.start.StartReadings;
+import zebrawood.start.StartReadings.Answer;
+import zebrawood.start.StartReadings.Asked;
+
+class GoCardPageTest {
+  @TempDir private Path folder;
+
+  private static GoCard card(Event... events) {
+    return GoCard.of(
+        new Ledger(Samples.ALDER, List.of(), List.of(events)),
+        List.of(),
+        Samples.START.plus(Duration.ofDays(2)),
+        ZoneOffset.UTC);
+  }
+
+  @Test
+  void everyLineOfTheCardIsOnPaperWithItsBoxAndTheOddNameIsEscaped() throws IOException {
+    GoCard card =
+        card(
+            new Event(
+                "v",
+                "alder",
+                EventKind.SPOILT,
+                Samples.START,
+                Samples.START,
+                "EH",
+                "lens <cap> left on",
+                Optional.empty()));
+    GoCardPage page = GoCardPage.of(Samples.ALDER, card, "04 Mar");
+    Written written = page.write(folder, "card");
+    String html = Files.readString(written.html());
+    assertThat(html).contains("Alder &amp; &lt;Co&gt;", "lens &lt;cap&gt; left on");
+    assertThat(html.split("class=\"box\"")).hasSize(card.lines().size() + 1);
+    try (PDDocument pdf = Loader.loadPDF(written.pdf().toFile())) {
+      assertThat(pdf.getNumberOfPages()).isLessThanOrEqualTo(2);
+      String text = new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
+      assertThat(text)
+          .contains("Before anything is powered", "1. chiller on", "It went wrong here before")
+          .contains("Never in this machine", "hydrogen chloride");
+    }
+  }
+
+  @Test
+  void aCardAndAMachinesFittingsComeBackAsTheyWere() {
+    StartReadings readings =
+        new StartReadings(
+            card().lines().stream().map(l -> new Asked(l, Answer.EARLIER)).toList(),
+            OptionalDouble.of(18.5),
+            OptionalDouble.empty(),
+            true);
+    Map<String, String> typed = Map.of("reading.coolant", "18,5");
+    StartRecord kept = StartRecord.of(StartRecord.readings(typed, readings));
+    assertThat(kept).isEqualTo(new StartRecord(typed, readings));
+    Machine own =
+        new Machine(
+            "id",
+            "Alder",
+            Samples.ALDER.build(),
+            Samples.ALDER.source(),
+            700,
+            500,
+            Samples.ALDER.bedSupport(),
+            0.3,
+            Optional.of(List.of(Fitting.KEY_SWITCH, Fitting.EXHAUST)),
+            Optional.of(List.of("computer", "machine")));
+    assertThat(RecordJson.read(RecordJson.write(own), Machine.class)).isEqualTo(own);
+    assertThat(RecordJson.read(RecordJson.write(Samples.ALDER), Machine.class))
+        .as("described before fittings were asked for")
+        .isEqualTo(Samples.ALDER);
+  }
+}
