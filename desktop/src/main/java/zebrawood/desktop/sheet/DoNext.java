@@ -7,6 +7,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.text.Text;
@@ -18,6 +19,8 @@ import zebrawood.desktop.text.Text;
 public final class DoNext extends VBox {
   /** A longer instruction is set in a smaller size. */
   private static final int SHORT = 60;
+
+  private static final double LEAST_STEPS = 80;
 
   private final Label count = new Label();
   private final VBox body = new VBox();
@@ -43,9 +46,14 @@ public final class DoNext extends VBox {
     FlowPane buttons = new FlowPane(8, 8, primary, secondary);
     ScrollPane steps = SheetFrame.scrolling(body);
     steps.setId("steps");
-    steps.setMinHeight(80);
+    steps.setMinHeight(LEAST_STEPS);
     // As high as the steps are when wrapped, as long as there is room.
-    body.heightProperty().subscribe(h -> steps.setPrefViewportHeight(h.doubleValue()));
+    VBox.setVgrow(steps, Priority.ALWAYS);
+    body.heightProperty()
+        .subscribe(h -> {
+          steps.setPrefViewportHeight(Math.min(h.doubleValue(), LEAST_STEPS));
+          steps.setMaxHeight(h.doubleValue() + 2);
+        });
     getChildren()
         .addAll(SheetFrame.columnTitle(Text.of("sheet.do-next"), count), steps, caution, buttons);
   }
