@@ -26,6 +26,10 @@ public final class Notebook extends HBox {
   /** More of them could not be read; the hand-over sheet has all. */
   private static final int MOST_FIGURES = 4;
 
+  /** What stands there. */
+  private record Shown(List<Entry> entries, LengthUnit unit) {}
+
+  private Shown last = new Shown(List.of(), LengthUnit.MILLIMETRE);
   private final TableView<Entry> table = new TableView<>();
   private final VBox trendBox = new VBox();
   private final ZoneId zone;
@@ -70,6 +74,12 @@ public final class Notebook extends HBox {
 
   /** Shows entries, oldest first as the ledger has them. */
   public void show(List<Entry> entries, LengthUnit unit, Instant now) {
+    Shown shown = new Shown(List.copyOf(entries), unit);
+    if (shown.equals(last)) {
+      // Columns made anew cost more than a key takes to repeat.
+      return;
+    }
+    last = shown;
     List<TableColumn<Entry, ?>> columns = new ArrayList<>();
     columns.add(Tables.column(Text.of("notebook.when"), 90, e -> When.moment(e.at(), now, zone)));
     columns.add(Tables.column(Text.of("notebook.kind"), 108, Notebook::kind));

@@ -21,6 +21,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import zebrawood.measure.Bare;
+import zebrawood.measure.Spelled;
 import zebrawood.measure.UnusableReading;
 import zebrawood.measure.UnusableReading.Complaint;
 
@@ -245,7 +247,9 @@ public final class RecordJson {
 
   /** An enum constant as it stands in a document. */
   public static String spelled(Enum<?> constant) {
-    return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    return constant instanceof Spelled own
+        ? own.spelling()
+        : constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   /** One line of JSON. */
@@ -269,6 +273,7 @@ public final class RecordJson {
       case Boolean b -> out.writeBoolean(b);
       case String s -> out.writeString(s);
       case Instant t -> out.writeString(t.toString());
+      case Bare b -> write(b.bare(), out);
       case Enum<?> e -> out.writeString(spelled(e));
       case Optional<?> o -> write(o.orElse(null), out);
       case OptionalDouble o -> write(o.isPresent() ? o.getAsDouble() : null, out);

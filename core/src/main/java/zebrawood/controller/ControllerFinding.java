@@ -1,0 +1,111 @@
+package zebrawood.controller;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zebrawood.measure.Bare;
+import zebrawood.measure.Finding;
+import zebrawood.measure.Numbers;
+import zebrawood.measure.Verdict;
+
+/**
+ * What the settings come to.
+ *
+ * @param effectiveFullPower the part of the laser that the software's 100 % reaches; empty where
+ *     the top power word was not reported
+ * @param findings every item once, what is in order as a note
+ * @param writes lines in an order that is safe to send one by one
+ */
+public record ControllerFinding(
+    OptionalDouble effectiveFullPower,
+    OptionalDouble saturatesAtPercent,
+    List<PowerScale.Row> powerTable,
+    List<Item> findings,
+    List<String> writes,
+    Verdict verdict,
+    List<String> advice,
+    List<String> warnings)
+    implements Finding {
+
+  public ControllerFinding {
+    powerTable = List.copyOf(powerTable);
+    findings = List.copyOf(findings);
+    writes = List.copyOf(writes);
+    advice = List.copyOf(advice);
+    warnings = List.copyOf(warnings);
+  }
+
+  /** How bad it is. */
+  public enum Severity {
+    /** In order, or nobody can tell. */
+    NOTE,
+    ADJUST,
+    /** Can burn, crash or hurt. */
+    STOP
+  }
+
+  /**
+   * One thing compared.
+   *
+   * @param setting its number as {@code $30}, or where else it is set
+   * @param observed number, text or two numbers; null where it was not reported
+   * @param advised what it should be, of the same kind
+   * @param why one sentence: what to do, and what it does to the work as it is
+   */
+  public record Item(
+      String id, String setting, Value observed, Value advised, Severity severity, String why) {}
+
+  /** A value of a setting. */
+  public sealed interface Value extends Bare {
+    /** Not reported. */
+    record Nothing() implements Value {
+      @Override
+      public Object bare() {
+        return null;
+      }
+    }
+
+    record Number(double number) implements Value {
+      @Override
+      public Object bare() {
+        return number;
+      }
+    }
+
+    /** To the right and to the rear; either may be missing. */
+    record Pair(OptionalDouble x, OptionalDouble y) implements Value {
+      @Override
+      public Object bare() {
+        return Arrays.asList(
+            x.isPresent() ? x.getAsDouble() : null, y.isPresent() ? y.getAsDouble() : null);
+      }
+    }
+
+    record Word(String word) implements Value {
+      @Override
+      public Object bare() {
+        return word;
+      }
+    }
+
+    static Value of(OptionalDouble number) {
+      return number.isPresent() ? new Number(number.getAsDouble()) : new Nothing();
+    }
+
+    /** As people read it. */
+    default String words() {
+      return switch (this) {
+        case Nothing n -> "not reported";
+        case Number(double number) -> Numbers.plain(number);
+        case Pair(OptionalDouble x, OptionalDouble y) -> of(x).words() + " × " + of(y).words();
+        case Word(String word) -> word.replace('-', ' ');
+      };
+    }
+  }
+
+  /** The item of this id, when it was asked. */
+  public Optional<Item> item(String id) {
+    return findings.stream().filter(i -> i.id().equals(id)).findFirst();
+  }
+}

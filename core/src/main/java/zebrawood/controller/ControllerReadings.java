@@ -1,0 +1,88 @@
+package zebrawood.controller;
+
+import java.util.List;
+import java.util.Optional;
+import zebrawood.measure.Accepts;
+import zebrawood.measure.Spelled;
+
+/**
+ * A controller's settings beside what the machine and the job software are.
+ *
+ * @param settings the dump, lines like {@code $30=1000}
+ * @param wiredAirAssistCode the code that switches the valve or pump on this machine
+ */
+public record ControllerReadings(
+    String settings,
+    MachineFacts machine,
+    JobSoftware jobSoftware,
+    AirCode wiredAirAssistCode,
+    Policy policy) {
+
+  /** What the machine is. */
+  public record MachineFacts(
+      List<Double> travelMm, Corner homeCorner, boolean limitSwitches, Laser laser) {
+    public MachineFacts {
+      travelMm = List.copyOf(travelMm);
+      twoLengths("travelMm", travelMm);
+    }
+  }
+
+  /**
+   * What the job software believes.
+   *
+   * @param areaMm its work area
+   * @param originCorner where its zero is
+   */
+  public record JobSoftware(
+      double topPowerWord,
+      AirCode airAssistCode,
+      Units units,
+      Optional<List<Double>> areaMm,
+      Optional<Corner> originCorner) {
+    public JobSoftware {
+      areaMm = areaMm.map(List::copyOf);
+      new Accepts().positive("topPowerWord", topPowerWord, 1_000_000).orThrow();
+      areaMm.ifPresent(area -> twoLengths("areaMm", area));
+    }
+  }
+
+  private static void twoLengths(String field, List<Double> values) {
+    var accepts = new Accepts();
+    if (values.size() != 2) {
+      accepts.complain(field, values.size() + " numbers", "two: to the right and to the rear");
+    }
+    for (int i = 0; i < values.size(); i++) {
+      accepts.positive(field + "[" + i + "]", values.get(i), 100_000);
+    }
+    accepts.orThrow();
+  }
+
+  public enum Laser {
+    DIODE,
+    CO2,
+    FIBRE,
+    UV
+  }
+
+  /** A code that switches air assist on. */
+  public enum AirCode implements Spelled {
+    M7,
+    M8;
+
+    @Override
+    public String spelling() {
+      return name();
+    }
+  }
+
+  public enum Units {
+    MM,
+    INCH
+  }
+
+  /** Which of the two is changed where their top power words differ. */
+  public enum Policy {
+    MATCH_CONTROLLER,
+    MATCH_SOFTWARE
+  }
+}

@@ -1,0 +1,35 @@
+package zebrawood.devices.controller;
+
+/** Why the controller did not do what it was asked. */
+public final class LinkTrouble extends Exception {
+  private static final long serialVersionUID = 1L;
+
+  /** What kind of trouble; what is known of the controller afterwards depends on it. */
+  public enum Kind {
+    /** The cable is out or the port is gone. */
+    LOST,
+    /** Nothing came within the bound. */
+    SILENT,
+    /** It answered that it will not. */
+    REJECTED,
+    /** It stands in alarm. */
+    ALARM,
+    /** What came was no answer, or differed from reading to reading. */
+    GARBLED,
+    /** It is running a job. */
+    BUSY,
+    /** Somebody cancelled. */
+    CANCELLED
+  }
+
+  private final Kind kind;
+
+  public LinkTrouble(Kind kind, String sentence) {
+    super(sentence);
+    this.kind = kind;
+  }
+
+  public Kind kind() {
+    return kind;
+  }
+}

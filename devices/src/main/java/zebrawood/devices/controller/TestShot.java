@@ -1,0 +1,128 @@
+package zebrawood.devices.controller;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zebrawood.controller.Settings;
+import zebrawood.measure.Accepts;
+
+/**
+ * One pulse while nothing moves.
+ *
+ * <p>The laser is taken off the motion, fires the word for a bounded time, goes off and is put back
+ * on the motion: five lines that are sent in one piece. The controller does them to the end by
+ * itself, so that neither a cancelled wait, a closed window, a killed program nor a link lost after
+ * that leaves the beam on or the mode off. Afterwards the mode is read back, and put right as often
+ * as it takes; where it cannot be read, the outcome says so.
+ *
+ * <p>Only the link lost within the few milliseconds of those bytes could stop between them: the
+ * emergency stop stays in reach, and the next connect begins by reading the mode.
+ */
+public final class TestShot {
+  private static final Duration AFTER = Duration.ofSeconds(3);
+  private static final int TRIES = 4;
+
+  private TestShot() {}
+
+  /**
+   * @param share of the top power word, never a fixed word
+   */
+  public record Order(double share, Duration pulse) {
+    public Order {
+      new Accepts()
+          .between("share", share, 0.001, 0.3)
+          .between("pulseMs", pulse.toMillis(), 5, 1000)
+          .orThrow();
+    }
+  }
+
+  /** How it ended. */
+  public sealed interface Outcome {
+    /** The pulse was fired, and the laser follows the motion again. */
+    record Fired(long word) implements Outcome {}
+
+    /** Nothing was fired, and the mode is as it was. */
+    record NotFired(String because) implements Outcome {}
+
+    /** It may have fired; the laser follows the motion again. */
+    record Perhaps(String because) implements Outcome {}
+
+    /**
+     * Nobody knows whether the laser follows the motion.
+     *
+     * @param because one sentence
+     */
+    record ModeUnknown(String because) implements Outcome {}
+  }
+
+  public static Outcome fire(ControllerLink link, Order order) {
+    double top;
+    try {
+      Status status = link.status();
+      if (!status.idle()) {
+        return new Outcome.NotFired("It is not idle but in " + status.state() + ".");
+      }
+      Settings settings = link.readSettings();
+      OptionalDouble mode = settings.number(Settings.LASER_MODE, 0, 65_535);
+      if (mode.isEmpty()) {
+        return new Outcome.NotFired("It does not tell its laser mode.");
+      }
+      if (mode.getAsDouble() != 1) {
+        return restored(link)
+            ? new Outcome.NotFired("The laser did not follow the motion; it does now. Fire again.")
+            : new Outcome.ModeUnknown(
+                "The laser does not follow the motion, and could not be put right.");
+      }
+      top = settings.number(Settings.TOP_POWER_WORD, 1, 1e9).orElse(Double.NaN);
+    } catch (LinkTrouble e) {
+      return new Outcome.NotFired(e.getMessage());
+    } catch (zebrawood.measure.UnusableReading e) {
+      return new Outcome.NotFired("Its settings cannot be used: " + e.getMessage());
+    }
+    if (Double.isNaN(top)) {
+      return new Outcome.NotFired("It does not tell its top power word.");
+    }
+    long word = Math.max(1, Math.round(top * order.share));
+    Optional<String> trouble = Optional.empty();
+    try {
+      link.sendTogether(lines(word, order.pulse), order.pulse.plus(AFTER));
+    } catch (LinkTrouble e) {
+      trouble = Optional.of(e.getMessage());
+    }
+    if (!restored(link)) {
+      return new Outcome.ModeUnknown(
+          trouble.orElse("The mode could not be read back.")
+              + " Press the emergency stop if the beam is on; connect again, the mode is read first.");
+    }
+    return trouble.isEmpty() ? new Outcome.Fired(word) : new Outcome.Perhaps(trouble.get());
+  }
+
+  static List<String> lines(long word, Duration pulse) {
+    String seconds = String.format(Locale.ROOT, "%.3f", pulse.toMillis() / 1000.0);
+    return List.of("$32=0", "M3S" + word, "G4P" + seconds, "M5S0", "$32=1");
+  }
+
+  /** Whether the laser is off and follows the motion, read back; put right where it does not. */
+  public static boolean restored(ControllerLink link) {
+    for (int i = 0; i < TRIES; i++) {
+      try {
+        Settings now = link.readSettings();
+        OptionalDouble mode = now.number(Settings.LASER_MODE, 0, 65_535);
+        if (mode.isPresent() && mode.getAsDouble() == 1) {
+          return true;
+        }
+        link.send("M5S0", AFTER);
+        link.send(Settings.line(Settings.LASER_MODE, 1), AFTER);
+      } catch (LinkTrouble e) {
+        if (e.kind() == LinkTrouble.Kind.LOST) {
+          return false;
+        }
+      } catch (zebrawood.measure.UnusableReading e) {
+        return false;
+      }
+    }
+    return false;
+  }
+}

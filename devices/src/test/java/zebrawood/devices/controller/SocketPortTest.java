@@ -1,0 +1,37 @@
+package zebrawood.devices.controller;
+
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+
+/** The same over a socket, in real time. */
+class SocketPortTest implements ControllerLinkContract {
+  private final List<AutoCloseable> open = new ArrayList<>();
+
+  @Override
+  public ControllerLink linkTo(SimulatedController controller) throws IOException {
+    ServedController served = ServedController.onSocket(controller);
+    open.add(served);
+    return new LineController(SocketPort.open("127.0.0.1", served.port()), () -> false);
+  }
+
+  @AfterEach
+  void close() throws Exception {
+    for (AutoCloseable one : open) {
+      one.close();
+    }
+  }
+
+  @Test
+  void aPortThatNobodyListensAtIsRefused() throws IOException {
+    ServedController served =
+        ServedController.onSocket(new SimulatedController(FRAME, SET, Faults.NONE));
+    int port = served.port();
+    served.close();
+    assertThatThrownBy(() -> SocketPort.open("127.0.0.1", port)).isInstanceOf(IOException.class);
+  }
+}
