@@ -66,9 +66,9 @@ public final class Audit {
     }
     powerWordScale(top, scale);
     laserMode();
-    limits();
     homeCorner();
     travel();
+    limits();
     units();
     airAssist();
     leastPowerWord(least);

@@ -104,6 +104,11 @@ public record ControllerFinding(
     }
   }
 
+  /** How many items are not in order. */
+  int wrong() {
+    return (int) findings.stream().filter(i -> i.severity() != Severity.NOTE).count();
+  }
+
   /** The item of this id, when it was asked. */
   public Optional<Item> item(String id) {
     return findings.stream().filter(i -> i.id().equals(id)).findFirst();

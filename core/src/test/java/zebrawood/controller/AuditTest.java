@@ -248,11 +248,14 @@ class AuditTest {
     assertThat(Settings.same("Net", "net ")).isTrue();
   }
 
+  /** More of them with -Dzebrawood.dumps. */
+  private static final int DUMPS = Integer.getInteger("zebrawood.dumps", 50_000);
+
   @Test
   void mutatedDumpsAreReadOrRefusedInWords() {
     Random random = new Random(8);
     String dump = new Settings(new TreeMap<>(RIGHT)).dump();
-    for (int i = 0; i < 50_000; i++) {
+    for (int i = 0; i < DUMPS; i++) {
       StringBuilder mutated = new StringBuilder(dump);
       for (int k = random.nextInt(12); k >= 0; k--) {
         mutated.setCharAt(random.nextInt(mutated.length()), (char) random.nextInt(300));

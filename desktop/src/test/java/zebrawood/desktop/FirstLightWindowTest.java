@@ -52,9 +52,9 @@ class FirstLightWindowTest extends WindowTest {
     }
   }
 
-  /** The fourth station of a machine that is cooled by water. */
+  /** The fifth station of a machine that is cooled by water. */
   private void openBed() {
-    keys(KeyCode.CONTROL, KeyCode.DIGIT4);
+    keys(KeyCode.CONTROL, KeyCode.DIGIT5);
   }
 
   @SuppressWarnings("unchecked")
@@ -422,6 +422,8 @@ class FirstLightWindowTest extends WindowTest {
     openBed();
     keys(KeyCode.F6);
     assertThat(focused()).isEqualTo("rail-bed");
+    keys(KeyCode.UP);
+    assertThat(focused()).isEqualTo("rail-controller");
     keys(KeyCode.UP);
     assertThat(focused()).isEqualTo("rail-start");
     keys(KeyCode.UP);

@@ -102,7 +102,7 @@ public abstract class WindowTest extends ApplicationTest {
   /** Closes the window and opens it again on the same file. */
   protected void reopen() {
     onInterface(() -> {
-      app.model().close();
+      app.close();
       openWorkshop();
       return null;
     });
@@ -112,7 +112,7 @@ public abstract class WindowTest extends ApplicationTest {
   @AfterEach
   void closeWorkshop() {
     onInterface(() -> {
-      app.model().close();
+      app.close();
       stage.hide();
       return null;
     });

@@ -65,6 +65,12 @@ public final class Assembly {
     return Assembly.class.getResource(LOOK + name).toExternalForm();
   }
 
+  /** Ends what is under way, then lets go of the workshop. */
+  public void close() {
+    shell.dispose();
+    model.close();
+  }
+
   public WorkshopModel model() {
     return model;
   }

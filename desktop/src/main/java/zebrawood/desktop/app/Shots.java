@@ -133,6 +133,15 @@ final class Shots {
     take("bed-shims");
     choose("Sedge");
     take("today-holds");
+    choose("Tansy");
+    show("controller");
+    onInterface(() ->
+        ((javafx.scene.control.TextArea) node("#controller-dump"))
+            .setText(
+                "$1=25\n$13=0\n$20=0\n$21=0\n$22=0\n$23=0\n$30=4000\n$31=0\n$32=1\n$100=80\n"
+                    + "$120=1500\n$130=400.000\n$131=400.000"));
+    press("#proof-homes");
+    take("controller");
   }
 
   private void open(Path file) throws InterruptedException {
@@ -157,7 +166,7 @@ final class Shots {
   private void close() throws InterruptedException {
     onInterface(() -> {
       stage.close();
-      assembly.model().close();
+      assembly.close();
     });
   }
 

@@ -125,7 +125,7 @@ public final class ZebrawoodWindow extends Application {
   @Override
   public void stop() {
     if (assembly != null) {
-      assembly.model().close();
+      assembly.close();
     }
   }
 }

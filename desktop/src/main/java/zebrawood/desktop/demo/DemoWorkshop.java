@@ -12,9 +12,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import zebrawood.bed.BedStation;
+import zebrawood.controller.ControllerStation;
 import zebrawood.desktop.bed.BedModel;
 import zebrawood.desktop.bed.BedOutcome;
 import zebrawood.desktop.bed.BedWay;
+import zebrawood.desktop.controller.ControllerModel;
+import zebrawood.desktop.controller.ControllerOutcome;
 import zebrawood.desktop.cooling.CoolingModel;
 import zebrawood.desktop.cooling.CoolingOutcome;
 import zebrawood.desktop.fields.NumberEntry;
@@ -37,6 +40,7 @@ import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
 import zebrawood.measure.LengthUnit;
 import zebrawood.records.bed.BedRecord;
+import zebrawood.records.controller.ControllerRecord;
 import zebrawood.records.site.CoolingRecord;
 import zebrawood.records.site.SiteRecord;
 import zebrawood.records.start.StartRecord;
@@ -59,7 +63,8 @@ import zebrawood.start.StartStation;
 /**
  * Writes the label workshop into an empty file: Alder, whose bed is stale since it was moved;
  * Sedge, which holds; Flint, which is out; Bryony, whose bed was never read and whose coolant is
- * colder than the air allows. The readings go through the same sheet model and core as typed ones.
+ * colder than the air allows; Tansy, whose software's 100 % reaches a quarter of its laser. Alder's
+ * controller was reset. The readings go through the same sheet model and core as typed ones.
  */
 public final class DemoWorkshop {
   private static final String MORNING = "EH";
@@ -94,6 +99,7 @@ public final class DemoWorkshop {
     sedge();
     flint();
     bryony();
+    tansy();
   }
 
   private Machine machine(
@@ -178,6 +184,11 @@ public final class DemoWorkshop {
     cool(alder, EntryKind.AS_LEFT, 21, 9.2, "commissioning", "21.5 46 18.0 21.0 3");
     cool(alder, EntryKind.AS_FOUND, 12, 8.7, "check", "22.0 48 18.5 21.4 4");
     cool(alder, EntryKind.AS_LEFT, 5, 9.1, "machine moved", "20.5 51 18.2 - -");
+    control(
+        alder, EntryKind.AS_LEFT, 21, 9.95, "commissioning", dump("255", 1, 3, 1000, 1, 700, 500));
+    happened(alder, EventKind.FIRMWARE_RESET, 4, 10, "after the update of its firmware");
+    control(
+        alder, EntryKind.AS_FOUND, 4, 10.3, "firmware reset", dump("25", 0, 0, 1000, 0, 200, 200));
     start(alder, EntryKind.AS_LEFT, 21, 9.9, "commissioning", "18.4");
     start(alder, EntryKind.AS_LEFT, 5, 9.6, "machine moved", "18.3");
     happened(alder, EventKind.SPOILT, 11, 16.5, "focus not set again after the slate");
@@ -209,7 +220,11 @@ public final class DemoWorkshop {
     read(sedge, EntryKind.AS_FOUND, 29, 9, "crash", "20.1 20.4 20.8 20.0 20.2 20.5");
     read(sedge, EntryKind.AS_LEFT, 29, 9.8, "crash", "20.1 20.1 20.2 20.0 20.1 20.2");
     start(sedge, EntryKind.AS_LEFT, 5, 11.2, "head swapped", "");
+    control(
+        sedge, EntryKind.AS_LEFT, 48, 13.1, "commissioning", dump("255", 1, 3, 1000, 1, 400, 400));
     happened(sedge, EventKind.HEAD_SWAPPED, 5, 11, "router off, laser back on");
+    control(
+        sedge, EntryKind.AS_LEFT, 5, 11.1, "head swapped", dump("255", 1, 3, 1000, 1, 400, 400));
     feel(sedge, 5, 11.4, "head swapped", "s s s s s s");
   }
 
@@ -270,6 +285,72 @@ public final class DemoWorkshop {
             0.2);
     cool(bryony, EntryKind.AS_LEFT, 38, 10.5, "commissioning", "22.5 44 21.0 22.0 2");
     cool(bryony, EntryKind.AS_LEFT, 3, 15.2, "check", "27.5 71 19.0 - -");
+  }
+
+  private void tansy() {
+    Machine tansy =
+        machine(
+            "Tansy",
+            Build.GANTRY_WITH_HEAD_MODULE,
+            new Source(SourceKind.DIODE, 10, 450),
+            400,
+            400,
+            BedSupport.SHIMS,
+            0.4);
+    control(
+        tansy, EntryKind.AS_FOUND, 2, 9.4, "commissioning", dump("25", 0, 0, 4000, 1, 400, 400));
+  }
+
+  /** Settings as such a controller reports them. */
+  private static String dump(
+      String idle, int guards, int mask, int top, int mode, int travelX, int travelY) {
+    return """
+    $0=10
+    $1=%s
+    $3=0
+    $13=0
+    $20=%d
+    $21=%d
+    $22=%d
+    $23=%d
+    $30=%d
+    $31=0
+    $32=%d
+    $100=80.000
+    $101=80.000
+    $110=30000.000
+    $111=30000.000
+    $120=1500.000
+    $121=1200.000
+    $130=%d.000
+    $131=%d.000
+    """
+        .formatted(idle, guards, guards, guards, mask, top, mode, travelX, travelY);
+  }
+
+  /** The settings, and the motion proven where they fit. */
+  private void control(
+      Machine machine, EntryKind kind, int days, double hour, String because, String dump) {
+    ControllerModel model = new ControllerModel(machine);
+    model.type(
+        Map.of(EntryDesk.READING + "dump", dump, "connection", "front port, the short blue cable"));
+    if (kind == EntryKind.AS_LEFT) {
+      model.proofs().values().forEach(proven -> proven.set(Proven.YES));
+    }
+    if (!(model.outcomeProperty().get() instanceof ControllerOutcome.Found found)) {
+      throw new IllegalStateException("demo readings: " + model.outcomeProperty().get());
+    }
+    record(
+        machine,
+        ControllerStation.STATION,
+        kind,
+        daysAgo(days, hour),
+        because,
+        new EntryDesk.Reading(
+            ControllerRecord.readings(model.typed(), found.visit()),
+            ControllerRecord.finding(found.finding()),
+            found.finding().verdict(),
+            found.visit().figures(found.finding())));
   }
 
   /** The earth, whatever is named, and everything proven that the machine has. */

@@ -268,8 +268,12 @@ public abstract class RecordedSheet implements StationSheet {
     showAdvice();
   }
 
+  /** Lets go of what a station's own sheet holds. */
+  protected void disposeMore() {}
+
   @Override
   public final void dispose() {
+    disposeMore();
     unitSubscription.unsubscribe();
     focus.dispose();
   }

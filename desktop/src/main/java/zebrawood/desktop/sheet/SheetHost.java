@@ -1,5 +1,6 @@
 package zebrawood.desktop.sheet;
 
+import java.util.List;
 import java.util.function.Consumer;
 import zebrawood.desktop.workshop.WorkshopModel;
 
@@ -19,6 +20,15 @@ public interface SheetHost {
    * @param what what the reason is for
    */
   void withReason(String what, Consumer<String> then);
+
+  /**
+   * Shows what is about to be done, line by line, before it is done.
+   *
+   * @param caution what can hurt someone, possibly empty
+   * @param go what the button says that does it
+   */
+  void confirm(
+      String title, String why, List<String> lines, String caution, String go, Runnable then);
 
   /** Offers to write the open machine's go card for the wall. */
   void writeGoCard();

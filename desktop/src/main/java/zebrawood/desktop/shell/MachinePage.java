@@ -211,10 +211,12 @@ final class MachinePage extends BorderPane {
       case Standing.Out(Entry last) ->
           last.tellingFigure()
               .map(f ->
-                  Text.of(
-                      "prove.out",
-                      figure(f, unit),
-                      FigureText.value(f, f.limit().orElse(Double.NaN), unit)))
+                  f.limit().isPresent()
+                      ? Text.of(
+                          "prove.out",
+                          figure(f, unit),
+                          FigureText.value(f, f.limit().getAsDouble(), unit))
+                      : figure(f, unit))
               .orElse(Text.of("prove.out.bare"));
       case Standing.Open(var check, Optional<Station> waitsFor) ->
           waitsFor.map(s -> Text.of("prove.wait", s.title())).orElse(Text.of("prove.open"));

@@ -116,6 +116,12 @@ public final class Shell extends StackPane implements SheetHost {
   }
 
   @Override
+  public void confirm(
+      String title, String why, List<String> lines, String caution, String go, Runnable then) {
+    ConfirmCard.open(cards, title, why, lines, caution, go, then);
+  }
+
+  @Override
   public void writeGoCard() {
     GoCardPage card =
         GoCardPage.of(
@@ -131,6 +137,12 @@ public final class Shell extends StackPane implements SheetHost {
             "go-card",
             card::write),
         outside);
+  }
+
+  /** Lets go of the sheets; what they do outside ends as it must. */
+  public void dispose() {
+    sheets.values().forEach(StationSheet::dispose);
+    sheets.clear();
   }
 
   /** What the window's title bar says. */

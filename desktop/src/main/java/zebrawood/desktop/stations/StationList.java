@@ -10,7 +10,11 @@ import zebrawood.bed.BedStation;
 import zebrawood.bed.Levelling;
 import zebrawood.bed.ShimReadings;
 import zebrawood.bed.Shimming;
+import zebrawood.controller.Audit;
+import zebrawood.controller.ControllerReadings;
+import zebrawood.controller.ControllerStation;
 import zebrawood.desktop.bed.BedSheet;
+import zebrawood.desktop.controller.ControllerSheet;
 import zebrawood.desktop.cooling.CoolingSheet;
 import zebrawood.desktop.site.SiteSheet;
 import zebrawood.desktop.solve.Solver;
@@ -45,6 +49,11 @@ public final class StationList {
               entry -> CoolingSvg.of(CoolingRecord.of(entry.readings())),
               List.of()),
           new StationModule(StartStation.STATION, StartSheet::new, entry -> "", List.of()),
+          new StationModule(
+              ControllerStation.STATION,
+              ControllerSheet::new,
+              entry -> "",
+              List.of(Solver.of("controller", ControllerReadings.class, Audit::solve, Set.of()))),
           new StationModule(
               BedStation.STATION,
               BedSheet::new,

@@ -179,6 +179,11 @@ public final class WorkshopModel implements AutoCloseable {
     return clock;
   }
 
+  /** Runs what touches properties, on the interface's thread. */
+  public Executor ui() {
+    return ui;
+  }
+
   public Path file() {
     return workshop.file();
   }

@@ -16,7 +16,13 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import zebrawood.controller.ControllerReadings.Policy;
+import zebrawood.controller.ControllerReadings.Units;
+import zebrawood.controller.ControllerVisit.HomeAtStart;
+import zebrawood.controller.ControllerVisit.TwoMarks;
 import zebrawood.desktop.bed.BedWay;
+import zebrawood.desktop.controller.Origin;
+import zebrawood.desktop.controller.YesNo;
 import zebrawood.desktop.cooling.CoolingWay;
 import zebrawood.desktop.sheet.Proven;
 import zebrawood.desktop.site.DuctWall;
@@ -72,6 +78,13 @@ class TextTest {
             "site.outlet", Outlet.values(),
             "site.air-source", AirSource.values(),
             "start.kind", GoLine.Kind.values());
+    choices = new java.util.HashMap<>(choices);
+    choices.put("controller.home-at-start", HomeAtStart.values());
+    choices.put("controller.corner", Origin.values());
+    choices.put("controller.side", Policy.values());
+    choices.put("controller.two-marks", TwoMarks.values());
+    choices.put("controller.unit", Units.values());
+    choices.put("controller.yes-no", YesNo.values());
     choices.forEach((key, values) -> {
       for (Enum<?> value : values) {
         keys.add(key + "." + value.name().toLowerCase(Locale.ROOT));

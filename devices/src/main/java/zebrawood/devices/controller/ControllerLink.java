@@ -23,6 +23,15 @@ public interface ControllerLink extends AutoCloseable {
    */
   void sendTogether(List<String> lines, Duration atMost) throws LinkTrouble;
 
+  /** Whether somebody cancelled. */
+  boolean cancelled();
+
+  /**
+   * From now on cancelling ends no wait any more: what follows must be brought to its end. The
+   * waits stay bounded.
+   */
+  void mustFinish();
+
   /** Stops what it does, at once; it forgets where it is. */
   void softReset() throws LinkTrouble;
 

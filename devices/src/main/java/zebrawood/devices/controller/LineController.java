@@ -37,6 +37,7 @@ public final class LineController implements ControllerLink {
 
   private final Port port;
   private final BooleanSupplier cancelled;
+  private boolean finishing;
   private final StringBuilder coming = new StringBuilder();
 
   /**
@@ -179,8 +180,18 @@ public final class LineController implements ControllerLink {
     coming.setLength(0);
   }
 
+  @Override
+  public boolean cancelled() {
+    return cancelled.getAsBoolean();
+  }
+
+  @Override
+  public void mustFinish() {
+    finishing = true;
+  }
+
   private void checkCancelled() throws LinkTrouble {
-    if (cancelled.getAsBoolean()) {
+    if (!finishing && cancelled.getAsBoolean()) {
       throw new LinkTrouble(Kind.CANCELLED, "Cancelled.");
     }
   }

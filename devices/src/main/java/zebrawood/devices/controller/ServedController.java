@@ -15,6 +15,7 @@ public final class ServedController implements AutoCloseable {
   private final SimulatedController controller;
   private final long started = System.nanoTime();
   private final ServerSocket server;
+  private int taken;
 
   private ServedController(SimulatedController controller, ServerSocket server) {
     this.controller = controller;
@@ -65,6 +66,12 @@ public final class ServedController implements AutoCloseable {
     try {
       int next;
       while ((next = in.read()) >= 0) {
+        if (controller.faults().unplugAfterIn().isPresent()
+            && taken >= controller.faults().unplugAfterIn().getAsInt()) {
+          close();
+          return;
+        }
+        taken++;
         synchronized (controller) {
           controller.take((byte) next, now());
         }

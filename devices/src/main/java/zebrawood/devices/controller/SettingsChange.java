@@ -44,7 +44,7 @@ public final class SettingsChange {
      * Stopped at a line.
      *
      * @param now read after the trouble; empty where nobody knows
-     * @param line that was sent last; empty when none was
+     * @param line where it stopped; empty when it never began
      */
     record Stopped(Optional<Settings> before, Optional<Settings> now, String line, String because)
         implements Outcome {}
@@ -69,7 +69,11 @@ public final class SettingsChange {
     }
     SortedMap<Integer, String> expected = new TreeMap<>(snapshot.values());
     Settings after = snapshot;
+    link.mustFinish();
     for (String line : lines) {
+      if (link.cancelled()) {
+        return stopped(snapshot, Optional.of(after), line, "Cancelled before it.");
+      }
       progress.accept(line);
       String because = "";
       try {

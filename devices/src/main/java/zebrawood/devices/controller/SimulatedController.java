@@ -23,7 +23,7 @@ import zebrawood.controller.Settings;
 public final class SimulatedController {
   private static final int BUFFER = 128;
   private static final int LONGEST_LINE = 80;
-  private static final double HOMING_MM_S = 40;
+  private static final double HOMING_MM_S = 250;
   private static final byte SOFT_RESET = 0x18;
   private static final Pattern SETTING =
       Pattern.compile("\\$(\\d{1,3})=(-?\\d{1,9}(?:\\.\\d{0,6})?)");

@@ -70,6 +70,7 @@ public final class TestShot {
         return new Outcome.NotFired("It does not tell its laser mode.");
       }
       if (mode.getAsDouble() != 1) {
+        link.mustFinish();
         return restored(link)
             ? new Outcome.NotFired("The laser did not follow the motion; it does now. Fire again.")
             : new Outcome.ModeUnknown(
@@ -84,7 +85,11 @@ public final class TestShot {
     if (Double.isNaN(top)) {
       return new Outcome.NotFired("It does not tell its top power word.");
     }
-    long word = Math.max(1, Math.round(top * order.share));
+    if (link.cancelled()) {
+      return new Outcome.NotFired("Cancelled.");
+    }
+    link.mustFinish();
+    long word = word(order, top);
     Optional<String> trouble = Optional.empty();
     try {
       link.sendTogether(lines(word, order.pulse), order.pulse.plus(AFTER));
@@ -97,6 +102,16 @@ public final class TestShot {
               + " Press the emergency stop if the beam is on; connect again, the mode is read first.");
     }
     return trouble.isEmpty() ? new Outcome.Fired(word) : new Outcome.Perhaps(trouble.get());
+  }
+
+  /** What would be sent, to be seen before. */
+  public static List<String> lines(Order order, Settings settings) {
+    double top = settings.number(Settings.TOP_POWER_WORD, 1, 1e9).orElse(0);
+    return lines(word(order, top), order.pulse);
+  }
+
+  private static long word(Order order, double top) {
+    return Math.max(1, Math.round(top * order.share));
   }
 
   static List<String> lines(long word, Duration pulse) {

@@ -1,0 +1,169 @@
+package zebrawood.controller;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import zebrawood.controller.ControllerReadings.AirCode;
+import zebrawood.controller.ControllerReadings.JobSoftware;
+import zebrawood.controller.ControllerReadings.Laser;
+import zebrawood.controller.ControllerReadings.MachineFacts;
+import zebrawood.controller.ControllerReadings.Policy;
+import zebrawood.controller.ControllerReadings.Units;
+import zebrawood.controller.ControllerVisit.HomeAtStart;
+import zebrawood.controller.ControllerVisit.Motion;
+import zebrawood.controller.ControllerVisit.Proof;
+import zebrawood.controller.ControllerVisit.TwoMarks;
+import zebrawood.ledger.Figure;
+import zebrawood.machine.BedSupport;
+import zebrawood.machine.Build;
+import zebrawood.machine.Machine;
+import zebrawood.machine.Source;
+import zebrawood.machine.SourceKind;
+import zebrawood.measure.Verdict;
+
+class ControllerVisitTest {
+  private static final String RIGHT =
+      "$1=255\n$20=1\n$21=1\n$22=1\n$23=3\n$30=1000\n$31=0\n$32=1\n$130=400\n$131=400\n";
+  private static final Machine SEDGE =
+      new Machine(
+          "id",
+          "Sedge",
+          Build.GANTRY_WITH_HEAD_MODULE,
+          new Source(SourceKind.DIODE, 20, 450),
+          400,
+          400,
+          BedSupport.SHIMS,
+          0.3);
+  private static final Machine FLINT =
+      new Machine(
+          "id",
+          "Flint",
+          Build.GALVO,
+          new Source(SourceKind.FIBRE, 50, 1064),
+          150,
+          150,
+          BedSupport.SHIMS,
+          0.3);
+  private static final List<Proof> PROVEN =
+      Stream.of(Motion.values()).map(m -> new Proof(m, true)).toList();
+
+  private static ControllerVisit numbered(
+      String dump,
+      Optional<String> before,
+      Optional<AxisScale.Readings> across,
+      TwoMarks marks,
+      List<Proof> proofs) {
+    return new ControllerVisit(
+        Optional.of(
+            new ControllerReadings(
+                dump,
+                new MachineFacts(List.of(400.0, 400.0), Corner.FRONT_LEFT, true, Laser.DIODE),
+                new JobSoftware(1000, AirCode.M8, Units.MM, Optional.empty(), Optional.empty()),
+                AirCode.M8,
+                Policy.MATCH_SOFTWARE)),
+        Optional.empty(),
+        before,
+        across,
+        Optional.empty(),
+        Optional.of(new RunUp.Readings(200, 1000, 100)),
+        marks,
+        HomeAtStart.NOT_KNOWN,
+        "",
+        "blue cable, left port",
+        proofs);
+  }
+
+  private static ControllerVisit named(String text, Optional<String> before) {
+    return new ControllerVisit(
+        Optional.empty(),
+        Optional.of(text),
+        before,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        TwoMarks.NOT_BURNT,
+        HomeAtStart.NOT_KNOWN,
+        "",
+        "",
+        List.of());
+  }
+
+  @Test
+  void settingsThatFitAndAProvenMotionAreLeft() {
+    ControllerVisit visit =
+        numbered(RIGHT, Optional.of(RIGHT), Optional.empty(), TwoMarks.LOWER_IS_FAINTER, PROVEN);
+    ControllerVisit.Judged f = visit.solve(SEDGE);
+    assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(f.warnings()).isEmpty();
+    assertThat(f.runUp().orElseThrow().runUpMm()).isEqualTo(20);
+    assertThat(visit.figures(f)).extracting(Figure::id).containsExactly("wrong", "fullPower");
+    ControllerVisit unproven =
+        numbered(RIGHT, Optional.empty(), Optional.empty(), TwoMarks.NOT_BURNT, List.of());
+    assertThat(unproven.solve(SEDGE).verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(unproven.solve(SEDGE).advice()).hasSize(4).allMatch(a -> a.startsWith("Prove it"));
+  }
+
+  @Test
+  void aResetIsNamedAsWhatItIsAndASingleChangeIsWarnedOf() {
+    String reset =
+        "$1=25\n$20=0\n$21=0\n$22=0\n$23=0\n$30=1000\n$31=0\n$32=0\n$130=400\n$131=400\n";
+    ControllerVisit.Judged f =
+        numbered(reset, Optional.of(RIGHT), Optional.empty(), TwoMarks.NOT_BURNT, PROVEN)
+            .solve(SEDGE);
+    assertThat(f.reset()).isTrue();
+    assertThat(f.advice().getFirst()).contains("firmware reset");
+    assertThat(f.verdict()).isEqualTo(Verdict.STOP);
+    ControllerVisit.Judged one =
+        numbered(
+                RIGHT.replace("$1=255", "$1=25"),
+                Optional.of(RIGHT),
+                Optional.empty(),
+                TwoMarks.NOT_BURNT,
+                PROVEN)
+            .solve(SEDGE);
+    assertThat(one.verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(one.warnings())
+        .hasSize(2)
+        .contains("Not as it was left: $1: 25, was 255.")
+        .anyMatch(w -> w.startsWith("Its motors let go 25 ms after a move"));
+  }
+
+  @Test
+  void aBackwardsScaleComesFirstAndAShortTravelCannotDecide() {
+    AxisScale.Readings thumb = new AxisScale.Readings(20, 19.9, 0.5, 2, OptionalDouble.of(80));
+    ControllerVisit.Judged f =
+        numbered(RIGHT, Optional.empty(), Optional.of(thumb), TwoMarks.LOWER_IS_DARKER, PROVEN)
+            .solve(SEDGE);
+    assertThat(f.advice().getFirst()).startsWith("Turn the power signal round");
+    assertThat(f.advice()).anyMatch(a -> a.contains("205 mm would decide"));
+    AxisScale.Readings good = new AxisScale.Readings(300, 298.6, 0.2, 2, OptionalDouble.of(80));
+    assertThat(
+            numbered(RIGHT, Optional.empty(), Optional.of(good), TwoMarks.NOT_BURNT, PROVEN)
+                .solve(SEDGE)
+                .advice())
+        .containsExactly(
+            "Set the steps per mm to 80.375 to the right ($100): it goes wrong by 4.7 per mille (± 0.3).");
+  }
+
+  @Test
+  void aPageOfNamedFieldsIsReadTheSameWay() {
+    String page = "[markcfg]\nField size = 110\nLaser type: CO2\n\"Offset X\" : \"0.2\",\n";
+    ControllerVisit.Judged f = named(page, Optional.empty()).solve(FLINT);
+    assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(f.advice())
+        .hasSize(2)
+        .anyMatch(a -> a.startsWith("Set \"markcfg / field size\" to 150"))
+        .anyMatch(a -> a.contains("for a fibre source"));
+    String right = page.replace("110", "150").replace("CO2", "fiber");
+    ControllerVisit.Judged other = named(right, Optional.of(page)).solve(FLINT);
+    assertThat(other.verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(other.sinceLeft()).hasSize(2);
+    assertThatThrownBy(() -> NamedFields.parse("nothing here"))
+        .hasMessageContaining("field size = 110");
+  }
+}

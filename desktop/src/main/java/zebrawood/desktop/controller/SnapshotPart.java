@@ -1,0 +1,59 @@
+package zebrawood.desktop.controller;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import zebrawood.desktop.fields.Choice;
+import zebrawood.desktop.text.Text;
+
+/** Two snapshots side by side; the first is what a restore brings back. */
+final class SnapshotPart extends VBox {
+  private final ObjectProperty<Snapshot> one = new SimpleObjectProperty<>();
+  private final ObjectProperty<Snapshot> other = new SimpleObjectProperty<>();
+  private final ComboBox<Snapshot> first = box("snapshot-one", one);
+  private final ComboBox<Snapshot> second = box("snapshot-other", other);
+  private final Label differences = new Label();
+
+  SnapshotPart() {
+    super(6);
+    differences.setId("snapshot-differences");
+    differences.setWrapText(true);
+    differences.setMinHeight(Region.USE_PREF_SIZE);
+    getChildren().addAll(first, second, differences);
+    one.subscribe(s -> compare());
+    other.subscribe(s -> compare());
+  }
+
+  private static ComboBox<Snapshot> box(String id, ObjectProperty<Snapshot> chosen) {
+    ComboBox<Snapshot> box = Choice.of(id, List.of(), chosen, Snapshot::words);
+    box.setMaxWidth(Double.MAX_VALUE);
+    box.setAccessibleText(Text.of("controller.snapshots"));
+    return box;
+  }
+
+  /**
+   * @param standard what a restore brings back until somebody chooses
+   */
+  void show(List<Snapshot> all, Optional<Snapshot> standard) {
+    if (!all.equals(first.getItems())) {
+      first.getItems().setAll(all);
+      second.getItems().setAll(all);
+      one.set(standard.or(() -> all.stream().findFirst()).orElse(null));
+      other.set(all.isEmpty() ? null : all.getFirst());
+    }
+  }
+
+  Optional<Snapshot> chosen() {
+    return Optional.ofNullable(one.get());
+  }
+
+  private void compare() {
+    differences.setText(
+        one.get() == null || other.get() == null ? "" : one.get().against(other.get()));
+  }
+}

@@ -1,0 +1,7 @@
+package zebrawood.desktop.controller;
+
+/** Whether the machine has something. */
+public enum YesNo {
+  YES,
+  NO
+}

@@ -1,0 +1,327 @@
+package zebrawood.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.control.TitledPane;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import zebrawood.controller.ControllerStation;
+import zebrawood.controller.Corner;
+import zebrawood.controller.Difference;
+import zebrawood.controller.Settings;
+import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.devices.controller.Faults;
+import zebrawood.devices.controller.ServedController;
+import zebrawood.devices.controller.SimulatedController;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.EntryKind;
+import zebrawood.ledger.Standing;
+import zebrawood.records.controller.ControllerRecord;
+import zebrawood.start.StartStation;
+
+/** The controller of the demo's machines, against a simulated one behind a socket. */
+class ControllerWindowTest extends WindowTest {
+  private ServedController served;
+  private SimulatedController controller;
+
+  @Override
+  protected void prepare(Path workshopFile) {
+    DemoWorkshop.write(workshopFile, clock.instant());
+  }
+
+  @AfterEach
+  void unplug() throws IOException {
+    if (served != null) {
+      served.close();
+    }
+  }
+
+  private void openTansy() {
+    keys(KeyCode.CONTROL, KeyCode.K);
+    typeWords("machine: tansy");
+    keys(KeyCode.ENTER);
+    until("Tansy is open", () -> app.model().opened().machine().name().equals("Tansy"));
+    settle();
+    keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+  }
+
+  /** A controller as shipped, but with a top word four times too large. */
+  private void plugIn(Faults faults) throws IOException {
+    controller =
+        new SimulatedController(
+            new SimulatedController.Frame(400, 400, true, Corner.FRONT_LEFT),
+            Map.of(30, "4000", 32, "1", 130, "400.000", 131, "400.000"),
+            faults);
+    served = ServedController.onSocket(controller);
+    openTansy();
+    onInterface(() -> {
+      ComboBox<?> port = (ComboBox<?>) node("#controller-port");
+      port.getEditor().setText("127.0.0.1:" + served.port());
+      return null;
+    });
+  }
+
+  private void press(String button) {
+    onInterface(() -> {
+      ((Button) node(button)).fire();
+      return null;
+    });
+    settle();
+  }
+
+  private void initials() {
+    if (shows("#initials")) {
+      typeWords("EH");
+      keys(KeyCode.ENTER);
+    }
+  }
+
+  private List<Entry> entries() {
+    return onInterface(() -> app.model().opened().ledger().entriesAt(ControllerStation.STATION));
+  }
+
+  private int count() {
+    return app.model().opened().ledger().entriesAt(ControllerStation.STATION).size();
+  }
+
+  private String dump() {
+    return ((TextInputControl) node("#controller-dump")).getText();
+  }
+
+  /** As {@link #status}, on the interface's thread. */
+  private String said() {
+    return ((javafx.scene.control.Labeled) node("#status")).getText();
+  }
+
+  private String lines() {
+    return onInterface(
+        () -> ((javafx.scene.control.ListView<?>) node("#confirm-lines")).getItems().toString());
+  }
+
+  private Settings inLedger() {
+    return Settings.parse(ControllerRecord.of(entries().getLast().readings()).readings().text());
+  }
+
+  private Standing standing() {
+    return onInterface(() -> app.model().opened().standing(ControllerStation.STATION));
+  }
+
+  private void read() {
+    press("#controller-read");
+    until("the settings are read", () -> dump().contains("$30=4000"));
+    settle();
+  }
+
+  @Test
+  void aPastedDumpIsAsGoodAsALinkAndRefusalsStandThere() {
+    openTansy();
+    onInterface(() -> {
+      node("#controller-dump").requestFocus();
+      return null;
+    });
+    typeWords("nonsense");
+    assertThat(words("#controller-message")).contains("$30=1000");
+    assertThat(disabled("#primary")).isTrue();
+    onInterface(() -> {
+      ((TextInputControl) node("#controller-dump"))
+          .setText("$30=250\n$31=0\n$32=0\n$13=0\n$22=1\n$23=3\n$20=1\n$21=1\n$130=400\n$131=400");
+      return null;
+    });
+    settle();
+    assertThat(page()).contains("Let the laser follow the motion", "$32=1  $30=1000");
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    initials();
+    until("it is recorded", () -> count() == 2);
+    assertThat(standing()).isInstanceOf(Standing.Out.class);
+  }
+
+  @Test
+  void readWrittenReadBackAndLeft() throws IOException {
+    plugIn(Faults.NONE);
+    read();
+    assertThat(page()).contains("100 % in the software reaches 25 % of the laser");
+    press("#controller-write");
+    assertThat(page()).contains("Nothing may run while it is written");
+    int before = entries().size();
+    press("#confirm-go");
+    initials();
+    until("snapshot and result are kept", () -> count() == before + 2);
+    settle();
+    assertThat(status()).contains("Written and read back");
+    assertThat(Difference.between(inLedger(), controller.settings())).isEmpty();
+    assertThat(controller.settings().number(30, 0, 1e6)).hasValue(1000);
+    assertThat(controller.settings().number(20, 0, 1)).hasValue(1);
+    press("#controller-home");
+    press("#confirm-go");
+    until("it stands at home", () -> said().contains("It is there"));
+    for (int i = 0; i < 4; i++) {
+      if (i == 0) {
+        onInterface(() -> {
+          node("#proof-homes").requestFocus();
+          return null;
+        });
+      }
+      keys(KeyCode.Y);
+    }
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    until("it is left", () -> count() == before + 3);
+    assertThat(entries().getLast().kind()).isEqualTo(EntryKind.AS_LEFT);
+    assertThat(standing().holds()).isTrue();
+  }
+
+  @Test
+  void theCablePulledInAWriteLeavesTheStationOut() throws IOException {
+    plugIn(Faults.NONE.unpluggedAfterIn(22));
+    read();
+    press("#controller-write");
+    int before = entries().size();
+    press("#confirm-go");
+    initials();
+    until("it says so", () -> said().contains("Nobody knows what is in it"));
+    until("it is kept", () -> count() >= before + 2);
+    settle();
+    assertThat(standing()).isInstanceOf(Standing.Out.class);
+    assertThat(entries().getLast().tellingFigure()).isEmpty();
+    assertThat(onInterface(this::dump)).as("what is not known does not stand there").isEmpty();
+  }
+
+  private void goThroughTheCard() {
+    keys(KeyCode.CONTROL, KeyCode.G);
+    int lines = onInterface(() -> app.scene().getRoot().lookupAll(".proof-answer").size());
+    for (int i = 0; i < lines; i++) {
+      keys(KeyCode.Y);
+    }
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    initials();
+    until(
+        "the card is recorded",
+        () -> !app.model().opened().ledger().entriesAt(StartStation.STATION).isEmpty());
+    settle();
+    keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+  }
+
+  @Test
+  void aTestShotNeedsTodaysProofAndEndsWithTheModeOn() throws IOException {
+    plugIn(Faults.NONE);
+    read();
+    press("#controller-shot");
+    assertThat(page()).contains("Only after today's proof");
+    press("#confirm-cancel");
+    goThroughTheCard();
+    Standing before = standing();
+    press("#controller-shot");
+    assertThat(page()).contains("emergency stop in reach");
+    assertThat(lines()).contains("1 % of the top power word for 100 ms");
+    press("#confirm-go");
+    until("it fired", () -> said().contains("Fired at word 40"));
+    settle();
+    until("the begun shot is replaced", () -> count() == 2);
+    assertThat(controller.longestBeamNanos()).isGreaterThan(90_000_000L);
+    assertThat(controller.beamOn()).isFalse();
+    assertThat(controller.settings().number(Settings.LASER_MODE, 0, 1)).hasValue(1);
+    assertThat(standing().getClass()).isEqualTo(before.getClass());
+  }
+
+  @Test
+  void theCablePulledInAShotLeavesTheStationOut() throws IOException {
+    // Greeting asks for the state, two dumps to look, then state and two dumps before the shot.
+    plugIn(Faults.NONE.unpluggedAfterIn(22));
+    goThroughTheCard();
+    read();
+    press("#controller-shot");
+    press("#confirm-go");
+    until("it says so", () -> said().contains("Nobody knows whether the laser follows"));
+    settle();
+    assertThat(standing()).isInstanceOf(Standing.Out.class);
+    assertThat(entries().getLast().tellingFigure()).isEmpty();
+  }
+
+  @Test
+  void theWindowAnswersWhileAControllerSendsOneByteASecond() throws IOException {
+    plugIn(Faults.NONE.slow(1_000_000_000L));
+    press("#controller-read");
+    long worst = 0;
+    for (int i = 0; i < 30; i++) {
+      long begun = System.nanoTime();
+      onInterface(() -> null);
+      worst = Math.max(worst, System.nanoTime() - begun);
+    }
+    assertThat(worst).as("nanoseconds to an answer").isLessThan(400_000_000L);
+    assertThat(shows("#controller-cancel")).isTrue();
+    press("#controller-cancel");
+    until("the wait is over", () -> !node("#controller-cancel").isVisible());
+    assertThat(words("#controller-link-words")).contains("Cancelled");
+  }
+
+  @Test
+  void axisRunUpAndTwoMarks() {
+    openTansy();
+    onInterface(() -> {
+      ((TextInputControl) node("#controller-dump")).setText("$30=1000\n$32=1\n$100=80\n$120=1500");
+      ((TitledPane) node("#controller-scale")).setExpanded(true);
+      ((TitledPane) node("#controller-run-up")).setExpanded(true);
+      return null;
+    });
+    settle();
+    fill("#controller-commanded-to-the-right", "300");
+    fill("#controller-measured-to-the-right", "298.6");
+    assertThat(page()).contains("Set the steps per mm to 80.375 to the right");
+    fill("#controller-engraving-speed", "200");
+    fill("#controller-width-of-the-work", "100");
+    assertThat(page()).contains("it needs 13.3 mm beside the work", "worth using is 274 mm/s");
+  }
+
+  @Test
+  void aResetIsNamedAndAnySnapshotIsRestored() throws IOException {
+    controller =
+        new SimulatedController(
+            new SimulatedController.Frame(700, 500, true, Corner.FRONT_LEFT),
+            Map.of(),
+            Faults.NONE);
+    served = ServedController.onSocket(controller);
+    keys(KeyCode.CONTROL, KeyCode.DIGIT4);
+    onInterface(() -> {
+      ((ComboBox<?>) node("#controller-port")).getEditor().setText("127.0.0.1:" + served.port());
+      return null;
+    });
+    press("#controller-read");
+    until("the settings are read", () -> dump().contains("$30=1000"));
+    settle();
+    assertThat(page()).contains("as after a firmware reset");
+    assertThat(words("#snapshot-differences")).contains("$20: 0, was 1");
+    press("#controller-restore");
+    assertThat(lines()).contains("$32=1").contains("$130=700");
+    press("#confirm-go");
+    initials();
+    until("it is restored", () -> said().contains("Written and read back"));
+    settle();
+    assertThat(controller.settings().number(Settings.HOMING_DIRECTION, 0, 7)).hasValue(3);
+    assertThat(page()).doesNotContain("as after a firmware reset");
+  }
+
+  @Test
+  void aConfigurationFileIsTaken() throws IOException {
+    openTansy();
+    Path page =
+        java.nio.file.Files.writeString(file.resolveSibling("mark.cfg"), "Field size = 110");
+    onInterface(() -> {
+      ((TitledPane) node("#controller-file")).setExpanded(true);
+      return null;
+    });
+    settle();
+    fill("#controller-file-name", page.toString());
+    keys(KeyCode.ENTER);
+    assertThat(page()).contains("Set \"field size\" to 400");
+    fill("#controller-file-name", page + "-none");
+    keys(KeyCode.ENTER);
+    assertThat(words("#controller-message")).contains("cannot be read");
+  }
+}

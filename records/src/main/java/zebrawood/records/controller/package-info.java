@@ -1,0 +1,2 @@
+/** The controller station on disk: how an entry is kept. */
+package zebrawood.records.controller;
