@@ -7,6 +7,7 @@ import zebrawood.measure.Estimate;
 import zebrawood.measure.Numbers;
 import zebrawood.measure.Place;
 import zebrawood.measure.PlaneFit;
+import zebrawood.measure.TurnDirection;
 import zebrawood.measure.Verdict;
 
 /**

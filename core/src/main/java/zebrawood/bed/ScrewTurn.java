@@ -1,5 +1,7 @@
 package zebrawood.bed;
 
+import zebrawood.measure.TurnDirection;
+
 /**
  * What to do with one screw.
  *

@@ -44,7 +44,11 @@ public final class StandingWords {
   private static String overLimit(Entry last) {
     return last.tellingFigure()
         .filter(f -> f.limit().isPresent() && f.value() > f.limit().getAsDouble())
-        .map(f -> " by " + Numbers.fixed(f.value() - f.limit().getAsDouble(), 2) + " " + f.unit())
+        .map(f ->
+            " by "
+                + Numbers.fixed(f.value() - f.limit().getAsDouble(), f.decimals())
+                + " "
+                + f.unit())
         .orElse("");
   }
 

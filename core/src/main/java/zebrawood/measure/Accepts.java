@@ -78,6 +78,11 @@ public final class Accepts {
     return this;
   }
 
+  /** Whether nothing was complained of so far. */
+  public boolean fine() {
+    return complaints.isEmpty();
+  }
+
   public void orThrow() {
     if (!complaints.isEmpty()) {
       throw new UnusableReading(complaints);

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import zebrawood.measure.TurnDirection;
 import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
 

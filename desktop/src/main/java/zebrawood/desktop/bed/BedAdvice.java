@@ -12,11 +12,11 @@ import zebrawood.bed.Shim;
 import zebrawood.bed.ShimFinding;
 import zebrawood.bed.ShimStacks.Stack;
 import zebrawood.bed.Spot;
-import zebrawood.bed.TurnDirection;
 import zebrawood.desktop.sheet.Step;
 import zebrawood.desktop.text.Text;
 import zebrawood.measure.LengthUnit;
 import zebrawood.measure.Numbers;
+import zebrawood.measure.TurnDirection;
 import zebrawood.measure.Verdict;
 
 /** A bed finding as the steps and sentences of the sheet. */

@@ -23,13 +23,13 @@ import zebrawood.bed.GapPoint;
 import zebrawood.bed.LevelFinding;
 import zebrawood.bed.ScrewTurn;
 import zebrawood.bed.ShimFinding;
-import zebrawood.bed.TurnDirection;
 import zebrawood.desktop.sheet.Drawing;
 import zebrawood.desktop.sheet.LivePicture;
 import zebrawood.desktop.text.Text;
 import zebrawood.measure.LengthUnit;
 import zebrawood.measure.Numbers;
 import zebrawood.measure.PlaneFit;
+import zebrawood.measure.TurnDirection;
 
 /**
  * The bed from above, to scale, rear at the top: what was read at each place, now and as the advice

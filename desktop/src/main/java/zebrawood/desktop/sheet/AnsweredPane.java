@@ -63,6 +63,8 @@ public abstract class AnsweredPane extends VBox {
     part.setId(key.replace('.', '-'));
     part.setAnimated(false);
     part.setExpanded(false);
+    // A long title is cut rather than the column widened.
+    part.setMinWidth(0);
     return part;
   }
 

@@ -54,6 +54,7 @@ public final class WorkshopModel implements AutoCloseable {
       Executors.newSingleThreadExecutor(
           Thread.ofPlatform().name("workshop-writer").daemon(true).factory());
   private final DraftKeeper drafts;
+  private boolean closed;
 
   private final ReadOnlyObjectWrapper<List<Machine>> machines =
       new ReadOnlyObjectWrapper<>(List.of());
@@ -375,10 +376,10 @@ public final class WorkshopModel implements AutoCloseable {
     writer.execute(() -> {
       try {
         T result = work.get();
-        ui.execute(() -> then.accept(result));
+        tell(() -> then.accept(result));
       } catch (RuntimeException e) {
         LOG.error("the workshop file could not be used", e);
-        ui.execute(() -> {
+        tell(() -> {
           message.set(
               "Not recorded: the workshop file %s could not be written. What you typed is still here."
                   .formatted(workshop.file()));
@@ -388,9 +389,19 @@ public final class WorkshopModel implements AutoCloseable {
     });
   }
 
+  /** Nobody listens any more once it is closed. */
+  private void tell(Runnable answer) {
+    ui.execute(() -> {
+      if (!closed) {
+        answer.run();
+      }
+    });
+  }
+
   /** Waits until everything is on the disk, then lets go of the file. */
   @Override
   public void close() {
+    closed = true;
     writer.shutdown();
     try {
       if (!writer.awaitTermination(10, TimeUnit.SECONDS)) {

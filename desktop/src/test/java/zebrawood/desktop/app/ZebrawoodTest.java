@@ -115,7 +115,7 @@ class ZebrawoodTest {
     DemoWorkshop.write(two, now);
     try (Workshop a = ((Opening.Opened) Workshop.open(one)).workshop();
         Workshop b = ((Opening.Opened) Workshop.open(two)).workshop()) {
-      assertThat(a.machines()).isEqualTo(b.machines()).hasSize(4);
+      assertThat(a.machines()).isEqualTo(b.machines()).hasSize(5);
       for (var machine : a.machines()) {
         assertThat(a.entries(machine.id())).isEqualTo(b.entries(machine.id()));
         assertThat(a.events(machine.id())).isEqualTo(b.events(machine.id()));

@@ -142,7 +142,8 @@ class SolveCommandTest {
     assertThat(run("bed", false, new byte[] {(byte) 0xC3, 0x28}).err()).contains("not UTF-8");
     Ran none = run("beds", false, BED);
     assertThat(none.code()).isEqualTo(2);
-    assertThat(none.err()).isEqualTo("STATION is \"beds\", accepted is site or bed or shims.\n");
+    assertThat(none.err())
+        .isEqualTo("STATION is \"beds\", accepted is site or controller or bed or shims.\n");
   }
 
   @Test

@@ -10,10 +10,10 @@ import zebrawood.bed.GapPoint;
 import zebrawood.bed.ScrewTurn;
 import zebrawood.bed.Shim;
 import zebrawood.bed.ShimFinding;
-import zebrawood.bed.TurnDirection;
 import zebrawood.measure.Finding;
 import zebrawood.measure.Numbers;
 import zebrawood.measure.Place;
+import zebrawood.measure.TurnDirection;
 
 /**
  * The bed seen from above, to scale, as an SVG picture: heights against the mean of what was read,

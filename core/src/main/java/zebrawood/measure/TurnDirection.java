@@ -1,4 +1,4 @@
-package zebrawood.bed;
+package zebrawood.measure;
 
 /** Which way to turn a screw, seen from its head. */
 public enum TurnDirection {

@@ -1,0 +1,54 @@
+package zebrawood.mirrors;
+
+import java.util.List;
+import java.util.SequencedMap;
+import zebrawood.measure.Finding;
+import zebrawood.measure.TurnDirection;
+import zebrawood.measure.Verdict;
+
+/**
+ * What the marks come to.
+ *
+ * @param mirrors by "1" and "2"
+ * @param headShiftRightMm left at the head after both angles are right
+ * @param wanderNowMm largest distance between any two marks at the head
+ * @param wanderAfterMm the same, predicted for exact turns
+ * @param wanderAfterEighthsMm predicted for turns rounded to eighths
+ * @param residualRmsMm misfit over all marks and both axes
+ */
+public record MirrorFinding(
+    SequencedMap<String, Mirror> mirrors,
+    double headShiftRightMm,
+    double headShiftUpMm,
+    double wanderNowMm,
+    double wanderAfterMm,
+    double wanderAfterEighthsMm,
+    double residualRmsMm,
+    Verdict verdict,
+    List<String> advice,
+    List<String> warnings)
+    implements Finding {
+  public MirrorFinding {
+    mirrors =
+        java.util.Collections.unmodifiableSequencedMap(new java.util.LinkedHashMap<>(mirrors));
+    advice = List.copyOf(advice);
+    warnings = List.copyOf(warnings);
+  }
+
+  /**
+   * What a screw has to do.
+   *
+   * @param turns exact, never below 0
+   * @param eighths rounded, clockwise positive
+   */
+  public record Turn(double turns, TurnDirection direction, int eighths) {}
+
+  /** The deviation added at a mirror, in the frame just after it, and what cancels it. */
+  public record Mirror(
+      double beamErrorRightMrad,
+      double beamErrorRightMradUncertainty,
+      double beamErrorUpMrad,
+      double beamErrorUpMradUncertainty,
+      Turn sideways,
+      Turn upDown) {}
+}
