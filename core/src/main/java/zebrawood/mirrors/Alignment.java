@@ -33,8 +33,7 @@ import zebrawood.mirrors.MirrorReadings.Towards;
  * <p>Refuses marks that do not determine both angles. Not for misalignments of several degrees.
  */
 public final class Alignment {
-  /** Screws further than this from a whole eighth are still turned to the nearest. */
-  private static final double EIGHTHS = 8;
+  private static final double MINUTES = 60;
 
   private static final double NOTHING_MRAD = 1e-9;
   private static final double FOLDED = Math.sqrt(2);
@@ -113,7 +112,7 @@ public final class Alignment {
     }
     double now = wander(0, 0, 0, 0);
     double after = wander(right(1).value(), up(1).value(), right(2).value(), up(2).value());
-    double eighths =
+    double rounded =
         wander(
             turned(mirrors, "1", true),
             turned(mirrors, "1", false),
@@ -131,10 +130,10 @@ public final class Alignment {
         shiftUp,
         now,
         after,
-        eighths,
+        rounded,
         rms,
         verdict,
-        advice(verdict, mirrors, now, after, eighths, shiftRight, shiftUp),
+        advice(verdict, mirrors, now, after, rounded, shiftRight, shiftUp),
         warnings);
   }
 
@@ -153,8 +152,8 @@ public final class Alignment {
         turns == 0
             ? TurnDirection.NONE
             : clockwise ? TurnDirection.CLOCKWISE : TurnDirection.COUNTER_CLOCKWISE;
-    int eighths = (int) Math.round(turns * EIGHTHS);
-    return new Turn(turns, direction, clockwise ? eighths : -eighths);
+    int minutes = (int) Math.round(turns * MINUTES);
+    return new Turn(turns, direction, clockwise ? minutes : -minutes);
   }
 
   /** What the rounded turns take off an angle, in mrad. */
@@ -162,7 +161,7 @@ public final class Alignment {
     Mirror m = mirrors.get(mirror);
     Turn turn = sideways ? m.sideways() : m.upDown();
     double error = sideways ? m.beamErrorRightMrad() : m.beamErrorUpMrad();
-    return turn.turns() == 0 ? 0 : error * (Math.abs(turn.eighths()) / EIGHTHS) / turn.turns();
+    return turn.turns() == 0 ? 0 : error * (Math.abs(turn.clockMinutes()) / MINUTES) / turn.turns();
   }
 
   /**
@@ -225,7 +224,7 @@ public final class Alignment {
       SequencedMap<String, Mirror> mirrors,
       double now,
       double after,
-      double eighths,
+      double rounded,
       double shiftRight,
       double shiftUp) {
     List<String> advice = new ArrayList<>();
@@ -245,7 +244,7 @@ public final class Alignment {
       } else {
         advice.add(
             "Burn the marks again: %s mm of wander are left after these turns."
-                .formatted(Numbers.fixed(eighths, 2)));
+                .formatted(Numbers.fixed(rounded, 2)));
       }
     }
     if (Math.hypot(shiftRight, shiftUp) > readings.apertureMm() / 4) {
@@ -261,10 +260,16 @@ public final class Alignment {
   }
 
   private static void screw(List<String> advice, String mirror, String name, Turn turn) {
-    if (turn.eighths() != 0) {
+    int minutes = Math.abs(turn.clockMinutes());
+    if (minutes != 0) {
       advice.add(
-          "Turn the %s screw of mirror %s by %d/8 turn %s."
-              .formatted(name, mirror, Math.abs(turn.eighths()), turn.direction().words()));
+          "Turn the %s screw of mirror %s %s by %s turn: %d minutes on a clock's face."
+              .formatted(
+                  name,
+                  mirror,
+                  turn.direction().words(),
+                  Numbers.fixed(minutes / MINUTES, 2),
+                  minutes));
     }
   }
 }

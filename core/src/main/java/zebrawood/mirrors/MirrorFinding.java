@@ -13,7 +13,7 @@ import zebrawood.measure.Verdict;
  * @param headShiftRightMm left at the head after both angles are right
  * @param wanderNowMm largest distance between any two marks at the head
  * @param wanderAfterMm the same, predicted for exact turns
- * @param wanderAfterEighthsMm predicted for turns rounded to eighths
+ * @param wanderAfterRoundedMm predicted for turns rounded to minutes of a clock's face
  * @param residualRmsMm misfit over all marks and both axes
  */
 public record MirrorFinding(
@@ -22,7 +22,7 @@ public record MirrorFinding(
     double headShiftUpMm,
     double wanderNowMm,
     double wanderAfterMm,
-    double wanderAfterEighthsMm,
+    double wanderAfterRoundedMm,
     double residualRmsMm,
     Verdict verdict,
     List<String> advice,
@@ -39,9 +39,10 @@ public record MirrorFinding(
    * What a screw has to do.
    *
    * @param turns exact, never below 0
-   * @param eighths rounded, clockwise positive
+   * @param clockMinutes rounded to minutes of a clock's face, clockwise positive: a sixtieth of a
+   *     turn is as fine as a hand turns a thumbscrew
    */
-  public record Turn(double turns, TurnDirection direction, int eighths) {}
+  public record Turn(double turns, TurnDirection direction, int clockMinutes) {}
 
   /** The deviation added at a mirror, in the frame just after it, and what cancels it. */
   public record Mirror(

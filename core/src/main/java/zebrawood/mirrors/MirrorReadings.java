@@ -94,7 +94,7 @@ public record MirrorReadings(
       accepts.orThrow();
     }
 
-    boolean atHead() {
+    public boolean atHead() {
       return at == At.HEAD;
     }
   }

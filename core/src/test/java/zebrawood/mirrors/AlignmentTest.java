@@ -83,7 +83,8 @@ class AlignmentTest {
     assertThat(f.mirrors().get("1").upDown().direction())
         .isEqualTo(TurnDirection.COUNTER_CLOCKWISE);
     assertThat(f.advice().getFirst())
-        .isEqualTo("Turn the sideways screw of mirror 1 by 1/8 turn counter-clockwise.");
+        .isEqualTo(
+            "Turn the sideways screw of mirror 1 counter-clockwise by 0.12 turn: 7 minutes on a clock's face.");
   }
 
   /** Read to 0.5 mm, as tape is: the truth lies within two of the uncertainties told. */

@@ -52,9 +52,9 @@ class FirstLightWindowTest extends WindowTest {
     }
   }
 
-  /** The fifth station of a machine that is cooled by water. */
+  /** The sixth station of a machine that is cooled by water. */
   private void openBed() {
-    keys(KeyCode.CONTROL, KeyCode.DIGIT5);
+    keys(KeyCode.CONTROL, KeyCode.DIGIT6);
   }
 
   @SuppressWarnings("unchecked")
@@ -112,7 +112,8 @@ class FirstLightWindowTest extends WindowTest {
 
     clock.advance(Duration.ofDays(2));
     keys(KeyCode.CONTROL, KeyCode.E);
-    assertThat(words("#event-doubts")).isEqualTo("Puts in doubt: Site, Cooling, Start-up, Bed.");
+    assertThat(words("#event-doubts"))
+        .isEqualTo("Puts in doubt: Site, Cooling, Start-up, Mirrors, Bed.");
     keys(KeyCode.ENTER);
     until("the event is recorded", () -> !app.model().opened().ledger().events().isEmpty());
     assertThat(standing()).isInstanceOf(Standing.Stale.class);
@@ -422,6 +423,8 @@ class FirstLightWindowTest extends WindowTest {
     openBed();
     keys(KeyCode.F6);
     assertThat(focused()).isEqualTo("rail-bed");
+    keys(KeyCode.UP);
+    assertThat(focused()).isEqualTo("rail-mirrors");
     keys(KeyCode.UP);
     assertThat(focused()).isEqualTo("rail-controller");
     keys(KeyCode.UP);

@@ -112,6 +112,25 @@ final class Shots {
     });
     press("#proof-key");
     take("start-up");
+    show("mirrors");
+    onInterface(() -> {
+      String[] marks = {
+        "0.5", "-0.5", "3", "-1.5", "-1", "0", "-3.5", "2", "-3.5", "-1", "-6", "1"
+      };
+      String[] places = {
+        "mirror-2-rear",
+        "mirror-2-front",
+        "head-rear-left",
+        "head-rear-right",
+        "head-front-left",
+        "head-front-right"
+      };
+      for (int i = 0; i < marks.length; i++) {
+        type("#mirrors-" + places[i / 2] + (i % 2 == 0 ? "-right" : "-up"), marks[i]);
+      }
+    });
+    press("#mirrors-head-front-right-up");
+    take("mirrors");
     show("cooling");
     onInterface(() -> {
       type("#cooling-room", "26.5");

@@ -70,6 +70,8 @@ public final class ControllerModel extends AnsweredModel<Motion> {
       choose("homeAtStart", HomeAtStart.class, HomeAtStart.NOT_KNOWN);
   private final WordsEntry configuration =
       keep("configuration", new WordsEntry("Configuration", w -> {}));
+  private final WordsEntry leastMark =
+      keep("leastMark", new WordsEntry("Least that marks", w -> {}));
   private final WordsEntry connection = keep("connection", new WordsEntry("Connection", w -> {}));
   private Optional<String> leftBefore = Optional.empty();
   private final ReadOnlyObjectWrapper<ControllerOutcome> outcome =
@@ -164,6 +166,11 @@ public final class ControllerModel extends AnsweredModel<Motion> {
 
   WordsEntry configuration() {
     return configuration;
+  }
+
+  /** The least current or power that left a mark, from the panel's own button or a test shot. */
+  WordsEntry leastMark() {
+    return leastMark;
   }
 
   WordsEntry connection() {

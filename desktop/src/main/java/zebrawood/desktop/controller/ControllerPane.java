@@ -78,7 +78,11 @@ final class ControllerPane extends AnsweredPane {
                     "controller.two-marks",
                     List.of(TwoMarks.values()),
                     model.marksProperty())),
-            part("controller.shot-order", soft(Text.of("controller.shot.hint")), grid(shot)),
+            part(
+                "controller.shot-order",
+                grid(shot),
+                soft(Text.of("controller.shot.hint")),
+                field(model.leastMark())),
             part("controller.snapshots", soft(Text.of("controller.snapshots.hint")), snapshots),
             part(
                 "controller.configuration",

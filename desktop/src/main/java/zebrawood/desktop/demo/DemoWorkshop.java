@@ -21,6 +21,8 @@ import zebrawood.desktop.controller.ControllerOutcome;
 import zebrawood.desktop.cooling.CoolingModel;
 import zebrawood.desktop.cooling.CoolingOutcome;
 import zebrawood.desktop.fields.NumberEntry;
+import zebrawood.desktop.mirrors.MirrorModel;
+import zebrawood.desktop.mirrors.MirrorOutcome;
 import zebrawood.desktop.sheet.EntryDesk;
 import zebrawood.desktop.sheet.Proven;
 import zebrawood.desktop.site.SiteModel;
@@ -39,8 +41,10 @@ import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
 import zebrawood.measure.LengthUnit;
+import zebrawood.mirrors.MirrorStation;
 import zebrawood.records.bed.BedRecord;
 import zebrawood.records.controller.ControllerRecord;
+import zebrawood.records.mirrors.MirrorRecord;
 import zebrawood.records.site.CoolingRecord;
 import zebrawood.records.site.SiteRecord;
 import zebrawood.records.start.StartRecord;
@@ -189,6 +193,20 @@ public final class DemoWorkshop {
     happened(alder, EventKind.FIRMWARE_RESET, 4, 10, "after the update of its firmware");
     control(
         alder, EntryKind.AS_FOUND, 4, 10.3, "firmware reset", dump("25", 0, 0, 1000, 0, 200, 200));
+    mirrors(
+        alder,
+        EntryKind.AS_FOUND,
+        21,
+        10.0,
+        "commissioning",
+        "0.5 -0.5 3 -1.5 -1 0 -3.5 2 -3.5 -1 -6 1");
+    mirrors(
+        alder,
+        EntryKind.AS_LEFT,
+        21,
+        10.2,
+        "commissioning",
+        "0.5 0 0.5 0 -0.5 0 -0.5 0.5 0 0 -0.5 0");
     start(alder, EntryKind.AS_LEFT, 21, 9.9, "commissioning", "18.4");
     start(alder, EntryKind.AS_LEFT, 5, 9.6, "machine moved", "18.3");
     happened(alder, EventKind.SPOILT, 11, 16.5, "focus not set again after the slate");
@@ -285,6 +303,34 @@ public final class DemoWorkshop {
             0.2);
     cool(bryony, EntryKind.AS_LEFT, 38, 10.5, "commissioning", "22.5 44 21.0 22.0 2");
     cool(bryony, EntryKind.AS_LEFT, 3, 15.2, "check", "27.5 71 19.0 - -");
+  }
+
+  /** Right and up of each mark, in the order of the sheet. */
+  private void mirrors(
+      Machine machine, EntryKind kind, int days, double hour, String because, String readings) {
+    MirrorModel model = new MirrorModel(machine);
+    String[] words = readings.split(" ");
+    int next = 0;
+    for (List<NumberEntry> mark : model.marks().values()) {
+      mark.get(0).textProperty().set(words[next]);
+      mark.get(1).textProperty().set(words[next + 1]);
+      next += 2;
+    }
+    model.type(Map.of("beam", "7"));
+    if (!(model.outcomeProperty().get() instanceof MirrorOutcome.Found found)) {
+      throw new IllegalStateException("demo readings: " + model.outcomeProperty().get());
+    }
+    record(
+        machine,
+        MirrorStation.STATION,
+        kind,
+        daysAgo(days, hour),
+        because,
+        new EntryDesk.Reading(
+            MirrorRecord.readings(model.typed(), found.visit()),
+            MirrorRecord.finding(found.finding()),
+            found.finding().verdict(),
+            found.visit().figures(found.finding())));
   }
 
   private void tansy() {

@@ -16,13 +16,19 @@ import zebrawood.controller.ControllerStation;
 import zebrawood.desktop.bed.BedSheet;
 import zebrawood.desktop.controller.ControllerSheet;
 import zebrawood.desktop.cooling.CoolingSheet;
+import zebrawood.desktop.mirrors.MirrorSheet;
 import zebrawood.desktop.site.SiteSheet;
 import zebrawood.desktop.solve.Solver;
 import zebrawood.desktop.start.StartSheet;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Station;
+import zebrawood.mirrors.Alignment;
+import zebrawood.mirrors.MirrorReadings;
+import zebrawood.mirrors.MirrorStation;
 import zebrawood.records.bed.BedPlanSvg;
 import zebrawood.records.bed.BedRecord;
+import zebrawood.records.mirrors.MarksSvg;
+import zebrawood.records.mirrors.MirrorRecord;
 import zebrawood.records.site.CoolingRecord;
 import zebrawood.records.site.CoolingSvg;
 import zebrawood.records.site.DuctSvg;
@@ -54,6 +60,11 @@ public final class StationList {
               ControllerSheet::new,
               entry -> "",
               List.of(Solver.of("controller", ControllerReadings.class, Audit::solve, Set.of()))),
+          new StationModule(
+              MirrorStation.STATION,
+              MirrorSheet::new,
+              entry -> MarksSvg.of(MirrorRecord.of(entry.readings())),
+              List.of(Solver.of("mirrors", MirrorReadings.class, Alignment::solve, Set.of()))),
           new StationModule(
               BedStation.STATION,
               BedSheet::new,

@@ -143,7 +143,8 @@ class SolveCommandTest {
     Ran none = run("beds", false, BED);
     assertThat(none.code()).isEqualTo(2);
     assertThat(none.err())
-        .isEqualTo("STATION is \"beds\", accepted is site or controller or bed or shims.\n");
+        .isEqualTo(
+            "STATION is \"beds\", accepted is site or controller or mirrors or bed or shims.\n");
   }
 
   @Test

@@ -24,9 +24,12 @@ import zebrawood.desktop.bed.BedWay;
 import zebrawood.desktop.controller.Origin;
 import zebrawood.desktop.controller.YesNo;
 import zebrawood.desktop.cooling.CoolingWay;
+import zebrawood.desktop.mirrors.MarkPlace;
+import zebrawood.desktop.mirrors.MirrorOneAt;
 import zebrawood.desktop.sheet.Proven;
 import zebrawood.desktop.site.DuctWall;
 import zebrawood.measure.Verdict;
+import zebrawood.mirrors.MirrorReadings.Towards;
 import zebrawood.site.Breathing.AirSource;
 import zebrawood.site.Breathing.BlowerAt;
 import zebrawood.site.Breathing.Outlet;
@@ -37,7 +40,7 @@ import zebrawood.start.GoLine;
 
 class TextTest {
   private static final Pattern KEY = Pattern.compile("\"([a-z]+(?:[.-][a-z-]+)+)\"");
-  private static final Pattern DEFINED = Pattern.compile("^([a-zA-Z_.-]+)=", Pattern.MULTILINE);
+  private static final Pattern DEFINED = Pattern.compile("^([a-zA-Z0-9_.-]+)=", Pattern.MULTILINE);
 
   private static Set<String> defined() throws IOException {
     try (InputStream in = Text.class.getResourceAsStream("words.properties")) {
@@ -79,6 +82,9 @@ class TextTest {
             "site.air-source", AirSource.values(),
             "start.kind", GoLine.Kind.values());
     choices = new java.util.HashMap<>(choices);
+    choices.put("mirrors.one-at", MirrorOneAt.values());
+    choices.put("mirrors.place", MarkPlace.values());
+    choices.put("mirrors.towards", Towards.values());
     choices.put("controller.home-at-start", HomeAtStart.values());
     choices.put("controller.corner", Origin.values());
     choices.put("controller.side", Policy.values());
