@@ -253,12 +253,7 @@ public record ControllerVisit(
     List<Figure> figures = new ArrayList<>();
     figures.add(
         new Figure(
-            "wrong",
-            "Settings wrong",
-            f.wrong(),
-            "lines",
-            OptionalDouble.empty(),
-            OptionalDouble.of(0)));
+            "wrong", "Faults", f.wrong(), "lines", OptionalDouble.empty(), OptionalDouble.of(0)));
     f.audit()
         .filter(a -> a.effectiveFullPower().isPresent())
         .ifPresent(a ->

@@ -2,6 +2,7 @@ package zebrawood.desktop.sheet;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -52,7 +53,8 @@ public final class DoNext extends VBox {
     body.heightProperty()
         .subscribe(h -> {
           steps.setPrefViewportHeight(Math.min(h.doubleValue(), LEAST_STEPS));
-          steps.setMaxHeight(h.doubleValue() + 2);
+          // Asked for during a layout, a new one would be forgotten.
+          Platform.runLater(() -> steps.setMaxHeight(h.doubleValue() + 2));
         });
     getChildren()
         .addAll(SheetFrame.columnTitle(Text.of("sheet.do-next"), count), steps, caution, buttons);

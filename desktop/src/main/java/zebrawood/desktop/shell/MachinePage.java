@@ -274,9 +274,9 @@ final class MachinePage extends BorderPane {
     number.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
     Trend trend = new Trend(measured, unit, zone);
     trend.setPrefSize(208, 92);
-    VBox card =
-        new VBox(
-            new HBox(title, SheetFrame.spacer(), soft(When.day(last.at(), zone))), number, trend);
+    Label day = soft(When.day(last.at(), zone));
+    day.setMinWidth(Region.USE_PREF_SIZE);
+    VBox card = new VBox(new HBox(title, SheetFrame.spacer(), day), number, trend);
     card.getStyleClass().add("held-card");
     card.setPrefWidth(232);
     return Optional.of(card);
