@@ -176,4 +176,78 @@ class SolveCommandTest {
   private static String line(int i) {
     return BED.replace("\"gapMm\":6.6", "\"gapMm\":" + (6 + i / 100_000.0));
   }
+
+  private static final String CONTROLLER =
+      """
+      {"settings":"$30=4000\\n$31=0\\n$32=0\\n$20=1\\n$22=0\\n$21=1\\n$23=3\\n$130=400.000\\n$131=300\\nok",
+       "machine":{"travelMm":[400,300],"homeCorner":"front-left","limitSwitches":true,"laser":"co2"},
+       "jobSoftware":{"topPowerWord":1000,"airAssistCode":"M8","units":"mm"},
+       "wiredAirAssistCode":"M7","policy":"match-controller"}
+      """;
+
+  @Test
+  void aControllersDumpIsAudited() throws IOException {
+    Ran ran = run("controller", false, CONTROLLER.getBytes(StandardCharsets.UTF_8));
+    assertThat(ran.err()).isEmpty();
+    assertThat(ran.out())
+        .contains("\"effectiveFullPower\":0.25", "\"saturatesAtPercent\":100.0")
+        .contains("\"id\":\"soft-limits\",\"setting\":\"$20\",\"observed\":1.0")
+        .contains("\"observed\":\"M8\",\"advised\":\"M7\"")
+        .contains("\"writes\":[\"$32=1\",\"$22=1\"]", "\"verdict\":\"stop\"")
+        .contains("\"id\":\"units\",\"setting\":\"$13\",\"observed\":null");
+    for (String bad :
+        new String[] {
+          CONTROLLER.replace("\"M7\"", "\"M9\""),
+          CONTROLLER.replace("[400,300]", "[400]"),
+          CONTROLLER.replace("$30=4000", "$30=-1"),
+          CONTROLLER.replace("\"topPowerWord\":1000", "\"topPowerWord\":0"),
+          CONTROLLER.replace("\"limitSwitches\":true", "\"limitSwitches\":1")
+        }) {
+      Ran refused = run("controller", false, bad.getBytes(StandardCharsets.UTF_8));
+      assertThat(refused.code()).as(bad).isEqualTo(2);
+      assertThat(refused.out()).isEmpty();
+      assertThat(refused.err()).contains("accepted is");
+    }
+  }
+
+  private static String mark(String at, double from1, String from2, double right, double up) {
+    return "{\"at\":\"%s\",\"pathFrom1Mm\":%s%s,\"rightMm\":%s,\"upMm\":%s}"
+        .formatted(at, from1, from2, right, up);
+  }
+
+  private static String mirrors(String... marks) {
+    String screw = "{\"armMm\":50,\"pitchMm\":0.5,\"clockwiseMovesBeam\":\"%s\"}";
+    String mount =
+        "{\"sideways\":" + screw.formatted("right") + ",\"upDown\":" + screw.formatted("up") + "}";
+    return "{\"markResolutionMm\":0.5,\"apertureMm\":16,\"toleranceMm\":1,\"mounts\":{\"1\":"
+        + mount
+        + ",\"2\":"
+        + mount
+        + "},\"marks\":["
+        + String.join(",", marks)
+        + "]}";
+  }
+
+  @Test
+  void marksBecomeTurns() throws IOException {
+    String near = mark("head", 500, ",\"pathFrom2Mm\":200", 0, 0);
+    String far = mark("head", 1600, ",\"pathFrom2Mm\":800", -3, 1);
+    String rear = mark("mirror-2", 300, "", 1, 0);
+    String front = mark("mirror-2", 800, "", 2.5, 0);
+    Ran ran =
+        run("mirrors", false, mirrors(far, rear, near, front).getBytes(StandardCharsets.UTF_8));
+    assertThat(ran.err()).isEmpty();
+    assertThat(ran.out())
+        .contains("\"mirrors\":{\"1\":{\"beamErrorRightMrad\":", "\"headShiftRightMm\":")
+        .contains("\"direction\":\"counter-clockwise\"", "\"verdict\":\"adjust\"");
+    Ran few = run("mirrors", false, mirrors(near, far).getBytes(StandardCharsets.UTF_8));
+    assertThat(few.code()).isEqualTo(2);
+    assertThat(few.err()).contains("accepted is a mark at").doesNotContain("Exception");
+    Ran wrong =
+        run(
+            "mirrors",
+            false,
+            mirrors(mark("head", 500, "", 0, 0)).getBytes(StandardCharsets.UTF_8));
+    assertThat(wrong.err()).contains("marks[0].pathFrom2Mm is missing");
+  }
 }
