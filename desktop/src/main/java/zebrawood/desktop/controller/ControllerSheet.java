@@ -8,10 +8,9 @@ import zebrawood.controller.ControllerFinding;
 import zebrawood.controller.ControllerStation;
 import zebrawood.controller.ControllerVisit;
 import zebrawood.controller.Settings;
-import zebrawood.desktop.fields.EntryField;
 import zebrawood.desktop.fields.NumberEntry;
+import zebrawood.desktop.sheet.AnsweredSheet;
 import zebrawood.desktop.sheet.EntryDesk;
-import zebrawood.desktop.sheet.RecordedSheet;
 import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.sheet.Step;
 import zebrawood.desktop.sheet.TodaysProof;
@@ -26,7 +25,7 @@ import zebrawood.start.GoLine;
 import zebrawood.start.StartStation;
 
 /** The controller station's sheet. */
-public final class ControllerSheet extends RecordedSheet implements LinkBar.Actions {
+public final class ControllerSheet extends AnsweredSheet implements LinkBar.Actions {
   private static final double MM_INSIDE = 5;
 
   private final SheetHost host;
@@ -42,7 +41,12 @@ public final class ControllerSheet extends RecordedSheet implements LinkBar.Acti
   }
 
   private ControllerSheet(SheetHost host, ControllerModel model) {
-    super(host, ControllerStation.STATION, model, kept -> ControllerRecord.of(kept).typed());
+    super(
+        host,
+        ControllerStation.STATION,
+        model,
+        kept -> ControllerRecord.of(kept).typed(),
+        Optional.empty());
     this.host = host;
     this.model = model;
     share.set(1);
@@ -395,21 +399,6 @@ public final class ControllerSheet extends RecordedSheet implements LinkBar.Acti
         Text.of("controller.motion.caution"),
         Text.of("controller.motion.go"),
         then);
-  }
-
-  @Override
-  protected void fieldFocused(Optional<EntryField> field) {
-    pane.setFocused(field);
-  }
-
-  @Override
-  protected void focusStart() {
-    pane.focusStart();
-  }
-
-  @Override
-  public void focusFirst() {
-    pane.focusNextEmpty();
   }
 
   @Override

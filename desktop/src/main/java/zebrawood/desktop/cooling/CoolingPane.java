@@ -85,7 +85,8 @@ final class CoolingPane extends AnsweredPane {
             choice("glycol", "cooling.glycol", List.of(Glycol.values()), model.glycolProperty()));
   }
 
-  void showPractice(String words) {
+  @Override
+  protected void showPractice(String words) {
     practiceBar.show(words);
   }
 

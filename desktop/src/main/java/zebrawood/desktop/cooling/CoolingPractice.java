@@ -11,6 +11,7 @@ import java.util.Set;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
+import zebrawood.desktop.sheet.Practice;
 import zebrawood.desktop.sheet.Proven;
 import zebrawood.desktop.text.Text;
 import zebrawood.devices.site.StandInLoop;
@@ -19,7 +20,7 @@ import zebrawood.measure.Verdict;
 import zebrawood.site.CoolingReadings.Item;
 
 /** Practice on a simulated loop with a hidden fault. Nothing of it is recorded. */
-final class CoolingPractice {
+final class CoolingPractice implements Practice {
   private static final double LITRES = 20;
   private static final double CHILLER_W = 700;
 
@@ -48,8 +49,8 @@ final class CoolingPractice {
     return loop.isPresent();
   }
 
-  /** Rounds of mending so far; -1 when there is no practice. */
-  ReadOnlyIntegerProperty roundsProperty() {
+  @Override
+  public ReadOnlyIntegerProperty roundsProperty() {
     return rounds.getReadOnlyProperty();
   }
 
@@ -66,7 +67,8 @@ final class CoolingPractice {
     rounds.set(0);
   }
 
-  void end() {
+  @Override
+  public void end() {
     loop = Optional.empty();
     rounds.set(-1);
   }
@@ -111,8 +113,8 @@ final class CoolingPractice {
     rounds.set(rounds.get() + 1);
   }
 
-  /** Where the practice stands, in words; empty when there is none. */
-  String words() {
+  @Override
+  public String words() {
     if (loop.isEmpty()) {
       return "";
     }

@@ -2,9 +2,8 @@ package zebrawood.desktop.cooling;
 
 import java.util.List;
 import java.util.Optional;
-import zebrawood.desktop.fields.EntryField;
+import zebrawood.desktop.sheet.AnsweredSheet;
 import zebrawood.desktop.sheet.EntryDesk;
-import zebrawood.desktop.sheet.RecordedSheet;
 import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.text.Text;
 import zebrawood.records.site.CoolingRecord;
@@ -13,36 +12,34 @@ import zebrawood.site.CoolingStation;
 import zebrawood.start.GoLine;
 
 /** The cooling station's sheet. */
-public final class CoolingSheet extends RecordedSheet {
+public final class CoolingSheet extends AnsweredSheet {
   private final CoolingModel model;
   private final CoolingPractice practice;
-  private final CoolingPane pane;
 
   public CoolingSheet(SheetHost host) {
     this(host, new CoolingModel(host.workshop().opened().machine()));
   }
 
   private CoolingSheet(SheetHost host, CoolingModel model) {
-    super(host, CoolingStation.STATION, model, kept -> CoolingRecord.of(kept).typed());
+    this(host, model, new CoolingPractice(model, host.workshop().clock()));
+  }
+
+  private CoolingSheet(SheetHost host, CoolingModel model, CoolingPractice practice) {
+    super(
+        host,
+        CoolingStation.STATION,
+        model,
+        kept -> CoolingRecord.of(kept).typed(),
+        Optional.of(practice));
     this.model = model;
-    practice = new CoolingPractice(model, workshop.clock());
-    pane = new CoolingPane(model, practice, this::focusPrimary);
+    this.practice = practice;
     assemble(
-        pane,
+        new CoolingPane(model, practice, this::focusPrimary),
         Text.of("cooling.picture.title"),
         Text.of("cooling.picture.legend"),
         new Thermometer(model));
     model.setOnTyped(this::keepDraft);
     model.outcomeProperty().subscribe(o -> showAdvice());
-    practice.roundsProperty().subscribe(r -> showAdvice());
-  }
-
-  @Override
-  protected void showAdvice() {
-    super.showAdvice();
-    if (pane != null) {
-      pane.showPractice(practice.words());
-    }
   }
 
   @Override
@@ -66,40 +63,15 @@ public final class CoolingSheet extends RecordedSheet {
   }
 
   @Override
-  protected String practiceWords() {
-    return practice.words();
-  }
-
-  @Override
   protected void obey() {
     if (model.outcomeProperty().get() instanceof CoolingOutcome.Found found) {
       practice.obey(found);
     }
   }
 
-  @Override
-  protected void endPractice() {
-    practice.end();
-  }
-
-  @Override
-  protected void fieldFocused(Optional<EntryField> field) {
-    pane.setFocused(field);
-  }
-
   /** The pump is powered here: the emergency stop comes first. */
   @Override
   protected boolean asksToday(GoLine line) {
     return line.kind() == GoLine.Kind.STOP_FIRST;
-  }
-
-  @Override
-  protected void focusStart() {
-    pane.focusStart();
-  }
-
-  @Override
-  public void focusFirst() {
-    pane.focusNextEmpty();
   }
 }

@@ -105,7 +105,8 @@ final class MirrorPane extends AnsweredPane {
     return all;
   }
 
-  void showPractice(String words) {
+  @Override
+  protected void showPractice(String words) {
     practiceBar.show(words);
   }
 

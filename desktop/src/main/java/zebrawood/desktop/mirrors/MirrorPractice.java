@@ -8,6 +8,7 @@ import java.util.Random;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import zebrawood.desktop.fields.NumberEntry;
+import zebrawood.desktop.sheet.Practice;
 import zebrawood.desktop.text.Text;
 import zebrawood.devices.mirrors.StandInTrain;
 import zebrawood.devices.mirrors.StandInTrain.Kind;
@@ -17,7 +18,7 @@ import zebrawood.measure.Verdict;
 import zebrawood.mirrors.MirrorReadings.Towards;
 
 /** Practice on a simulated train with hidden angles and offsets. Nothing of it is recorded. */
-final class MirrorPractice {
+final class MirrorPractice implements Practice {
   private static final double ERROR_MRAD = 6;
   private static final double OFFSET_MM = 3;
   private static final double MINUTES = 60;
@@ -36,8 +37,8 @@ final class MirrorPractice {
     this.clock = clock;
   }
 
-  /** Rounds of turning so far; -1 when there is no practice. */
-  ReadOnlyIntegerProperty roundsProperty() {
+  @Override
+  public ReadOnlyIntegerProperty roundsProperty() {
     return rounds.getReadOnlyProperty();
   }
 
@@ -59,7 +60,8 @@ final class MirrorPractice {
     rounds.set(0);
   }
 
-  void end() {
+  @Override
+  public void end() {
     train = Optional.empty();
     rounds.set(-1);
   }
@@ -93,8 +95,8 @@ final class MirrorPractice {
     rounds.set(rounds.get() + 1);
   }
 
-  /** Where the practice stands, in words; empty when there is none. */
-  String words() {
+  @Override
+  public String words() {
     if (train.isEmpty()) {
       return "";
     }

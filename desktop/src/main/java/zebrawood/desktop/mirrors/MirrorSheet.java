@@ -3,9 +3,8 @@ package zebrawood.desktop.mirrors;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import zebrawood.desktop.fields.EntryField;
+import zebrawood.desktop.sheet.AnsweredSheet;
 import zebrawood.desktop.sheet.EntryDesk;
-import zebrawood.desktop.sheet.RecordedSheet;
 import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.sheet.Step;
 import zebrawood.desktop.text.Text;
@@ -17,42 +16,40 @@ import zebrawood.records.mirrors.MirrorRecord;
 import zebrawood.start.GoLine;
 
 /** The mirrors station's sheet. */
-public final class MirrorSheet extends RecordedSheet {
+public final class MirrorSheet extends AnsweredSheet {
   private final MirrorModel model;
   private final MirrorPractice practice;
-  private final MirrorPane pane;
 
   public MirrorSheet(SheetHost host) {
     this(host, new MirrorModel(host.workshop().opened().machine()));
   }
 
   private MirrorSheet(SheetHost host, MirrorModel model) {
-    super(host, MirrorStation.STATION, model, kept -> MirrorRecord.of(kept).typed());
+    this(host, model, new MirrorPractice(model, host.workshop().clock()));
+  }
+
+  private MirrorSheet(SheetHost host, MirrorModel model, MirrorPractice practice) {
+    super(
+        host,
+        MirrorStation.STATION,
+        model,
+        kept -> MirrorRecord.of(kept).typed(),
+        Optional.of(practice));
     this.model = model;
-    practice = new MirrorPractice(model, workshop.clock());
-    pane = new MirrorPane(model, practice, this::focusPrimary);
+    this.practice = practice;
     assemble(
-        pane,
+        new MirrorPane(model, practice, this::focusPrimary),
         Text.of("mirrors.picture.title"),
         Text.of("mirrors.picture.legend"),
         new MarksPicture(model));
     model.setOnTyped(this::keepDraft);
     model.outcomeProperty().subscribe(o -> showAdvice());
-    practice.roundsProperty().subscribe(r -> showAdvice());
   }
 
   /** Each mark is a pulse into an open path. */
   @Override
   protected boolean asksToday(GoLine line) {
     return line.kind().protects();
-  }
-
-  @Override
-  protected void showAdvice() {
-    super.showAdvice();
-    if (pane != null) {
-      pane.showPractice(practice.words());
-    }
   }
 
   @Override
@@ -116,34 +113,9 @@ public final class MirrorSheet extends RecordedSheet {
   }
 
   @Override
-  protected String practiceWords() {
-    return practice.words();
-  }
-
-  @Override
   protected void obey() {
     if (model.outcomeProperty().get() instanceof MirrorOutcome.Found found) {
       practice.obey(found);
     }
-  }
-
-  @Override
-  protected void endPractice() {
-    practice.end();
-  }
-
-  @Override
-  protected void fieldFocused(Optional<EntryField> field) {
-    pane.setFocused(field);
-  }
-
-  @Override
-  protected void focusStart() {
-    pane.focusStart();
-  }
-
-  @Override
-  public void focusFirst() {
-    pane.focusNextEmpty();
   }
 }

@@ -203,6 +203,13 @@ public abstract class AnsweredPane extends VBox {
         && control.getPseudoClassStates().contains(ProofRow.OPEN);
   }
 
+  /**
+   * Shows where a practice stands; nothing on a sheet without one.
+   *
+   * @param words empty when there is none
+   */
+  protected void showPractice(String words) {}
+
   /** The field that has the focus, so that what it understood is shown. */
   public final void setFocused(Optional<EntryField> field) {
     message.setFocused(field);

@@ -208,7 +208,8 @@ final class SitePane extends AnsweredPane {
             .toArray(Node[]::new));
   }
 
-  void showPractice(String words) {
+  @Override
+  protected void showPractice(String words) {
     practiceBar.show(words);
   }
 

@@ -11,6 +11,7 @@ import java.util.Set;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import zebrawood.desktop.fields.NumberEntry;
+import zebrawood.desktop.sheet.Practice;
 import zebrawood.desktop.sheet.Proven;
 import zebrawood.desktop.text.Text;
 import zebrawood.devices.site.StandInRoom;
@@ -19,7 +20,7 @@ import zebrawood.measure.Verdict;
 import zebrawood.site.SiteReadings.Item;
 
 /** Practice on a simulated room with two hidden faults. Nothing of it is recorded. */
-final class SitePractice {
+final class SitePractice implements Practice {
   private static final int FAULTS = 2;
 
   /** While the readings are made the machine's parts warm the room. */
@@ -46,8 +47,8 @@ final class SitePractice {
     this.clock = clock;
   }
 
-  /** Rounds of mending so far; -1 when there is no practice. */
-  ReadOnlyIntegerProperty roundsProperty() {
+  @Override
+  public ReadOnlyIntegerProperty roundsProperty() {
     return rounds.getReadOnlyProperty();
   }
 
@@ -67,7 +68,8 @@ final class SitePractice {
     rounds.set(0);
   }
 
-  void end() {
+  @Override
+  public void end() {
     room = Optional.empty();
     rounds.set(-1);
   }
@@ -115,8 +117,8 @@ final class SitePractice {
     rounds.set(rounds.get() + 1);
   }
 
-  /** Where the practice stands, in words; empty when there is none. */
-  String words() {
+  @Override
+  public String words() {
     if (room.isEmpty()) {
       return "";
     }

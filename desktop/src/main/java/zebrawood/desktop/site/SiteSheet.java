@@ -3,9 +3,8 @@ package zebrawood.desktop.site;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import zebrawood.desktop.fields.EntryField;
+import zebrawood.desktop.sheet.AnsweredSheet;
 import zebrawood.desktop.sheet.EntryDesk;
-import zebrawood.desktop.sheet.RecordedSheet;
 import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.sheet.Step;
 import zebrawood.desktop.text.Text;
@@ -16,41 +15,34 @@ import zebrawood.site.SiteFinding;
 import zebrawood.site.SiteStation;
 
 /** The site station's sheet. */
-public final class SiteSheet extends RecordedSheet {
+public final class SiteSheet extends AnsweredSheet {
   private final SiteModel model;
   private final SitePractice practice;
-  private final SitePane pane;
 
   public SiteSheet(SheetHost host) {
     this(host, new SiteModel(host.workshop().opened().machine()));
   }
 
   private SiteSheet(SheetHost host, SiteModel model) {
-    super(host, SiteStation.STATION, model, kept -> SiteRecord.of(kept).typed());
+    this(host, model, new SitePractice(model, host.workshop().clock()));
+  }
+
+  private SiteSheet(SheetHost host, SiteModel model, SitePractice practice) {
+    super(
+        host,
+        SiteStation.STATION,
+        model,
+        kept -> SiteRecord.of(kept).typed(),
+        Optional.of(practice));
     this.model = model;
-    practice = new SitePractice(model, workshop.clock());
-    pane = new SitePane(model, practice, this::focusPrimary);
+    this.practice = practice;
     assemble(
-        pane,
+        new SitePane(model, practice, this::focusPrimary),
         Text.of("site.picture.title"),
         Text.of("site.picture.legend"),
         new DuctPicture(model));
     model.setOnTyped(this::keepDraft);
     model.outcomeProperty().subscribe(o -> showAdvice());
-    practice.roundsProperty().subscribe(r -> showAdvice());
-  }
-
-  @Override
-  protected void showAdvice() {
-    super.showAdvice();
-    if (pane != null) {
-      pane.showPractice(practice.words());
-    }
-  }
-
-  @Override
-  protected String practiceWords() {
-    return practice.words();
   }
 
   @Override
@@ -58,11 +50,6 @@ public final class SiteSheet extends RecordedSheet {
     if (model.outcomeProperty().get() instanceof SiteOutcome.Found found) {
       practice.obey(found);
     }
-  }
-
-  @Override
-  protected void endPractice() {
-    practice.end();
   }
 
   @Override
@@ -134,20 +121,5 @@ public final class SiteSheet extends RecordedSheet {
                         ? Text.of("site.summary.foot", Numbers.fixed(w.footMPa().getAsDouble(), 2))
                         : "")));
     return String.join(" ", sentences);
-  }
-
-  @Override
-  protected void fieldFocused(Optional<EntryField> field) {
-    pane.setFocused(field);
-  }
-
-  @Override
-  protected void focusStart() {
-    pane.focusStart();
-  }
-
-  @Override
-  public void focusFirst() {
-    pane.focusNextEmpty();
   }
 }

@@ -4,9 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import zebrawood.desktop.fields.EntryField;
+import zebrawood.desktop.sheet.AnsweredSheet;
 import zebrawood.desktop.sheet.EntryDesk;
-import zebrawood.desktop.sheet.RecordedSheet;
 import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.sheet.Step;
 import zebrawood.desktop.sheet.TodaysProof;
@@ -18,12 +17,11 @@ import zebrawood.start.Start;
 import zebrawood.start.StartStation;
 
 /** The start-up station's sheet. */
-public final class StartSheet extends RecordedSheet {
+public final class StartSheet extends AnsweredSheet {
   /** Where the coolant's limit is kept; stations know one another through the ledger only. */
   private static final String COOLING = "cooling";
 
   private final StartModel model;
-  private final StartPane pane;
 
   public StartSheet(SheetHost host) {
     this(
@@ -35,11 +33,11 @@ public final class StartSheet extends RecordedSheet {
   }
 
   private StartSheet(SheetHost host, StartModel model) {
-    super(host, StartStation.STATION, model, kept -> StartRecord.of(kept).typed());
+    super(
+        host, StartStation.STATION, model, kept -> StartRecord.of(kept).typed(), Optional.empty());
     this.model = model;
-    pane = new StartPane(model, this::focusPrimary, host::writeGoCard);
     assemble(
-        pane,
+        new StartPane(model, this::focusPrimary, host::writeGoCard),
         Text.of("start.picture.title"),
         Text.of("start.picture.legend"),
         new CardPicture(model));
@@ -93,20 +91,5 @@ public final class StartSheet extends RecordedSheet {
       steps.add(Step.ofAdvice(sentence, sentence.startsWith(Start.SEE) ? Start.SEE : Start.PROVE));
     }
     return steps;
-  }
-
-  @Override
-  protected void fieldFocused(Optional<EntryField> field) {
-    pane.setFocused(field);
-  }
-
-  @Override
-  protected void focusStart() {
-    pane.focusStart();
-  }
-
-  @Override
-  public void focusFirst() {
-    pane.focusNextEmpty();
   }
 }
