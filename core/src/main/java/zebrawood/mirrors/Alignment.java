@@ -107,8 +107,8 @@ public final class Alignment {
               right(i).uncertainty(),
               snapped(up(i).value()),
               up(i).uncertainty(),
-              turn(mount.sideways(), right(i).value(), TURNED),
-              turn(mount.upDown(), up(i).value(), FOLDED)));
+              turn(mount.sideways(), right(i), TURNED),
+              turn(mount.upDown(), up(i), FOLDED)));
     }
     double now = wander(0, 0, 0, 0);
     double after = wander(right(1).value(), up(1).value(), right(2).value(), up(2).value());
@@ -141,7 +141,8 @@ public final class Alignment {
     return Numbers.snap(mrad, NOTHING_MRAD);
   }
 
-  private static Turn turn(Screw screw, double errorMrad, double gain) {
+  private static Turn turn(Screw screw, Estimate error, double gain) {
+    double errorMrad = error.value();
     double mradPerTurn = 1000 * gain * screw.pitchMm() / screw.armMm();
     double turns = Math.abs(snapped(errorMrad)) / mradPerTurn;
     boolean positive =
@@ -153,7 +154,8 @@ public final class Alignment {
             ? TurnDirection.NONE
             : clockwise ? TurnDirection.CLOCKWISE : TurnDirection.COUNTER_CLOCKWISE;
     int minutes = (int) Math.round(turns * MINUTES);
-    return new Turn(turns, direction, clockwise ? minutes : -minutes);
+    return new Turn(
+        turns, error.uncertainty() / mradPerTurn, direction, clockwise ? minutes : -minutes);
   }
 
   /** What the rounded turns take off an angle, in mrad. */
@@ -263,13 +265,15 @@ public final class Alignment {
     int minutes = Math.abs(turn.clockMinutes());
     if (minutes != 0) {
       advice.add(
-          "Turn the %s screw of mirror %s %s by %s turn: %d minutes on a clock's face."
+          "Turn the %s screw of mirror %s %s by %s ± %s turn: %d %s on a clock's face."
               .formatted(
                   name,
                   mirror,
                   turn.direction().words(),
-                  Numbers.fixed(minutes / MINUTES, 2),
-                  minutes));
+                  Numbers.fixed(turn.turns(), 2),
+                  Numbers.fixed(turn.turnsUncertainty(), 2),
+                  minutes,
+                  minutes == 1 ? "minute" : "minutes"));
     }
   }
 }

@@ -42,7 +42,8 @@ public record MirrorFinding(
    * @param clockMinutes rounded to minutes of a clock's face, clockwise positive: a sixtieth of a
    *     turn is as fine as a hand turns a thumbscrew
    */
-  public record Turn(double turns, TurnDirection direction, int clockMinutes) {}
+  public record Turn(
+      double turns, double turnsUncertainty, TurnDirection direction, int clockMinutes) {}
 
   /** The deviation added at a mirror, in the frame just after it, and what cancels it. */
   public record Mirror(

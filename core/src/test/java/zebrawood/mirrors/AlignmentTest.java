@@ -84,7 +84,7 @@ class AlignmentTest {
         .isEqualTo(TurnDirection.COUNTER_CLOCKWISE);
     assertThat(f.advice().getFirst())
         .isEqualTo(
-            "Turn the sideways screw of mirror 1 counter-clockwise by 0.12 turn: 7 minutes on a clock's face.");
+            "Turn the sideways screw of mirror 1 counter-clockwise by 0.12 ± 0.00 turn: 7 minutes on a clock's face.");
   }
 
   /** Read to 0.5 mm, as tape is: the truth lies within two of the uncertainties told. */

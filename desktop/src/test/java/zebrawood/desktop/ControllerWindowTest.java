@@ -153,9 +153,19 @@ class ControllerWindowTest extends WindowTest {
     int before = entries().size();
     press("#confirm-go");
     initials();
-    until("snapshot and result are kept", () -> count() == before + 2);
+    until("it is written", () -> said().contains("Written and read back"));
+    until(
+        "what was begun is replaced by the result",
+        () ->
+            app.model()
+                .opened()
+                .ledger()
+                .entriesAt(ControllerStation.STATION)
+                .getLast()
+                .tellingFigure()
+                .isPresent());
     settle();
-    assertThat(status()).contains("Written and read back");
+    assertThat(entries()).as("snapshot and result").hasSize(before + 2);
     assertThat(Difference.between(inLedger(), controller.settings())).isEmpty();
     assertThat(controller.settings().number(30, 0, 1e6)).hasValue(1000);
     assertThat(controller.settings().number(20, 0, 1)).hasValue(1);
@@ -323,5 +333,22 @@ class ControllerWindowTest extends WindowTest {
     fill("#controller-file-name", page + "-none");
     keys(KeyCode.ENTER);
     assertThat(words("#controller-message")).contains("cannot be read");
+  }
+
+  @Test
+  void aWindowClosedInTheMiddleOfAChangeLeavesTheStationOut() throws IOException {
+    plugIn(Faults.NONE.slow(20_000_000L));
+    read();
+    press("#controller-write");
+    int before = entries().size();
+    press("#confirm-go");
+    initials();
+    until("the change is begun", () -> count() == before + 2);
+    reopen();
+    assertThat(onInterface(() -> app.model().opened().machine().name())).isEqualTo("Tansy");
+    assertThat(standing()).isInstanceOf(Standing.Out.class);
+    assertThat(entries().getLast().tellingFigure())
+        .as("what was begun, not what it was before")
+        .isEmpty();
   }
 }

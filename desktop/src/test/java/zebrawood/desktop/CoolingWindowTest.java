@@ -77,6 +77,11 @@ class CoolingWindowTest extends WindowTest {
     settle();
     assertThat(page()).doesNotContain("Not proven today");
     assertThat(words("#primary")).isEqualTo("Record, read again");
+    keys(KeyCode.CONTROL, KeyCode.DIGIT5);
+    assertThat(page())
+        .as("the reason settles what it named, and nothing else")
+        .contains("Opening the lid stops the laser")
+        .doesNotContain("tried before anything is powered");
     keys(KeyCode.CONTROL, KeyCode.HOME);
     assertThat(page()).contains("Went on without today's proof");
   }

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import zebrawood.controller.ControllerFinding;
 import zebrawood.controller.ControllerStation;
 import zebrawood.controller.ControllerVisit;
@@ -71,9 +72,10 @@ public final class ControllerSheet extends AnsweredSheet implements LinkBar.Acti
 
   @Override
   protected void recordChanged() {
-    Optional<Snapshot> left = Snapshot.lastLeft(workshop, model.configuration().text().strip());
+    List<Snapshot> all = Snapshot.all(workshop);
+    Optional<Snapshot> left = Snapshot.lastLeft(all, model.configuration().text().strip());
     model.setLeftBefore(left.map(Snapshot::text));
-    snapshots.show(Snapshot.all(workshop), left);
+    snapshots.show(all, left);
   }
 
   @Override
@@ -197,13 +199,7 @@ public final class ControllerSheet extends AnsweredSheet implements LinkBar.Acti
             host.withInitials(() ->
                 keep(
                     reading(before.get().visit(), before.get().finding()),
-                    () ->
-                        linking.change(
-                            port,
-                            seen.get(),
-                            lines,
-                            outcome -> changed(port, outcome),
-                            workshop::say))));
+                    () -> change(port, seen.get(), lines))));
   }
 
   /** Records what is known now, without clearing what is typed. */
@@ -229,32 +225,83 @@ public final class ControllerSheet extends AnsweredSheet implements LinkBar.Acti
         replaces);
   }
 
-  private void changed(String port, SettingsChange.Outcome outcome) {
+  /**
+   * Keeps an entry that stands out before anything is sent, so that a closed window or a killed
+   * program leaves the ledger saying so; the outcome replaces it.
+   */
+  private void begin(EntryDesk.Reading r, Consumer<Entry> then) {
+    Entry begun =
+        entry(
+            new EntryDesk.Reading(r.readings(), r.finding(), Verdict.STOP, List.of()),
+            Optional.empty());
+    workshop.record(
+        begun,
+        () -> {
+          desk.keepDraft(model.typed());
+          then.accept(begun);
+        },
+        () -> desk.keepDraft(model.typed()));
+  }
+
+  /** What is known now replaces what was begun. */
+  private void end(Entry begun, EntryDesk.Reading r) {
+    workshop.record(entry(r, Optional.of(begun)), () -> {}, () -> {});
+  }
+
+  /** What was begun decides nothing: the station stands as it did before. */
+  private void endUndecided(Entry begun, EntryDesk.Reading r) {
+    end(begun, new EntryDesk.Reading(r.readings(), r.finding(), Verdict.MEASURE_AGAIN, List.of()));
+  }
+
+  private void change(String port, Settings seen, List<String> lines) {
+    found()
+        .map(f -> reading(f.visit(), f.finding()))
+        .ifPresent(r ->
+            begin(
+                r,
+                begun ->
+                    linking.change(
+                        port,
+                        seen,
+                        lines,
+                        outcome -> changed(port, begun, r, outcome),
+                        because -> {
+                          workshop.say(because);
+                          endUndecided(begun, r);
+                        })));
+  }
+
+  private void changed(
+      String port, Entry begun, EntryDesk.Reading r, SettingsChange.Outcome outcome) {
     switch (outcome) {
       case SettingsChange.Outcome.Done(Settings snapshot, Settings after) -> {
-        show(after);
+        show(begun, after);
         workshop.say(Text.of("controller.said.written"));
       }
       case SettingsChange.Outcome.Changed(Settings snapshot, var differences) -> {
-        show(snapshot);
+        show(begun, snapshot);
         workshop.say(Text.of("controller.said.changed", differences.size()));
       }
       case SettingsChange.Outcome.Stopped(var before, var now, String line, String because) -> {
         workshop.say(Text.of("controller.said.stopped", line.isEmpty() ? "–" : line, because));
         if (now.isPresent()) {
-          show(now.get());
+          show(begun, now.get());
           before.ifPresent(snapshot -> offerRestore(port, now.get(), snapshot, because));
-        } else if (!line.isEmpty()) {
-          notKnown(because);
+        } else if (line.isEmpty()) {
+          endUndecided(begun, r);
+        } else {
+          // Nobody knows what is in it: the station stands out until it is read again.
+          model.dump().textProperty().set("");
+          workshop.say(Text.of("controller.said.unknown", because));
         }
       }
     }
   }
 
   /** What is in the controller stands on the sheet and in the ledger. */
-  private void show(Settings now) {
+  private void show(Entry begun, Settings now) {
     model.dump().textProperty().set(now.dump());
-    found().ifPresent(f -> keep(reading(f.visit(), f.finding()), () -> {}));
+    found().ifPresent(f -> end(begun, reading(f.visit(), f.finding())));
   }
 
   private void offerRestore(String port, Settings now, Settings snapshot, String because) {
@@ -266,19 +313,8 @@ public final class ControllerSheet extends AnsweredSheet implements LinkBar.Acti
           lines,
           Text.of("controller.write.caution"),
           Text.of("controller.write.go"),
-          () -> linking.change(port, now, lines, o -> changed(port, o), workshop::say));
+          () -> change(port, now, lines));
     }
-  }
-
-  /** Nobody knows what is in it: the station stands out until it is read again. */
-  private void notKnown(String because) {
-    found()
-        .ifPresent(f -> {
-          EntryDesk.Reading r = reading(f.visit(), f.finding());
-          keep(new EntryDesk.Reading(r.readings(), r.finding(), Verdict.STOP, List.of()), () -> {});
-        });
-    model.dump().textProperty().set("");
-    workshop.say(Text.of("controller.said.unknown", because));
   }
 
   @Override
@@ -319,24 +355,16 @@ public final class ControllerSheet extends AnsweredSheet implements LinkBar.Acti
         () -> host.withInitials(() -> fire(port, order, found.get())));
   }
 
-  /** Out from before the shot until the mode is known to be right again. */
   private void fire(String port, TestShot.Order order, ControllerOutcome.Found found) {
     EntryDesk.Reading r = reading(found.visit(), found.finding());
-    Entry begun =
-        entry(
-            new EntryDesk.Reading(r.readings(), r.finding(), Verdict.STOP, List.of()),
-            Optional.empty());
-    workshop.record(
-        begun,
-        () -> {
-          desk.keepDraft(model.typed());
-          linking.shot(
-              port,
-              order,
-              outcome -> fired(begun, r, outcome),
-              because -> fired(begun, r, new TestShot.Outcome.NotFired(because)));
-        },
-        () -> desk.keepDraft(model.typed()));
+    begin(
+        r,
+        begun ->
+            linking.shot(
+                port,
+                order,
+                outcome -> fired(begun, r, outcome),
+                because -> fired(begun, r, new TestShot.Outcome.NotFired(because))));
   }
 
   private void fired(Entry begun, EntryDesk.Reading r, TestShot.Outcome outcome) {
@@ -352,11 +380,7 @@ public final class ControllerSheet extends AnsweredSheet implements LinkBar.Acti
         };
     workshop.say(words);
     if (!(outcome instanceof TestShot.Outcome.ModeUnknown)) {
-      Entry ended =
-          entry(
-              new EntryDesk.Reading(r.readings(), r.finding(), Verdict.MEASURE_AGAIN, List.of()),
-              Optional.of(begun));
-      workshop.record(ended, () -> {}, () -> {});
+      endUndecided(begun, r);
     }
   }
 

@@ -42,8 +42,8 @@ final class Linking {
 
   private static final Logger LOG = LoggerFactory.getLogger(Linking.class);
 
-  /** A pulse of a second and reading the mode back take less. */
-  private static final Duration ENDING = Duration.ofSeconds(12);
+  /** A pulse of a second and reading the mode back take less; nobody waits longer for a window. */
+  private static final Duration ENDING = Duration.ofSeconds(3);
 
   private final AtomicBoolean disposed = new AtomicBoolean();
   private final Opener opener;
@@ -128,12 +128,19 @@ final class Linking {
     run(
         port,
         Text.of("controller.link.writing", lines.size()),
-        link ->
-            SettingsChange.run(
+        link -> {
+          try {
+            return SettingsChange.run(
                 link,
                 seen,
                 lines,
-                line -> tell(() -> words.set(Text.of("controller.link.sending", line)))),
+                line -> tell(() -> words.set(Text.of("controller.link.sending", line))));
+          } catch (RuntimeException e) {
+            LOG.error("change of settings", e);
+            return new SettingsChange.Outcome.Stopped(
+                Optional.empty(), Optional.empty(), lines.getFirst(), e.toString());
+          }
+        },
         then,
         otherwise);
   }
@@ -146,7 +153,14 @@ final class Linking {
     run(
         port,
         Text.of("controller.link.firing"),
-        link -> TestShot.fire(link, order),
+        link -> {
+          try {
+            return TestShot.fire(link, order);
+          } catch (RuntimeException e) {
+            LOG.error("test shot", e);
+            return new TestShot.Outcome.ModeUnknown(e.toString());
+          }
+        },
         then,
         otherwise);
   }

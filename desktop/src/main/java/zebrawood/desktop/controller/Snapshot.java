@@ -47,9 +47,13 @@ record Snapshot(String words, boolean left, String configuration, String text) {
     return all;
   }
 
-  /** The newest that was left under this configuration's name. */
-  static Optional<Snapshot> lastLeft(WorkshopModel workshop, String configuration) {
-    return all(workshop).stream()
+  /**
+   * The newest that was left under this configuration's name.
+   *
+   * @param all newest first
+   */
+  static Optional<Snapshot> lastLeft(List<Snapshot> all, String configuration) {
+    return all.stream()
         .filter(s -> s.left && s.configuration.equalsIgnoreCase(configuration))
         .findFirst();
   }

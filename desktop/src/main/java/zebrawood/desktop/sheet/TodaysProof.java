@@ -37,31 +37,28 @@ public final class TodaysProof {
   }
 
   /**
-   * What protects and is not proven today. Where somebody went on without it, and said why, it
-   * counts as settled for the day, unless it was found not so since.
+   * What protects and is not proven today. What somebody went on without, and said why, counts as
+   * settled for the day: only the lines that were named then, and only while nobody found them not
+   * so since.
    */
   public static List<GoLine> missing(WorkshopModel workshop) {
-    GoCard card = card(workshop);
-    List<GoLine> missing = Start.notProven(card, today(workshop));
-    Optional<Event> wentOn =
-        workshop.opened().ledger().events().reversed().stream()
+    List<Event> wentOn =
+        workshop.opened().ledger().events().stream()
             .filter(e -> e.kind() == EventKind.WENT_ON && isToday(workshop, e.at()))
-            .findFirst();
-    if (wentOn.isEmpty()) {
-      return missing;
-    }
-    List<StartReadings> since =
-        entries(workshop).stream()
-            .filter(e -> e.at().isAfter(wentOn.get().at()))
-            .flatMap(e -> readings(e).stream())
             .toList();
-    return missing.stream().filter(line -> answeredNo(line, since)).toList();
+    return Start.notProven(card(workshop), today(workshop)).stream()
+        .filter(line -> wentOn.stream().noneMatch(e -> settles(workshop, e, line)))
+        .toList();
   }
 
-  private static boolean answeredNo(GoLine line, List<StartReadings> cards) {
-    return cards.stream()
-        .flatMap(r -> r.asked().stream())
-        .anyMatch(a -> a.line().id().equals(line.id()) && a.answer() == StartReadings.Answer.NO);
+  private static boolean settles(WorkshopModel workshop, Event wentOn, GoLine line) {
+    return wentOn.note().contains(line.words())
+        && entries(workshop).stream()
+            .filter(e -> e.at().isAfter(wentOn.at()))
+            .flatMap(e -> readings(e).stream())
+            .flatMap(r -> r.asked().stream())
+            .noneMatch(
+                a -> a.line().id().equals(line.id()) && a.answer() == StartReadings.Answer.NO);
   }
 
   private static List<Entry> entries(WorkshopModel workshop) {
