@@ -87,8 +87,10 @@ public final class Audit {
         scale
             .map(s ->
                 s.effectiveFullPower() < 1 - 1e-12
-                    ? "100 %% in the software reaches only %s %% of the laser"
-                        .formatted(Numbers.fixed(100 * s.effectiveFullPower(), 1))
+                    ? "100 %% in the software reaches only %s %% of the %s"
+                        .formatted(
+                            Numbers.fixed(100 * s.effectiveFullPower(), 1),
+                            readings.spindle() ? "spindle's speed" : "laser")
                     : "everything above %s %% in the software is the same full power"
                         .formatted(Numbers.fixed(s.saturatesAtPercent(), 1)))
             .orElse("");
@@ -119,7 +121,9 @@ public final class Audit {
 
   private void laserMode() {
     OptionalDouble mode = number(Settings.LASER_MODE, MOST_FLAG);
-    if (mode.isEmpty() || mode.getAsDouble() == 1) {
+    if (readings.spindle()) {
+      spindleMode(mode);
+    } else if (mode.isEmpty() || mode.getAsDouble() == 1) {
       note("laser-mode", 32, Value.of(mode), "The laser follows the motion.");
     } else {
       adjust(
@@ -131,6 +135,22 @@ public final class Audit {
           "Let the laser follow the motion",
           "as it is every stop leaves a burn, and a pause can set fire");
       writes.first(Settings.LASER_MODE, 1);
+    }
+  }
+
+  private void spindleMode(OptionalDouble mode) {
+    if (mode.isEmpty() || mode.getAsDouble() == 0) {
+      note("laser-mode", 32, Value.of(mode), "The spindle runs by itself.");
+    } else {
+      adjust(
+          "laser-mode",
+          32,
+          Value.of(mode),
+          new Value.Number(0),
+          Severity.ADJUST,
+          "Switch the laser mode off for the spindle",
+          "with it the spindle stands still before each cut has ended");
+      writes.scale(Settings.LASER_MODE, 0);
     }
   }
 

@@ -10,13 +10,35 @@ import zebrawood.measure.Spelled;
  *
  * @param settings the dump, lines like {@code $30=1000}
  * @param wiredAirAssistCode the code that switches the valve or pump on this machine
+ * @param head what is on it now, where heads are swapped; a laser where nobody says
  */
 public record ControllerReadings(
     String settings,
     MachineFacts machine,
     JobSoftware jobSoftware,
     AirCode wiredAirAssistCode,
-    Policy policy) {
+    Policy policy,
+    Optional<Head> head) {
+
+  public ControllerReadings(
+      String settings,
+      MachineFacts machine,
+      JobSoftware jobSoftware,
+      AirCode wiredAirAssistCode,
+      Policy policy) {
+    this(settings, machine, jobSoftware, wiredAirAssistCode, policy, Optional.empty());
+  }
+
+  /** Whether the power words are a spindle's speed now. */
+  public boolean spindle() {
+    return head.filter(h -> h == Head.SPINDLE).isPresent();
+  }
+
+  /** What the power words drive. */
+  public enum Head {
+    LASER,
+    SPINDLE
+  }
 
   /** What the machine is. */
   public record MachineFacts(

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.ledger.Figure;
+import zebrawood.machine.Lens;
 import zebrawood.machine.Machine;
 import zebrawood.measure.Accepts;
 import zebrawood.measure.Finding;
@@ -17,6 +18,8 @@ import zebrawood.measure.Verdict;
  *
  * @param numbered settings beside machine and software; empty for a page of named fields
  * @param named the page's text; empty for numbered settings
+ * @param lensFocalLengthMm of the lens that is on it, for named fields that depend on it
+ * @param offline the page it uses without the computer, where it has one of its own
  * @param leftBefore the text as it was last left, to be compared with
  * @param across travel commanded and measured to the right
  * @param along travel commanded and measured to the rear
@@ -26,6 +29,8 @@ import zebrawood.measure.Verdict;
 public record ControllerVisit(
     Optional<ControllerReadings> numbered,
     Optional<String> named,
+    OptionalDouble lensFocalLengthMm,
+    Optional<String> offline,
     Optional<String> leftBefore,
     Optional<AxisScale.Readings> across,
     Optional<AxisScale.Readings> along,
@@ -132,8 +137,7 @@ public record ControllerVisit(
       }
       warnings.addAll(f.warnings());
     });
-    List<String> misfits =
-        named.map(text -> NamedFields.parse(text).against(machine)).orElse(List.of());
+    List<String> misfits = misfits(machine);
     advice.addAll(misfits);
     verdicts.add(misfits.isEmpty() ? Verdict.WITHIN : Verdict.ADJUST);
     int wrong = misfits.size() + audit.map(ControllerFinding::wrong).orElse(0);
@@ -162,6 +166,37 @@ public record ControllerVisit(
         verdicts.stream().max(Comparator.comparingInt(WORSE::indexOf)).orElseThrow(),
         advice,
         warnings);
+  }
+
+  /** What of named fields does not fit the machine, its lens, and the page used offline. */
+  private List<String> misfits(Machine machine) {
+    if (named.isEmpty()) {
+      return List.of();
+    }
+    NamedFields online = NamedFields.parse(named.get());
+    List<String> misfits = new ArrayList<>(online.against(machine, lensOn(machine)));
+    offline.ifPresent(text -> {
+      for (Difference d : Difference.between(online.values(), NamedFields.parse(text).values())) {
+        misfits.add(
+            "Make both configurations alike: \"%s\" is %s with the computer and %s without it."
+                .formatted(d.name(), d.before().orElse("not there"), d.now().orElse("not there")));
+      }
+    });
+    return misfits;
+  }
+
+  /** The lens that is on it: the one named, or the only one it has. */
+  private Optional<Lens> lensOn(Machine machine) {
+    List<Lens> its = machine.lenses().orElse(List.of());
+    if (lensFocalLengthMm.isEmpty()) {
+      return its.size() == 1 ? Optional.of(its.getFirst()) : Optional.empty();
+    }
+    double mm = lensFocalLengthMm.getAsDouble();
+    return Optional.of(
+        its.stream()
+            .filter(l -> Math.abs(l.focalLengthMm() - mm) < NamedFields.SAME_LENS * mm)
+            .findFirst()
+            .orElse(new Lens(mm, OptionalDouble.empty())));
   }
 
   private void atStart(

@@ -4,11 +4,16 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import zebrawood.machine.Lens;
 import zebrawood.machine.Machine;
+import zebrawood.machine.PulseRange;
 import zebrawood.machine.SourceKind;
 import zebrawood.measure.Numbers;
 import zebrawood.measure.UnusableReading;
@@ -24,11 +29,14 @@ public record NamedFields(SortedMap<String, String> values) {
       Pattern.compile(
           "\\s*\"?([\\p{L}][^=:\"\\r\\n]{0,79}?)\"?\\s*[=:]\\s*\"?([^\\r\\n\"]{0,200}?)\"?\\s*[;,]?\\s*");
   private static final Pattern SECTION = Pattern.compile("\\s*\\[([^\\]\\r\\n]{1,60})\\]\\s*");
-  private static final Pattern NUMBER = Pattern.compile("-?\\d{1,9}(?:[.,]\\d{1,9})?");
+  private static final Pattern NUMBER = Pattern.compile("[fF]?[- =]?(-?\\d{1,9}(?:[.,]\\d{1,9})?)");
   private static final int LONGEST = 400_000;
 
   /** A field is set up to its lens and differs a little from the number on it. */
   private static final double SAME_FIELD = 0.1;
+
+  /** What is engraved on a lens is rounded. */
+  static final double SAME_LENS = 0.03;
 
   public NamedFields {
     values = Collections.unmodifiableSortedMap(new TreeMap<>(values));
@@ -62,51 +70,116 @@ public record NamedFields(SortedMap<String, String> values) {
     return new NamedFields(values);
   }
 
-  /** What does not fit the machine, as imperative sentences with the reason. */
-  public List<String> against(Machine machine) {
+  /**
+   * What does not fit the machine, as imperative sentences with the reason.
+   *
+   * @param fitted the lens that is on it now, where it is known
+   */
+  public List<String> against(Machine machine, Optional<Lens> fitted) {
     List<String> wrong = new ArrayList<>();
-    values.forEach((name, value) -> {
-      Matcher number = NUMBER.matcher(value);
-      boolean size =
-          name.contains("field size") || name.contains("work area") || name.endsWith("field");
-      if (size && number.lookingAt()) {
-        double mm = Double.parseDouble(number.group().replace(',', '.'));
-        boolean width = !name.endsWith("y") && !name.contains("height") && !name.contains("depth");
-        double right = width ? machine.areaXMm() : machine.areaYMm();
-        if (Math.abs(mm - right) > SAME_FIELD * right) {
-          wrong.add(
-              "Set \"%s\" to %s: it has %s, and everything is burnt in the wrong size."
-                  .formatted(name, Numbers.plain(right), value));
-        }
-      }
-      if (name.contains("laser type") || name.contains("source type") || name.endsWith("source")) {
-        kindOf(value)
-            .filter(kinds -> !kinds.contains(machine.source().kind()))
-            .ifPresent(k ->
-                wrong.add(
-                    "Set \"%s\" for a %s: it has %s, whose limits do not fit."
-                        .formatted(name, machine.source().kind().words(), value)));
-      }
-    });
+    values.forEach((name, value) ->
+        Stream.of(
+                size(name, value, machine, fitted),
+                lens(name, value, machine, fitted),
+                pulses(name, value, machine),
+                source(name, value, machine))
+            .flatMap(Optional::stream)
+            .forEach(wrong::add));
     return wrong;
   }
 
-  private static java.util.Optional<List<SourceKind>> kindOf(String value) {
+  private static Optional<String> size(
+      String name, String value, Machine machine, Optional<Lens> fitted) {
+    OptionalDouble mm = number(value);
+    boolean size =
+        name.contains("field size") || name.contains("work area") || name.endsWith("field");
+    if (!size || mm.isEmpty()) {
+      return Optional.empty();
+    }
+    boolean width = !name.endsWith("y") && !name.contains("height") && !name.contains("depth");
+    double its = width ? machine.areaXMm() : machine.areaYMm();
+    double right = fitted.map(l -> l.fieldMm().orElse(its)).orElse(its);
+    return Math.abs(mm.getAsDouble() - right) > SAME_FIELD * right
+        ? Optional.of(
+            "Set \"%s\" to %s%s: it has %s, and everything is burnt in the wrong size."
+                .formatted(
+                    name,
+                    Numbers.plain(right),
+                    fitted.map(l -> " for the " + l.words()).orElse(""),
+                    value))
+        : Optional.empty();
+  }
+
+  private static Optional<String> lens(
+      String name, String value, Machine machine, Optional<Lens> fitted) {
+    OptionalDouble mm = number(value);
+    List<Lens> right = fitted.map(List::of).orElse(machine.lenses().orElse(List.of()));
+    if (!(name.contains("lens") || name.contains("focal")) || mm.isEmpty() || right.isEmpty()) {
+      return Optional.empty();
+    }
+    return right.stream()
+            .noneMatch(l ->
+                Math.abs(mm.getAsDouble() - l.focalLengthMm()) <= SAME_LENS * l.focalLengthMm())
+        ? Optional.of(
+            "Load the configuration of the %s: \"%s\" is %s, a lens that is not on it."
+                .formatted(right.getFirst().words(), name, value))
+        : Optional.empty();
+  }
+
+  private static Optional<String> pulses(String name, String value, Machine machine) {
+    OptionalDouble number = number(value);
+    Optional<PulseRange> range = machine.source().pulses();
+    String words = name + " " + value.toLowerCase(Locale.ROOT);
+    boolean rate = name.contains("freq") || name.contains("hz") || name.contains("pulse rate");
+    if (!rate || number.isEmpty() || range.isEmpty()) {
+      return Optional.empty();
+    }
+    double khz = number.getAsDouble() / (words.matches(".*(?<!k)hz.*") ? 1000 : 1);
+    PulseRange its = range.get();
+    boolean low = khz < its.leastKhz() && !name.contains("max");
+    boolean high = khz > its.mostKhz() && !name.contains("min");
+    return low || high
+        ? Optional.of(
+            "Set \"%s\" to %s kHz: it has %s, and the source gives its power from %s only."
+                .formatted(
+                    name, Numbers.plain(low ? its.leastKhz() : its.mostKhz()), value, its.words()))
+        : Optional.empty();
+  }
+
+  private static Optional<String> source(String name, String value, Machine machine) {
+    SourceKind its = machine.source().kind();
+    if (!name.contains("laser type") && !name.contains("source type") && !name.endsWith("source")) {
+      return Optional.empty();
+    }
+    return kindOf(value)
+        .filter(kinds -> !kinds.contains(its))
+        .map(k ->
+            "Set \"%s\" for a %s: it has %s, whose limits do not fit."
+                .formatted(name, its.words(), value));
+  }
+
+  /** The number that a value begins with; the letters of a lens such as "F160" are passed over. */
+  private static OptionalDouble number(String value) {
+    Matcher number = NUMBER.matcher(value);
+    return number.lookingAt()
+        ? OptionalDouble.of(Double.parseDouble(number.group(1).replace(',', '.')))
+        : OptionalDouble.empty();
+  }
+
+  private static Optional<List<SourceKind>> kindOf(String value) {
     String word = value.toLowerCase(Locale.ROOT);
     if (word.contains("co2")) {
-      return java.util.Optional.of(List.of(SourceKind.CO2_GLASS_TUBE, SourceKind.CO2_RF_TUBE));
+      return Optional.of(List.of(SourceKind.CO2_GLASS_TUBE, SourceKind.CO2_RF_TUBE));
     }
     if (word.contains("fib")) {
-      return java.util.Optional.of(List.of(SourceKind.FIBRE, SourceKind.MOPA_FIBRE));
+      return Optional.of(List.of(SourceKind.FIBRE, SourceKind.MOPA_FIBRE));
     }
     if (word.contains("mopa")) {
-      return java.util.Optional.of(List.of(SourceKind.MOPA_FIBRE));
+      return Optional.of(List.of(SourceKind.MOPA_FIBRE));
     }
     if (word.contains("uv")) {
-      return java.util.Optional.of(List.of(SourceKind.UV));
+      return Optional.of(List.of(SourceKind.UV));
     }
-    return word.contains("diode")
-        ? java.util.Optional.of(List.of(SourceKind.DIODE))
-        : java.util.Optional.empty();
+    return word.contains("diode") ? Optional.of(List.of(SourceKind.DIODE)) : Optional.empty();
   }
 }

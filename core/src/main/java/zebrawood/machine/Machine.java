@@ -16,6 +16,8 @@ import zebrawood.measure.Numbers;
  * @param levelToleranceMm largest allowed difference of height over the bed, from the data sheet
  * @param fittings what it has; empty while nobody said so, then what is usual counts
  * @param startUp its parts in the order they are switched on; empty while nobody said so
+ * @param lenses that belong to it; empty while nobody said so
+ * @param train its steering mirrors; empty while nobody said so, then the usual two count
  */
 public record Machine(
     String id,
@@ -27,16 +29,20 @@ public record Machine(
     BedSupport bedSupport,
     double levelToleranceMm,
     Optional<List<Fitting>> fittings,
-    Optional<List<String>> startUp) {
+    Optional<List<String>> startUp,
+    Optional<List<Lens>> lenses,
+    Optional<Train> train) {
 
   /** Longer names would not fit the sheet they are printed on. */
   private static final int LONGEST_NAME = 60;
 
   private static final int MOST_TO_SWITCH_ON = 12;
+  private static final int MOST_LENSES = 12;
 
   public Machine {
     fittings = fittings.map(f -> f.stream().distinct().sorted().toList());
     startUp = startUp.map(List::copyOf);
+    lenses = lenses.map(List::copyOf);
     var accepts = new Accepts().filled("id", id).filled("name", name);
     if (name != null && name.length() > LONGEST_NAME) {
       accepts.complain("name", name.length() + " letters", "at most " + LONGEST_NAME + " letters");
@@ -53,6 +59,9 @@ public record Machine(
         accepts.complain("startUp", "a part without a name", "words of at most 60 letters");
       }
     });
+    lenses
+        .filter(l -> l.size() > MOST_LENSES)
+        .ifPresent(l -> accepts.complain("lenses", l.size() + " lenses", "at most " + MOST_LENSES));
     accepts.orThrow();
   }
 
@@ -76,7 +85,38 @@ public record Machine(
         bedSupport,
         levelToleranceMm,
         Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
         Optional.empty());
+  }
+
+  public Machine withLenses(List<Lens> its) {
+    return with(Optional.of(its), train);
+  }
+
+  public Machine withTrain(Train its) {
+    return with(lenses, Optional.of(its));
+  }
+
+  private Machine with(Optional<List<Lens>> itsLenses, Optional<Train> itsTrain) {
+    return new Machine(
+        id,
+        name,
+        build,
+        source,
+        areaXMm,
+        areaYMm,
+        bedSupport,
+        levelToleranceMm,
+        fittings,
+        startUp,
+        itsLenses,
+        itsTrain);
+  }
+
+  /** Its steering mirrors as far as anybody said, else the usual two. */
+  public Train mirrorTrain() {
+    return train.orElse(Train.USUAL);
   }
 
   /** What it has fitted, in the order of {@link Fitting}. */

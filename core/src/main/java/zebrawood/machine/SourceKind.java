@@ -35,4 +35,9 @@ public enum SourceKind {
   public boolean cooledByWater() {
     return this == CO2_GLASS_TUBE || this == CO2_RF_TUBE || this == UV;
   }
+
+  /** Whether it gives pulses at a rate that is set, within a range of its own. */
+  public boolean pulsed() {
+    return this == FIBRE || this == MOPA_FIBRE || this == UV;
+  }
 }

@@ -21,7 +21,9 @@ import zebrawood.controller.ControllerVisit.TwoMarks;
 import zebrawood.ledger.Figure;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
+import zebrawood.machine.Lens;
 import zebrawood.machine.Machine;
+import zebrawood.machine.PulseRange;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
 import zebrawood.measure.Verdict;
@@ -67,6 +69,8 @@ class ControllerVisitTest {
                 AirCode.M8,
                 Policy.MATCH_SOFTWARE)),
         Optional.empty(),
+        OptionalDouble.empty(),
+        Optional.empty(),
         before,
         across,
         Optional.empty(),
@@ -79,9 +83,16 @@ class ControllerVisitTest {
   }
 
   private static ControllerVisit named(String text, Optional<String> before) {
+    return named(text, before, OptionalDouble.empty(), Optional.empty());
+  }
+
+  private static ControllerVisit named(
+      String text, Optional<String> before, OptionalDouble lens, Optional<String> offline) {
     return new ControllerVisit(
         Optional.empty(),
         Optional.of(text),
+        lens,
+        offline,
         before,
         Optional.empty(),
         Optional.empty(),
@@ -165,5 +176,98 @@ class ControllerVisitTest {
     assertThat(other.sinceLeft()).hasSize(2);
     assertThatThrownBy(() -> NamedFields.parse("nothing here"))
         .hasMessageContaining("field size = 110");
+  }
+
+  @Test
+  void aFieldIsComparedWithTheLensThatIsOnIt() {
+    Machine two =
+        FLINT.withLenses(
+            List.of(new Lens(160, OptionalDouble.of(110)), new Lens(254, OptionalDouble.of(175))));
+    String page = "Field size = 110\nLens = F160\n";
+    assertThat(advice(two, page, OptionalDouble.of(160)))
+        .containsExactly("Leave it: the settings fit, and the motion is proven.");
+    assertThat(advice(two, page, OptionalDouble.of(254)))
+        .containsExactly(
+            "Set \"field size\" to 175 for the 254 mm lens, field 175 mm: it has 110, and everything is burnt in the wrong size.",
+            "Load the configuration of the 254 mm lens, field 175 mm: \"lens\" is F160, a lens that is not on it.");
+    assertThat(advice(two, "Lens = 100", OptionalDouble.empty()))
+        .anyMatch(a -> a.contains("\"lens\" is 100"));
+    assertThat(advice(two, "Lens = 100", OptionalDouble.of(100)))
+        .as("a lens that nobody told the machine of is believed")
+        .containsExactly("Leave it: the settings fit, and the motion is proven.");
+    Machine one = FLINT.withLenses(List.of(new Lens(160, OptionalDouble.of(110))));
+    assertThat(advice(one, "Field size = 175", OptionalDouble.empty()))
+        .as("the only one is on it")
+        .anyMatch(a -> a.startsWith("Set \"field size\" to 110"));
+  }
+
+  @Test
+  void pulsesOutsideTheSourcesRangeAreNamedInItsOwnUnit() {
+    Machine pulsed =
+        new Machine(
+            "id",
+            "Flint",
+            Build.GALVO,
+            new Source(SourceKind.FIBRE, 50, 1064, Optional.of(new PulseRange(20, 60))),
+            110,
+            110,
+            BedSupport.SHIMS,
+            0.3);
+    assertThat(
+            advice(
+                pulsed,
+                "Min frequency (kHz) = 20\nMax frequency = 80 kHz\nFrequency Hz = 10000\nMax pulse rate = 10",
+                OptionalDouble.empty()))
+        .containsExactlyInAnyOrder(
+            "Set \"max frequency\" to 60 kHz: it has 80 kHz, and the source gives its power from 20 to 60 kHz only.",
+            "Set \"frequency hz\" to 20 kHz: it has 10000, and the source gives its power from 20 to 60 kHz only.");
+    assertThat(advice(FLINT, "Frequency = 5000", OptionalDouble.empty()))
+        .as("nobody knows its range")
+        .hasSize(1)
+        .first()
+        .asString()
+        .startsWith("Leave it");
+    assertThatThrownBy(() -> new PulseRange(60, 20)).hasMessageContaining("at most mostKhz");
+  }
+
+  @Test
+  void whatItUsesWithoutTheComputerIsToBeTheSame() {
+    ControllerVisit.Judged f =
+        named(
+                "Field size = 150\nOffset X = 0.2",
+                Optional.empty(),
+                OptionalDouble.empty(),
+                Optional.of("Field size = 150.0\nOffset X = 0"))
+            .solve(FLINT);
+    assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(f.wrong()).isEqualTo(1);
+    assertThat(f.advice())
+        .containsExactly(
+            "Make both configurations alike: \"offset x\" is 0.2 with the computer and 0 without it.");
+  }
+
+  private static List<String> advice(Machine machine, String page, OptionalDouble lens) {
+    return named(page, Optional.empty(), lens, Optional.empty()).solve(machine).advice();
+  }
+
+  @Test
+  void aSpindleOnTheSameMachineWantsTheModeOff() {
+    ControllerReadings laser =
+        numbered(RIGHT, Optional.empty(), Optional.empty(), TwoMarks.NOT_BURNT, PROVEN)
+            .numbered()
+            .orElseThrow();
+    ControllerReadings spindle =
+        new ControllerReadings(
+            laser.settings(),
+            laser.machine(),
+            new JobSoftware(24_000, AirCode.M8, Units.MM, Optional.empty(), Optional.empty()),
+            laser.wiredAirAssistCode(),
+            laser.policy(),
+            Optional.of(ControllerReadings.Head.SPINDLE));
+    ControllerFinding f = Audit.solve(spindle);
+    assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(f.writes()).containsExactly("$30=24000", "$32=0");
+    assertThat(f.advice()).anyMatch(a -> a.startsWith("Switch the laser mode off"));
+    assertThat(Audit.solve(laser).verdict()).isEqualTo(Verdict.WITHIN);
   }
 }

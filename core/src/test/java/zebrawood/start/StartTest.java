@@ -63,7 +63,9 @@ class StartTest {
             BedSupport.SCREWS,
             0.3,
             Optional.of(List.of(Fitting.EXHAUST, Fitting.EMERGENCY_STOP, Fitting.EMERGENCY_STOP)),
-            Optional.of(List.of("computer", "chiller")));
+            Optional.of(List.of("computer", "chiller")),
+            Optional.empty(),
+            Optional.empty());
     List<GoLine> lines = card(own, List.of(), List.of()).lines();
     assertThat(lines.get(0).words()).contains("emergency stop", "coolant pump included");
     assertThat(lines.get(1).words()).isEqualTo("1. computer on");

@@ -13,6 +13,7 @@ import javafx.scene.control.TitledPane;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import zebrawood.controller.ControllerReadings.Head;
 import zebrawood.controller.ControllerStation;
 import zebrawood.controller.Corner;
 import zebrawood.controller.Difference;
@@ -24,7 +25,14 @@ import zebrawood.devices.controller.SimulatedController;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Standing;
+import zebrawood.machine.BedSupport;
+import zebrawood.machine.Build;
+import zebrawood.machine.Machine;
+import zebrawood.machine.Source;
+import zebrawood.machine.SourceKind;
 import zebrawood.records.controller.ControllerRecord;
+import zebrawood.records.workshop.Opening;
+import zebrawood.records.workshop.Workshop;
 import zebrawood.start.StartStation;
 
 /** The controller of the demo's machines, against a simulated one behind a socket. */
@@ -35,6 +43,21 @@ class ControllerWindowTest extends WindowTest {
   @Override
   protected void prepare(Path workshopFile) {
     DemoWorkshop.write(workshopFile, clock.instant());
+    try (Workshop workshop = ((Opening.Opened) Workshop.open(workshopFile)).workshop()) {
+      // Small, so that its head is soon at every corner.
+      workshop.record(
+          new Machine(
+              "moss",
+              "Moss",
+              Build.GANTRY_WITH_HEAD_MODULE,
+              new Source(SourceKind.DIODE, 10, 450),
+              60,
+              40,
+              BedSupport.SHIMS,
+              0.3),
+          "EH",
+          clock.instant());
+    }
   }
 
   @AfterEach
@@ -45,23 +68,31 @@ class ControllerWindowTest extends WindowTest {
   }
 
   private void openTansy() {
+    open("Tansy");
+  }
+
+  private void open(String machine) {
     keys(KeyCode.CONTROL, KeyCode.K);
-    typeWords("machine: tansy");
+    typeWords("machine: " + machine);
     keys(KeyCode.ENTER);
-    until("Tansy is open", () -> app.model().opened().machine().name().equals("Tansy"));
+    until("it is open", () -> app.model().opened().machine().name().equals(machine));
     settle();
     keys(KeyCode.CONTROL, KeyCode.DIGIT3);
   }
 
   /** A controller as shipped, but with a top word four times too large. */
   private void plugIn(Faults faults) throws IOException {
+    plugIn("Tansy", faults);
+  }
+
+  private void plugIn(String machine, Faults faults) throws IOException {
     controller =
         new SimulatedController(
             new SimulatedController.Frame(400, 400, true, Corner.FRONT_LEFT),
             Map.of(30, "4000", 32, "1", 130, "400.000", 131, "400.000"),
             faults);
     served = ServedController.onSocket(controller);
-    openTansy();
+    open(machine);
     onInterface(() -> {
       ComboBox<?> port = (ComboBox<?>) node("#controller-port");
       port.getEditor().setText("127.0.0.1:" + served.port());
@@ -115,8 +146,16 @@ class ControllerWindowTest extends WindowTest {
   }
 
   private void read() {
+    read("$30=4000");
+  }
+
+  private void read(String line) {
+    onInterface(() -> {
+      ((TextInputControl) node("#controller-dump")).clear();
+      return null;
+    });
     press("#controller-read");
-    until("the settings are read", () -> dump().contains("$30=4000"));
+    until("the settings are read", () -> dump().contains(line));
     settle();
   }
 
@@ -302,9 +341,7 @@ class ControllerWindowTest extends WindowTest {
       ((ComboBox<?>) node("#controller-port")).getEditor().setText("127.0.0.1:" + served.port());
       return null;
     });
-    press("#controller-read");
-    until("the settings are read", () -> dump().contains("$30=1000"));
-    settle();
+    read("$30=1000");
     assertThat(page()).contains("as after a firmware reset");
     assertThat(words("#snapshot-differences")).contains("$20: 0, was 1");
     press("#controller-restore");
@@ -350,5 +387,102 @@ class ControllerWindowTest extends WindowTest {
     assertThat(entries().getLast().tellingFigure())
         .as("what was begun, not what it was before")
         .isEmpty();
+  }
+
+  @Test
+  void itGoesToAllFourCornersAfterTheLinesWereSeen() throws IOException {
+    plugIn("Moss", Faults.NONE);
+    read();
+    press("#controller-corners");
+    assertThat(lines()).contains("$J=G90G21X5Y5F3000", "$J=G90G21X55Y35F3000");
+    assertThat(page()).contains("Hands out, nothing on the bed");
+    press("#confirm-go");
+    until("it has been there", () -> said().contains("all four corners"));
+    assertThat(controller.placeMm()).containsExactly(5.0, 5.0);
+    assertThat(controller.furthestMm()).containsExactly(55.0, 35.0);
+  }
+
+  @SuppressWarnings("unchecked") // its items are heads
+  private void leaveAs(String configuration, Head head, String dump) {
+    onInterface(() -> {
+      ((ComboBox<Head>) node("#controller-head")).setValue(head);
+      ((TitledPane) node("#controller-configuration")).setExpanded(true);
+      ((TextInputControl) node("#controller-dump")).setText(dump);
+      return null;
+    });
+    settle();
+    fill("#controller-configuration-s-name", configuration);
+    onInterface(() -> {
+      node("#proof-homes").requestFocus();
+      return null;
+    });
+    for (int i = 0; i < 4; i++) {
+      keys(KeyCode.Y);
+    }
+    int before = entries().size();
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    initials();
+    until("it is left", () -> count() == before + 1);
+    settle();
+  }
+
+  @Test
+  void headsAreSwappedBothWaysWithTravelAndPower() throws IOException {
+    String laser =
+        "$1=255\n$20=1\n$21=1\n$22=1\n$23=3\n$30=1000\n$31=0\n$32=1\n$130=400\n$131=400\n";
+    String router =
+        "$1=255\n$20=1\n$21=1\n$22=1\n$23=3\n$30=24000\n$31=0\n$32=0\n$130=380\n$131=350\n";
+    plugIn(Faults.NONE);
+    leaveAs("laser", Head.LASER, laser);
+    onInterface(() -> {
+      ((TitledPane) node("#controller-software")).setExpanded(true);
+      return null;
+    });
+    settle();
+    fill("#controller-software-s-top-word", "24000");
+    fill("#controller-its-travel-width", "380");
+    fill("#controller-its-travel-depth", "350");
+    leaveAs("router", Head.SPINDLE, router);
+    assertThat(standing().holds()).isTrue();
+    press("#controller-shot");
+    assertThat(said()).contains("No laser is on it");
+    for (String head : List.of("laser", "router")) {
+      boolean toLaser = head.equals("laser");
+      read("$30=");
+      fill("#controller-configuration-s-name", head);
+      onInterface(() -> {
+        ((TitledPane) node("#controller-snapshots")).setExpanded(true);
+        return null;
+      });
+      settle();
+      assertThat(words("#snapshot-differences")).isNotBlank();
+      press("#controller-restore");
+      assertThat(lines()).contains(toLaser ? "$23=3" : "$130=380");
+      int before = entries().size();
+      press("#confirm-go");
+      initials();
+      until("it is swapped", () -> said().contains("Written and read back"));
+      until("it is kept", () -> count() >= before + 2);
+      settle();
+      assertThat(page()).contains(toLaser ? "reaches 100 %" : "To be sent: nothing");
+      assertThat(controller.settings().number(30, 0, 1e6)).hasValue(toLaser ? 1000 : 24000);
+      assertThat(controller.settings().number(32, 0, 1)).hasValue(toLaser ? 1 : 0);
+      assertThat(controller.settings().number(131, 0, 1e6)).hasValue(toLaser ? 400 : 350);
+    }
+  }
+
+  @Test
+  void theLensOnItAndWhatItUsesWithoutTheComputerAreCompared() {
+    openTansy();
+    onInterface(() -> {
+      ((TextInputControl) node("#controller-dump")).setText("Field size = 400\nLens = 160");
+      ((TitledPane) node("#controller-named")).setExpanded(true);
+      ((TextInputControl) node("#controller-offline")).setText("Field size = 110\nLens = 160");
+      return null;
+    });
+    settle();
+    assertThat(page()).contains("\"field size\" is 400 with the computer and 110 without it");
+    fill("#controller-focal-length-of-the-lens-on-it", "254");
+    assertThat(page()).contains("Load the configuration of the 254 mm lens");
   }
 }

@@ -1,7 +1,9 @@
 package zebrawood.desktop.controller;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
@@ -11,6 +13,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import zebrawood.controller.AxisScale;
 import zebrawood.controller.ControllerReadings;
 import zebrawood.controller.ControllerReadings.AirCode;
+import zebrawood.controller.ControllerReadings.Head;
 import zebrawood.controller.ControllerReadings.JobSoftware;
 import zebrawood.controller.ControllerReadings.Laser;
 import zebrawood.controller.ControllerReadings.MachineFacts;
@@ -37,6 +40,11 @@ import zebrawood.measure.UnusableReading;
 public final class ControllerModel extends AnsweredModel<Motion> {
   private static final double SCALE_PER_MILLE = 2;
   private static final double SECONDS_PER_MINUTE = 60;
+  private static final String CONFIGURATION = "configuration";
+
+  /** What belongs to a head, not to the machine. */
+  private static final List<String> OF_A_HEAD =
+      List.of("topWord", "areaX", "areaY", "travelX", "travelY", "head", "sentAir", "wiredAir");
 
   private final Machine machine;
   private final WordsEntry dump =
@@ -47,6 +55,11 @@ public final class ControllerModel extends AnsweredModel<Motion> {
       keep("areaX", new NumberEntry("Its area, width", "mm", 1, 100_000));
   private final NumberEntry areaY =
       keep("areaY", new NumberEntry("Its area, depth", "mm", 1, 100_000));
+  private final NumberEntry travelX =
+      keep("travelX", new NumberEntry("Its travel, width", "mm", 1, 100_000));
+  private final NumberEntry travelY =
+      keep("travelY", new NumberEntry("Its travel, depth", "mm", 1, 100_000));
+  private final ObjectProperty<Head> head = choose("head", Head.class, Head.LASER);
   private final ObjectProperty<Corner> home = choose("home", Corner.class, Corner.FRONT_LEFT);
   private final ObjectProperty<YesNo> switches = choose("switches", YesNo.class, YesNo.YES);
   private final ObjectProperty<AirCode> sent = choose("sentAir", AirCode.class, AirCode.M8);
@@ -69,7 +82,11 @@ public final class ControllerModel extends AnsweredModel<Motion> {
   private final ObjectProperty<HomeAtStart> homeAtStart =
       choose("homeAtStart", HomeAtStart.class, HomeAtStart.NOT_KNOWN);
   private final WordsEntry configuration =
-      keep("configuration", new WordsEntry("Configuration", w -> {}));
+      keep(CONFIGURATION, new WordsEntry("Configuration's name", w -> {}));
+  private final NumberEntry lens =
+      keep("lens", new NumberEntry("Focal length of the lens on it", "mm", 5, 2000));
+  private final WordsEntry offline =
+      keep(EntryDesk.READING + "offline", new WordsEntry("Offline", NamedFields::parse));
   private final WordsEntry leastMark =
       keep("leastMark", new WordsEntry("Least that marks", w -> {}));
   private final WordsEntry connection = keep("connection", new WordsEntry("Connection", w -> {}));
@@ -120,6 +137,26 @@ public final class ControllerModel extends AnsweredModel<Motion> {
     return List.of(topWord, areaX, areaY);
   }
 
+  /** What the head of this configuration reaches, where it is not what the machine travels. */
+  List<NumberEntry> travel() {
+    return List.of(travelX, travelY);
+  }
+
+  ObjectProperty<Head> headProperty() {
+    return head;
+  }
+
+  /** Takes over what belonged to the head when this configuration was last recorded. */
+  void takeHead(Map<String, String> typedThen) {
+    Map<String, String> its = new HashMap<>(typedThen);
+    its.keySet().retainAll(OF_A_HEAD);
+    if (!typed().entrySet().containsAll(its.entrySet())) {
+      Map<String, String> now = new HashMap<>(typed());
+      now.putAll(its);
+      type(now);
+    }
+  }
+
   ObjectProperty<Corner> homeProperty() {
     return home;
   }
@@ -166,6 +203,16 @@ public final class ControllerModel extends AnsweredModel<Motion> {
 
   WordsEntry configuration() {
     return configuration;
+  }
+
+  /** The lens that is on it, for a page of named fields. */
+  NumberEntry lens() {
+    return lens;
+  }
+
+  /** The page it uses without the computer. */
+  WordsEntry offline() {
+    return offline;
   }
 
   /** The least current or power that left a mark, from the panel's own button or a test shot. */
@@ -264,6 +311,8 @@ public final class ControllerModel extends AnsweredModel<Motion> {
     return new ControllerVisit(
         numbered ? Optional.of(readings()) : Optional.empty(),
         numbered ? Optional.empty() : Optional.of(dump.text()),
+        lens.value(),
+        offline.isEmpty() ? Optional.empty() : Optional.of(offline.text()),
         leftBefore,
         axis(across, Settings.STEPS_PER_MM_X),
         axis(along, Settings.STEPS_PER_MM_Y),
@@ -299,7 +348,9 @@ public final class ControllerModel extends AnsweredModel<Motion> {
     return new ControllerReadings(
         dump.text(),
         new MachineFacts(
-            List.of(machine.areaXMm(), machine.areaYMm()),
+            List.of(
+                travelX.value().orElse(machine.areaXMm()),
+                travelY.value().orElse(machine.areaYMm())),
             home.get(),
             switches.get() == YesNo.YES,
             laser()),
@@ -312,7 +363,8 @@ public final class ControllerModel extends AnsweredModel<Motion> {
                 : Optional.of(List.of(areaX.number(), areaY.number())),
             origin.get().corner()),
         wired.get(),
-        policy.get());
+        policy.get(),
+        Optional.of(head.get()));
   }
 
   private Laser laser() {

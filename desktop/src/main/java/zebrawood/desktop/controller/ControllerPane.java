@@ -16,6 +16,7 @@ import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import zebrawood.controller.ControllerReadings.AirCode;
+import zebrawood.controller.ControllerReadings.Head;
 import zebrawood.controller.ControllerReadings.Policy;
 import zebrawood.controller.ControllerReadings.Units;
 import zebrawood.controller.ControllerVisit.HomeAtStart;
@@ -25,6 +26,7 @@ import zebrawood.controller.Corner;
 import zebrawood.desktop.fields.Choice;
 import zebrawood.desktop.fields.EntryField;
 import zebrawood.desktop.fields.NumberEntry;
+import zebrawood.desktop.fields.WordsEntry;
 import zebrawood.desktop.sheet.AnsweredPane;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.text.Text;
@@ -50,15 +52,9 @@ final class ControllerPane extends AnsweredPane {
       Runnable afterLast) {
     super("controller", afterLast);
     this.model = model;
-    dump.setId("controller-dump");
-    dump.setAccessibleText(model.dump().name());
-    dump.setPromptText(Text.of("controller.dump.prompt"));
-    dump.setPrefRowCount(6);
-    dump.textProperty().bindBidirectional(model.dump().textProperty());
-    model
-        .dump()
-        .problemProperty()
-        .subscribe(p -> dump.pseudoClassStateChanged(UNUSABLE, !p.isEmpty()));
+    area(dump, "controller-dump", "controller.dump.prompt", 6, model.dump());
+    TextArea offline = new TextArea();
+    area(offline, "controller-offline", "controller.offline.prompt", 4, model.offline());
     TextField connection = field(model.connection());
     getChildren()
         .addAll(
@@ -87,10 +83,30 @@ final class ControllerPane extends AnsweredPane {
             part(
                 "controller.configuration",
                 soft(Text.of("controller.configuration.hint")),
-                field(model.configuration())),
+                field(model.configuration()),
+                choice(
+                    "controller-head",
+                    "controller.head",
+                    List.of(Head.values()),
+                    model.headProperty()),
+                grid(model.travel())),
             part("controller.file", soft(Text.of("controller.file.hint")), file()),
+            part(
+                "controller.named",
+                grid(List.of(model.lens())),
+                soft(Text.of("controller.offline.hint")),
+                offline),
             part("controller.connection", soft(Text.of("controller.connection.hint")), connection));
     model.outcomeProperty().subscribe(o -> showMessage());
+  }
+
+  private static void area(TextArea area, String id, String promptKey, int rows, WordsEntry entry) {
+    area.setId(id);
+    area.setAccessibleText(entry.name());
+    area.setPromptText(Text.of(promptKey));
+    area.setPrefRowCount(rows);
+    area.textProperty().bindBidirectional(entry.textProperty());
+    entry.problemProperty().subscribe(p -> area.pseudoClassStateChanged(UNUSABLE, !p.isEmpty()));
   }
 
   /** A configuration file by its name; Enter takes its text. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import zebrawood.controller.ControllerFinding;
+import zebrawood.controller.ControllerReadings.Head;
 import zebrawood.controller.ControllerStation;
 import zebrawood.controller.ControllerVisit;
 import zebrawood.controller.Settings;
@@ -67,6 +68,7 @@ public final class ControllerSheet extends AnsweredSheet implements LinkBar.Acti
         Text.of("controller.picture.legend"),
         new ControllerPicture(model));
     model.setOnTyped(this::keepDraft);
+    model.configuration().textProperty().subscribe((was, now) -> configurationNamed(now.strip()));
     model.outcomeProperty().subscribe(o -> showAdvice());
   }
 
@@ -76,6 +78,14 @@ public final class ControllerSheet extends AnsweredSheet implements LinkBar.Acti
     Optional<Snapshot> left = Snapshot.lastLeft(all, model.configuration().text().strip());
     model.setLeftBefore(left.map(Snapshot::text));
     snapshots.show(all, left);
+  }
+
+  /** A head that was here before brings its power words and its travel with it. */
+  private void configurationNamed(String name) {
+    Snapshot.lastLeft(Snapshot.all(workshop), name)
+        .filter(s -> !name.isEmpty())
+        .ifPresent(s -> model.takeHead(s.typed()));
+    recordChanged();
   }
 
   @Override
@@ -121,7 +131,9 @@ public final class ControllerSheet extends AnsweredSheet implements LinkBar.Acti
         .ifPresent(a ->
             sentences.add(
                 Text.of(
-                    "controller.summary.power",
+                    model.headProperty().get() == Head.LASER
+                        ? "controller.summary.power"
+                        : "controller.summary.speed",
                     Numbers.fixed(100 * a.effectiveFullPower().getAsDouble(), 0),
                     a.writes().isEmpty()
                         ? Text.of("controller.summary.nothing")
@@ -319,6 +331,10 @@ public final class ControllerSheet extends AnsweredSheet implements LinkBar.Acti
 
   @Override
   public void shot(String port) {
+    if (model.headProperty().get() != Head.LASER) {
+      workshop.say(Text.of("controller.said.no-laser"));
+      return;
+    }
     Optional<ControllerOutcome.Found> found = found();
     if (found.isEmpty() || model.settings().isEmpty()) {
       workshop.say(Text.of("controller.said.read-first"));

@@ -2,6 +2,7 @@ package zebrawood.desktop.controller;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import zebrawood.controller.ControllerStation;
 import zebrawood.controller.ControllerVisit;
@@ -21,14 +22,17 @@ import zebrawood.records.controller.ControllerRecord;
  *
  * @param left whether they were left so
  * @param configuration its name where heads are swapped; else empty
+ * @param typed what stood on the sheet then
  */
-record Snapshot(String words, boolean left, String configuration, String text) {
+record Snapshot(
+    String words, boolean left, String configuration, String text, Map<String, String> typed) {
   /** Every one of the open machine, newest first. */
   static List<Snapshot> all(WorkshopModel workshop) {
     List<Snapshot> all = new ArrayList<>();
     for (Entry entry : workshop.opened().ledger().entriesAt(ControllerStation.STATION).reversed()) {
       try {
-        ControllerVisit visit = ControllerRecord.of(entry.readings()).readings();
+        ControllerRecord kept = ControllerRecord.of(entry.readings());
+        ControllerVisit visit = kept.readings();
         String name = visit.configuration();
         all.add(
             new Snapshot(
@@ -38,7 +42,8 @@ record Snapshot(String words, boolean left, String configuration, String text) {
                     + (name.isEmpty() ? "" : ", " + name),
                 entry.kind() == EntryKind.AS_LEFT,
                 name,
-                visit.text()));
+                visit.text(),
+                kept.typed()));
       } catch (UnusableReading e) {
         // A damaged or newer entry has no snapshot that can be used here.
         continue;

@@ -17,6 +17,7 @@ final class SnapshotPart extends VBox {
   private final ObjectProperty<Snapshot> other = new SimpleObjectProperty<>();
   private final ComboBox<Snapshot> first = box("snapshot-one", one);
   private final ComboBox<Snapshot> second = box("snapshot-other", other);
+  private Optional<Snapshot> before = Optional.empty();
   private final Label differences = new Label();
 
   SnapshotPart() {
@@ -43,9 +44,12 @@ final class SnapshotPart extends VBox {
     if (!all.equals(first.getItems())) {
       first.getItems().setAll(all);
       second.getItems().setAll(all);
-      one.set(standard.or(() -> all.stream().findFirst()).orElse(null));
       other.set(all.isEmpty() ? null : all.getFirst());
+    } else if (standard.equals(before)) {
+      return;
     }
+    before = standard;
+    one.set(standard.or(() -> all.stream().findFirst()).orElse(null));
   }
 
   Optional<Snapshot> chosen() {

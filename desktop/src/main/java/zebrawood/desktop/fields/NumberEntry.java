@@ -10,9 +10,14 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import zebrawood.measure.LengthUnit;
 import zebrawood.measure.Numbers;
+import zebrawood.measure.TypedLength;
 
-/** A number with its unit as it is typed; a temperature may be typed in Fahrenheit. */
+/**
+ * A number with its unit as it is typed; a temperature may be typed in Fahrenheit, a length in
+ * inches.
+ */
 public final class NumberEntry implements TypedEntry {
   private static final Pattern SHAPE =
       Pattern.compile("([+-]?\\d+(?:[.,]\\d*)?|[+-]?[.,]\\d+)\\s*(\\S*)");
@@ -49,6 +54,9 @@ public final class NumberEntry implements TypedEntry {
   }
 
   private Optional<Double> read() {
+    if (unit.equals("mm")) {
+      return length();
+    }
     Matcher m = SHAPE.matcher(text().strip().replace('\u2212', '-'));
     if (!m.matches()) {
       return Optional.empty();
@@ -63,6 +71,16 @@ public final class NumberEntry implements TypedEntry {
     return own.equals("c") && typedUnit.equals("f")
         ? Optional.of((number - 32) * 5 / 9)
         : Optional.empty();
+  }
+
+  private Optional<Double> length() {
+    if (TypedLength.read(text(), LengthUnit.MILLIMETRE)
+        instanceof TypedLength.Understood(double mm, boolean bare)) {
+      plainly = bare;
+      return Optional.of(mm);
+    }
+    plainly = true;
+    return Optional.empty();
   }
 
   @Override

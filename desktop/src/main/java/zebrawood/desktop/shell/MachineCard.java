@@ -85,6 +85,17 @@ final class MachineCard {
     TextField startUp = text("machine-start-up", form.startUpProperty());
     startUp.setPromptText(Text.of("machine.start-up.usual"));
     row(grid, 10, Text.of("machine.start-up"), startUp);
+    row(
+        grid,
+        11,
+        Text.of("machine.lenses"),
+        hinted("machine-lenses", "machine.lenses.prompt", form.lensesProperty()));
+    TextField pulses = hinted("machine-pulses", "machine.pulses.prompt", form.pulsesProperty());
+    row(grid, 12, Text.of("machine.pulses"), pulses);
+    pulses.disableProperty().bind(form.kindProperty().map(kind -> !kind.pulsed()));
+    TextField mirrors = hinted("machine-mirrors", "machine.mirrors.prompt", form.mirrorsProperty());
+    row(grid, 13, Text.of("machine.mirrors"), mirrors);
+    mirrors.disableProperty().bind(form.buildProperty().isNotEqualTo(Build.GANTRY_WITH_MIRRORS));
     Label problem = Card.words("");
     problem.setId("machine-problem");
     form.nameProperty()
@@ -148,6 +159,14 @@ final class MachineCard {
     TextField field = new TextField();
     field.setId(id);
     field.textProperty().bindBidirectional(property);
+    return field;
+  }
+
+  /** A field that says what may be typed as long as nothing is. */
+  private static TextField hinted(
+      String id, String promptKey, javafx.beans.property.StringProperty property) {
+    TextField field = text(id, property);
+    field.setPromptText(Text.of(promptKey));
     return field;
   }
 

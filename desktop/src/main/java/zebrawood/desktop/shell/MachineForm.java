@@ -18,10 +18,13 @@ import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
 import javafx.beans.value.ObservableValue;
 import zebrawood.desktop.fields.LengthEntry;
+import zebrawood.desktop.fields.TypedEntry;
+import zebrawood.desktop.fields.WordsEntry;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
 import zebrawood.machine.Fitting;
 import zebrawood.machine.Machine;
+import zebrawood.machine.PulseRange;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
 import zebrawood.measure.LengthUnit;
@@ -42,6 +45,9 @@ final class MachineForm {
   private final LengthEntry tolerance;
   private final Map<Fitting, BooleanProperty> fitted = new EnumMap<>(Fitting.class);
   private final StringProperty startUp = new SimpleStringProperty("");
+  private final WordsEntry lenses = new WordsEntry("Lenses", TypedOptics::lenses);
+  private final WordsEntry pulses = new WordsEntry("Pulses", TypedOptics::pulses);
+  private final WordsEntry mirrors = new WordsEntry("Mirrors", TypedOptics::mirrors);
   private final Optional<Machine> before;
   private final ReadOnlyStringWrapper problem = new ReadOnlyStringWrapper("");
 
@@ -78,7 +84,7 @@ final class MachineForm {
         List.<ObservableValue<?>>of(name, build, kind, watts, wavelengthNm, support)) {
       property.subscribe(p -> check());
     }
-    for (LengthEntry entry : List.of(width, depth, tolerance)) {
+    for (TypedEntry entry : List.of(width, depth, tolerance, lenses, pulses, mirrors)) {
       entry.textProperty().subscribe(t -> check());
     }
   }
@@ -95,6 +101,9 @@ final class MachineForm {
     tolerance.setMm(machine.levelToleranceMm());
     tick(machine.fitted());
     fittedByHand = machine.fittings().isPresent();
+    lenses.textProperty().set(machine.lenses().map(TypedOptics::words).orElse(""));
+    pulses.textProperty().set(machine.source().pulses().map(PulseRange::words).orElse(""));
+    mirrors.textProperty().set(machine.train().map(TypedOptics::words).orElse(""));
     startUp.set(machine.startUp().map(order -> String.join(", ", order)).orElse(""));
   }
 
@@ -137,6 +146,21 @@ final class MachineForm {
         .map(String::strip)
         .filter(w -> !w.isEmpty())
         .toList();
+  }
+
+  /** Focal lengths in mm, with a slash and the field where one has a field. */
+  StringProperty lensesProperty() {
+    return lenses.textProperty();
+  }
+
+  /** Pulse frequencies in kHz, as a range. */
+  StringProperty pulsesProperty() {
+    return pulses.textProperty();
+  }
+
+  /** The angle of incidence at each steering mirror, in degrees. */
+  StringProperty mirrorsProperty() {
+    return mirrors.textProperty();
   }
 
   StringProperty nameProperty() {
@@ -199,6 +223,9 @@ final class MachineForm {
     for (LengthEntry entry : List.of(width, depth, tolerance)) {
       problems.add(entry.isEmpty() ? entry.name() + " is empty." : entry.problemProperty().get());
     }
+    for (WordsEntry entry : List.of(lenses, pulses, mirrors)) {
+      problems.add(entry.problemProperty().get());
+    }
     if (startUpOrder().size() > 12 || startUpOrder().stream().anyMatch(w -> w.length() > 60)) {
       problems.add("Switch on: accepted are at most 12 parts of at most 60 letters each.");
     }
@@ -234,13 +261,24 @@ final class MachineForm {
             before.map(Machine::id).orElseGet(() -> UUID.randomUUID().toString()),
             name.get().strip(),
             build.get(),
-            new Source(kind.get(), number(watts).orElseThrow(), number(wavelengthNm).orElseThrow()),
+            new Source(
+                kind.get(),
+                number(watts).orElseThrow(),
+                number(wavelengthNm).orElseThrow(),
+                said(pulses, kind.get().pulsed()).map(TypedOptics::pulses)),
             width.mm().orElseThrow(),
             depth.mm().orElseThrow(),
             build.get() == Build.GALVO ? BedSupport.SHIMS : support.get(),
             tolerance.mm().orElseThrow(),
             fittedByHand ? Optional.of(chosen()) : Optional.empty(),
-            startUpOrder().isEmpty() ? Optional.empty() : Optional.of(startUpOrder())));
+            startUpOrder().isEmpty() ? Optional.empty() : Optional.of(startUpOrder()),
+            said(lenses, true).map(TypedOptics::lenses),
+            said(mirrors, build.get() == Build.GANTRY_WITH_MIRRORS).map(TypedOptics::mirrors)));
+  }
+
+  /** What is typed, where it applies to such a machine. */
+  private static Optional<String> said(WordsEntry entry, boolean applies) {
+    return applies && !entry.isEmpty() ? Optional.of(entry.text()) : Optional.empty();
   }
 
   private List<Fitting> chosen() {

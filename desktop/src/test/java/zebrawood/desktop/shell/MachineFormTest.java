@@ -9,7 +9,9 @@ import org.junit.jupiter.api.Test;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
 import zebrawood.machine.Fitting;
+import zebrawood.machine.Lens;
 import zebrawood.machine.Machine;
+import zebrawood.machine.PulseRange;
 import zebrawood.machine.SourceKind;
 import zebrawood.measure.LengthUnit;
 
@@ -98,5 +100,34 @@ class MachineFormTest {
     MachineForm again = new MachineForm(List.of(made), LengthUnit.MILLIMETRE, Optional.of(made));
     assertThat(again.problemProperty().get()).as("its own name is not taken").isEmpty();
     assertThat(again.machine()).contains(made);
+  }
+
+  @Test
+  void lensesPulsesAndMirrorsAreTypedInALineEach() {
+    form.nameProperty().set("Flint");
+    form.lensesProperty().set("160/110; 254/175,5  100");
+    form.mirrorsProperty().set("45, 30, 45°");
+    form.pulsesProperty().set("20 to 60");
+    Machine gantry = form.machine().orElseThrow();
+    assertThat(gantry.lenses().orElseThrow())
+        .extracting(Lens::words)
+        .containsExactly("160 mm lens, field 110 mm", "254 mm lens, field 175.5 mm", "100 mm lens");
+    assertThat(gantry.mirrorTrain().incidenceDeg()).containsExactly(45.0, 30.0, 45.0);
+    assertThat(gantry.source().pulses()).as("a tube is not pulsed").isEmpty();
+    form.buildProperty().set(Build.GALVO);
+    form.kindProperty().set(SourceKind.FIBRE);
+    Machine galvo = form.machine().orElseThrow();
+    assertThat(galvo.source().pulses()).contains(new PulseRange(20, 60));
+    assertThat(galvo.train()).as("a galvo head has no such mirrors").isEmpty();
+    assertThat(new MachineForm(List.of(), LengthUnit.MILLIMETRE, Optional.of(galvo)).machine())
+        .contains(galvo);
+    form.lensesProperty().set("F-theta");
+    assertThat(form.problemProperty().get()).contains("Lenses is \"F-theta\"", "160/110");
+    form.lensesProperty().set("");
+    form.mirrorsProperty().set("45, 45, 45, 45");
+    assertThat(form.problemProperty().get()).contains("4 mirrors", "1 to 3");
+    form.mirrorsProperty().set("");
+    form.pulsesProperty().set("60-20");
+    assertThat(form.problemProperty().get()).contains("at most mostKhz");
   }
 }

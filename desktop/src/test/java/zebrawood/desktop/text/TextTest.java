@@ -16,6 +16,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import zebrawood.controller.ControllerReadings.Head;
 import zebrawood.controller.ControllerReadings.Policy;
 import zebrawood.controller.ControllerReadings.Units;
 import zebrawood.controller.ControllerVisit.HomeAtStart;
@@ -86,6 +87,7 @@ class TextTest {
     choices.put("mirrors.place", MarkPlace.values());
     choices.put("mirrors.towards", Towards.values());
     choices.put("controller.home-at-start", HomeAtStart.values());
+    choices.put("controller.head", Head.values());
     choices.put("controller.corner", Origin.values());
     choices.put("controller.side", Policy.values());
     choices.put("controller.two-marks", TwoMarks.values());

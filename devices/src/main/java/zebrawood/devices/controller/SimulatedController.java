@@ -2,6 +2,7 @@ package zebrawood.devices.controller;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.SortedMap;
@@ -70,6 +71,8 @@ public final class SimulatedController {
   private String state = "Idle";
   private double xMm;
   private double yMm;
+  private double furthestXMm;
+  private double furthestYMm;
   private boolean homed;
   private boolean beamOn;
   private long beamSince;
@@ -273,6 +276,8 @@ public final class SimulatedController {
     busyFor(Math.hypot(toX - xMm, toY - yMm) / Math.max(1, feed / 60), "Jog");
     xMm = toX;
     yMm = toY;
+    furthestXMm = Math.max(furthestXMm, xMm);
+    furthestYMm = Math.max(furthestYMm, yMm);
     say("ok\r\n");
   }
 
@@ -376,6 +381,16 @@ public final class SimulatedController {
   /** What is in it, for tests and for scoring a practice. */
   public Settings settings() {
     return new Settings(settings);
+  }
+
+  /** Where the head stands, or will when it has moved: right and rear. */
+  public List<Double> placeMm() {
+    return List.of(xMm, yMm);
+  }
+
+  /** How far to the right and to the rear it was sent so far. */
+  public List<Double> furthestMm() {
+    return List.of(furthestXMm, furthestYMm);
   }
 
   public boolean beamOn() {

@@ -20,7 +20,9 @@ import zebrawood.ledger.Event;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Ledger;
 import zebrawood.machine.Fitting;
+import zebrawood.machine.Lens;
 import zebrawood.machine.Machine;
+import zebrawood.machine.Train;
 import zebrawood.records.Samples;
 import zebrawood.records.json.RecordJson;
 import zebrawood.records.paper.Paper.Written;
@@ -89,7 +91,11 @@ class GoCardPageTest {
             Samples.ALDER.bedSupport(),
             0.3,
             Optional.of(List.of(Fitting.KEY_SWITCH, Fitting.EXHAUST)),
-            Optional.of(List.of("computer", "machine")));
+            Optional.of(List.of("computer", "machine")),
+            Optional.of(
+                List.of(
+                    new Lens(50.8, OptionalDouble.empty()), new Lens(160, OptionalDouble.of(110)))),
+            Optional.of(new Train(List.of(45.0, 30.0, 45.0))));
     assertThat(RecordJson.read(RecordJson.write(own), Machine.class)).isEqualTo(own);
     assertThat(RecordJson.read(RecordJson.write(Samples.ALDER), Machine.class))
         .as("described before fittings were asked for")

@@ -1,0 +1,85 @@
+package zebrawood.desktop.shell;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import zebrawood.machine.Lens;
+import zebrawood.machine.PulseRange;
+import zebrawood.machine.Train;
+import zebrawood.measure.Numbers;
+import zebrawood.measure.UnusableReading;
+
+/** Lenses, pulses and mirrors of a machine as they are typed in one line each, and back. */
+final class TypedOptics {
+  private static final String NUMBER = "(\\d{1,6}(?:[.,]\\d{1,6})?)";
+  private static final Pattern LENS = Pattern.compile(NUMBER + "(?:/" + NUMBER + ")?");
+  private static final Pattern RANGE =
+      Pattern.compile(NUMBER + "\\s*(?:-|–|to)\\s*" + NUMBER + "\\s*(?:khz)?");
+  private static final Pattern ANGLE = Pattern.compile(NUMBER + "°?");
+
+  private TypedOptics() {}
+
+  /**
+   * @param typed focal lengths in mm, each with a slash and its field where it has one
+   */
+  static List<Lens> lenses(String typed) {
+    return each(typed, LENS, "Lenses", "focal lengths such as 50.8, or 160/110 with the field")
+        .map(m ->
+            new Lens(
+                number(m, 1),
+                m.group(2) == null ? OptionalDouble.empty() : OptionalDouble.of(number(m, 2))))
+        .toList();
+  }
+
+  /**
+   * @param typed such as "20 to 60 kHz"
+   */
+  static PulseRange pulses(String typed) {
+    Matcher m = RANGE.matcher(typed.strip().toLowerCase(java.util.Locale.ROOT));
+    if (!m.matches()) {
+      throw UnusableReading.of("Pulses", "\"" + typed.strip() + "\"", "a range such as 20 to 60");
+    }
+    return new PulseRange(number(m, 1), number(m, 2));
+  }
+
+  /**
+   * @param typed angle of incidence at each steering mirror, in degrees
+   */
+  static Train mirrors(String typed) {
+    return new Train(
+        each(typed, ANGLE, "Mirrors", "an angle for each from the tube on, such as 45, 45")
+            .map(m -> number(m, 1))
+            .toList());
+  }
+
+  static String words(List<Lens> lenses) {
+    return lenses.stream()
+        .map(l ->
+            Numbers.plain(l.focalLengthMm())
+                + (l.fieldMm().isPresent() ? "/" + Numbers.plain(l.fieldMm().getAsDouble()) : ""))
+        .collect(Collectors.joining(", "));
+  }
+
+  static String words(Train train) {
+    return train.incidenceDeg().stream().map(Numbers::plain).collect(Collectors.joining(", "));
+  }
+
+  private static double number(Matcher m, int group) {
+    return Double.parseDouble(m.group(group).replace(',', '.'));
+  }
+
+  /** The words between commas, semicolons or blanks; a comma inside a number is a decimal comma. */
+  private static Stream<Matcher> each(String typed, Pattern shape, String what, String accepted) {
+    return Stream.of(typed.strip().split("[;,]\\s+|[;\\s]+"))
+        .map(word -> {
+          Matcher m = shape.matcher(word);
+          if (!m.matches()) {
+            throw UnusableReading.of(what, "\"" + word + "\"", accepted);
+          }
+          return m;
+        });
+  }
+}
