@@ -10,11 +10,14 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.fields.Choice;
 import zebrawood.desktop.fields.EntryField;
+import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
@@ -25,6 +28,8 @@ import zebrawood.machine.SourceKind;
 
 /** The new-machine form: only what decides the stations and their limits. */
 final class MachineCard {
+  private static final double LEAST_HEIGHT = 120;
+
   private MachineCard() {}
 
   /**
@@ -128,11 +133,19 @@ final class MachineCard {
                 .map(m -> Text.of("machine.title.change", m.name()))
                 .orElse(Text.of("machine.title")),
             Card.words(Text.of("machine.why")),
-            grid,
+            scrolling(grid),
             problem,
             Card.buttons(
                 Card.button("machine-cancel", Text.of("button.cancel"), cards::close), add));
     cards.open(card, name);
+  }
+
+  /** On a low screen the fields scroll, and the buttons stay. */
+  private static Node scrolling(GridPane grid) {
+    ScrollPane body = SheetFrame.scrolling(grid);
+    body.setMinHeight(LEAST_HEIGHT);
+    VBox.setVgrow(body, Priority.SOMETIMES);
+    return body;
   }
 
   private static Node fitted(MachineForm form) {
