@@ -27,7 +27,7 @@ import zebrawood.measure.Verdict;
  */
 public final class Ledger {
   /** Readings further apart than a working day belong to two visits. */
-  private static final Duration LONGEST_VISIT = Duration.ofHours(12);
+  public static final Duration LONGEST_VISIT = Duration.ofHours(12);
 
   private final Machine machine;
   private final List<Entry> entries;

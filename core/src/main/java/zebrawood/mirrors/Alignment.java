@@ -3,6 +3,7 @@ package zebrawood.mirrors;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Optional;
 import java.util.SequencedMap;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.LinearFit;
@@ -11,130 +12,121 @@ import zebrawood.measure.TurnDirection;
 import zebrawood.measure.Verdict;
 import zebrawood.mirrors.MirrorFinding.Mirror;
 import zebrawood.mirrors.MirrorFinding.Turn;
+import zebrawood.mirrors.MirrorReadings.At;
+import zebrawood.mirrors.MirrorReadings.Learned;
 import zebrawood.mirrors.MirrorReadings.Mark;
 import zebrawood.mirrors.MirrorReadings.Screw;
 import zebrawood.mirrors.MirrorReadings.Towards;
 
 /**
- * Which screws of both mirrors must be turned, how far and which way, for the beam to stay in one
- * place at the head wherever the head is?
+ * Which screws of the steering mirrors must be turned, how far and which way, for the beam to stay
+ * in one place at the head wherever the head is?
  *
  * <p>In: marks in mm with their paths in mm. Out: the deviation added at each mirror in mrad with
  * its standard deviation, turns, offsets left in mm. One linear least-squares solution over all
- * marks and both axes; unknown in each axis are the offset of the marks at mirror 2, the offset of
- * those at the head, and the angle of each mirror. A mark at the head has moved by angle 1 over the
- * whole path, with its sign changed to the right by the fold at mirror 2, and by angle 2 over the
- * path from there.
+ * marks and both axes; unknown in each axis are the offset of the marks at each place, and the
+ * angle of each mirror, as {@link Columns} has them: a mark has moved by each angle times the path
+ * from its mirror, to the right with the sign changed by each fold on the way.
  *
  * <p>A mirror turned by a about the vertical turns the beam by 2a; tipped by b about the horizontal
- * line in its face by sqrt(2) b, at 45 degrees: the law of reflection, for small angles; checked
- * against rays in three dimensions.
+ * line in its face by 2 cos(i) b, at an angle of incidence i (the root of 2 at 45 degrees): the law
+ * of reflection, for small angles; checked against rays in three dimensions. A screw that was tried
+ * has its own response instead.
  *
- * <p>Refuses marks that do not determine both angles. Not for misalignments of several degrees.
+ * <p>Refuses marks that do not determine every angle. Not for misalignments of several degrees.
  */
 public final class Alignment {
   private static final double MINUTES = 60;
 
   private static final double NOTHING_MRAD = 1e-9;
-  private static final double FOLDED = Math.sqrt(2);
   private static final double TURNED = 2;
-
-  /** Well above the reading error: something is loose or bent. */
-  private static final double SUSPICIOUS = 2.5;
 
   private final MirrorReadings readings;
   private final List<Mark> marks;
-  private final boolean atMirror2;
+  private final int mirrors;
+  private final Columns columns;
   private final LinearFit fit;
 
   private Alignment(MirrorReadings readings) {
     this.readings = readings;
     marks = readings.marks();
-    atMirror2 = marks.stream().anyMatch(m -> !m.atHead());
-    fit = fit();
+    mirrors = readings.mirrorTrain().mirrors();
+    columns = Columns.of(marks, mirrors);
+    fit = fit(marks, columns, readings);
   }
 
   public static MirrorFinding solve(MirrorReadings readings) {
     return new Alignment(readings).solve();
   }
 
-  /**
-   * Unknowns of one axis: offset at mirror 2 where there are such marks, angle 1, offset, angle 2.
-   */
-  private int unknowns() {
-    return atMirror2 ? 4 : 3;
-  }
-
-  private LinearFit fit() {
+  /** Both axes in one fit: first all to the right, then all up. */
+  static LinearFit fit(List<Mark> marks, Columns columns, MirrorReadings readings) {
     int n = marks.size();
-    int u = unknowns();
+    int u = columns.count();
     double[][] design = new double[2 * n][2 * u];
     double[] read = new double[2 * n];
     for (int i = 0; i < n; i++) {
       Mark mark = marks.get(i);
-      System.arraycopy(MarksNeeded.row(mark, -1), 4 - u, design[i], 0, u);
-      System.arraycopy(MarksNeeded.row(mark, 1), 4 - u, design[n + i], u, u);
+      System.arraycopy(columns.row(mark, Columns.SWAPS), 0, design[i], 0, u);
+      System.arraycopy(columns.row(mark, Columns.KEEPS), 0, design[n + i], u, u);
       read[i] = mark.rightMm();
       read[n + i] = mark.upMm();
     }
     return LinearFit.of(design, read, readings.markResolutionMm() / Math.sqrt(12));
   }
 
-  private Estimate right(int angleOfMirror) {
-    return fit.estimate(index(angleOfMirror));
+  private Estimate right(int mirror) {
+    return fit.estimate(columns.angle(mirror));
   }
 
-  private Estimate up(int angleOfMirror) {
-    return fit.estimate(unknowns() + index(angleOfMirror));
-  }
-
-  private int index(int angleOfMirror) {
-    return (angleOfMirror == 1 ? 0 : 2) + unknowns() - 3;
-  }
-
-  private int headOffset() {
-    return unknowns() - 2;
+  private Estimate up(int mirror) {
+    return fit.estimate(columns.count() + columns.angle(mirror));
   }
 
   private MirrorFinding solve() {
-    SequencedMap<String, Mirror> mirrors = new LinkedHashMap<>();
-    for (int i = 1; i <= 2; i++) {
+    SequencedMap<String, Mirror> found = new LinkedHashMap<>();
+    double[] rightMrad = new double[mirrors];
+    double[] upMrad = new double[mirrors];
+    double[] roundedRight = new double[mirrors];
+    double[] roundedUp = new double[mirrors];
+    for (int i = 1; i <= mirrors; i++) {
       var mount = readings.mounts().get(String.valueOf(i));
-      mirrors.put(
-          String.valueOf(i),
+      double tipped =
+          2 * Math.cos(Math.toRadians(readings.mirrorTrain().incidenceDeg().get(i - 1)));
+      Mirror mirror =
           new Mirror(
               snapped(right(i).value()),
               right(i).uncertainty(),
               snapped(up(i).value()),
               up(i).uncertainty(),
               turn(mount.sideways(), right(i), TURNED),
-              turn(mount.upDown(), up(i), FOLDED)));
+              turn(mount.upDown(), up(i), tipped));
+      found.put(String.valueOf(i), mirror);
+      rightMrad[i - 1] = right(i).value();
+      upMrad[i - 1] = up(i).value();
+      roundedRight[i - 1] = mirror.sideways().turned(mirror.beamErrorRightMrad());
+      roundedUp[i - 1] = mirror.upDown().turned(mirror.beamErrorUpMrad());
     }
-    double now = wander(0, 0, 0, 0);
-    double after = wander(right(1).value(), up(1).value(), right(2).value(), up(2).value());
-    double rounded =
-        wander(
-            turned(mirrors, "1", true),
-            turned(mirrors, "1", false),
-            turned(mirrors, "2", true),
-            turned(mirrors, "2", false));
-    double rms =
-        Math.sqrt(fit.residuals().stream().mapToDouble(r -> r * r).sum() / (2.0 * marks.size()));
-    double shiftRight = fit.coefficient(headOffset());
-    double shiftUp = fit.coefficient(unknowns() + headOffset());
-    List<String> warnings = warnings(rms, shiftRight, shiftUp);
+    double now = wander(new double[mirrors], new double[mirrors]);
+    double after = wander(rightMrad, upMrad);
+    double rounded = wander(roundedRight, roundedUp);
+    double rms = Misfit.rmsMm(fit);
+    double shiftRight = fit.coefficient(columns.offset(At.HEAD));
+    double shiftUp = fit.coefficient(columns.count() + columns.offset(At.HEAD));
+    Optional<Suspicion> suspicion = Misfit.of(readings, columns, fit);
     Verdict verdict = verdict(now, after);
     return new MirrorFinding(
-        mirrors,
+        found,
         shiftRight,
         shiftUp,
         now,
         after,
         rounded,
         rms,
+        suspicion,
         verdict,
-        advice(verdict, mirrors, now, after, rounded, shiftRight, shiftUp),
-        warnings);
+        advice(verdict, found, now, after, rounded, shiftRight, shiftUp),
+        warnings(suspicion, rms, shiftRight, shiftUp));
   }
 
   private static double snapped(double mrad) {
@@ -143,7 +135,8 @@ public final class Alignment {
 
   private static Turn turn(Screw screw, Estimate error, double gain) {
     double errorMrad = error.value();
-    double mradPerTurn = 1000 * gain * screw.pitchMm() / screw.armMm();
+    Learned response = screw.response(gain);
+    double mradPerTurn = response.mradPerTurn();
     double turns = Math.abs(snapped(errorMrad)) / mradPerTurn;
     boolean positive =
         screw.clockwiseMovesBeam() == Towards.RIGHT || screw.clockwiseMovesBeam() == Towards.UP;
@@ -154,16 +147,9 @@ public final class Alignment {
             ? TurnDirection.NONE
             : clockwise ? TurnDirection.CLOCKWISE : TurnDirection.COUNTER_CLOCKWISE;
     int minutes = (int) Math.round(turns * MINUTES);
-    return new Turn(
-        turns, error.uncertainty() / mradPerTurn, direction, clockwise ? minutes : -minutes);
-  }
-
-  /** What the rounded turns take off an angle, in mrad. */
-  private double turned(SequencedMap<String, Mirror> mirrors, String mirror, boolean sideways) {
-    Mirror m = mirrors.get(mirror);
-    Turn turn = sideways ? m.sideways() : m.upDown();
-    double error = sideways ? m.beamErrorRightMrad() : m.beamErrorUpMrad();
-    return turn.turns() == 0 ? 0 : error * (Math.abs(turn.clockMinutes()) / MINUTES) / turn.turns();
+    double uncertainty =
+        Math.hypot(error.uncertainty(), turns * response.mradPerTurnUncertainty()) / mradPerTurn;
+    return new Turn(turns, uncertainty, direction, clockwise ? minutes : -minutes);
   }
 
   /**
@@ -171,15 +157,14 @@ public final class Alignment {
    *
    * <p>Metres times mrad are mm.
    */
-  private double wander(double right1, double up1, double right2, double up2) {
+  private double wander(double[] rightMrad, double[] upMrad) {
     List<double[]> places = new ArrayList<>();
     for (Mark mark : marks) {
       if (mark.atHead()) {
-        double p1 = mark.pathFrom1Mm() / 1000;
-        double p2 = mark.pathFrom2Mm().getAsDouble() / 1000;
         places.add(
             new double[] {
-              mark.rightMm() + right1 * p1 - right2 * p2, mark.upMm() - up1 * p1 - up2 * p2
+              mark.rightMm() - columns.moved(mark, Columns.SWAPS, rightMrad),
+              mark.upMm() - columns.moved(mark, Columns.KEEPS, upMrad)
             });
       }
     }
@@ -203,15 +188,14 @@ public final class Alignment {
     return after > readings.toleranceMm() ? Verdict.STOP : Verdict.ADJUST;
   }
 
-  private List<String> warnings(double rms, double shiftRight, double shiftUp) {
+  private List<String> warnings(
+      Optional<Suspicion> suspicion, double rms, double shiftRight, double shiftUp) {
     List<String> warnings = new ArrayList<>();
     double expected = readings.markResolutionMm() / Math.sqrt(12);
-    if (fit.degreesOfFreedom() > 0
-        && fit.chiSquare() / fit.degreesOfFreedom() > SUSPICIOUS * SUSPICIOUS) {
-      warnings.add(
-          "The marks do not fit any pair of angles (%s mm off, reading error %s mm): burn one of them again; where it differs, a mount is loose, where it does not, a rail is twisted."
-              .formatted(Numbers.fixed(rms, 2), Numbers.fixed(expected, 2)));
-    }
+    suspicion.ifPresent(s ->
+        warnings.add(
+            "The marks do not fit any set of angles (%s mm off, reading error %s mm): %s."
+                .formatted(Numbers.fixed(rms, 2), Numbers.fixed(expected, 2), s.words())));
     double shift = Math.hypot(shiftRight, shiftUp);
     if (shift > readings.apertureMm() / 4) {
       warnings.add(

@@ -1,6 +1,7 @@
 package zebrawood.mirrors;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -9,7 +10,7 @@ import org.hipparchus.linear.SingularValueDecomposition;
 import zebrawood.mirrors.MirrorReadings.At;
 import zebrawood.mirrors.MirrorReadings.Mark;
 
-/** Do the marks determine both angles, and which mark would if they do not? */
+/** Do the marks determine every angle, and which mark would if they do not? */
 final class MarksNeeded {
   /** Paths in metres make the columns alike in size; below this they are the same. */
   private static final double SAME = 2e-3;
@@ -19,57 +20,30 @@ final class MarksNeeded {
   /** What is wrong with the marks, and what would be accepted. */
   record Missing(String found, String accepted) {}
 
+  /** A mark that could be added, and how it is told. */
+  private record Candidate(Mark mark, String words) {}
+
   private MarksNeeded() {}
 
-  /**
-   * One row of the problem in one axis: offset at mirror 2, angle 1, offset at the head, angle 2.
-   *
-   * @param fold -1 to the right, 1 up: what a fold does to an angle that arrived
-   */
-  static double[] row(Mark mark, double fold) {
-    double p1 = mark.pathFrom1Mm() / 1000;
-    return mark.atHead()
-        ? new double[] {0, fold * p1, 1, mark.pathFrom2Mm().getAsDouble() / 1000}
-        : new double[] {1, p1, 0, 0};
-  }
-
   /** Empty when the marks are enough. */
-  static Optional<Missing> missing(List<Mark> marks) {
+  static Optional<Missing> missing(List<Mark> marks, int mirrors) {
     if (marks.stream().noneMatch(Mark::atHead)) {
       return Optional.of(
           new Missing(
               marks.size() + " of them, none at the head",
-              "at least two marks at the head, with the carriage near to mirror 2 and far from it"));
+              mirrors == 1
+                  ? "at least two marks under mirror 1, at two heights"
+                  : "at least two marks at the head, with the carriage near to mirror %d and far from it"
+                      .formatted(mirrors)));
     }
-    if (determined(marks)) {
+    if (determined(marks, mirrors)) {
       return Optional.empty();
     }
-    Mark head = marks.stream().filter(Mark::atHead).findFirst().orElseThrow();
-    double p1 = head.pathFrom1Mm();
-    double p2 = head.pathFrom2Mm().getAsDouble();
-    List<Mark> more = new ArrayList<>(marks);
-    record Candidate(Mark mark, String words) {}
-    double from1 =
-        marks.stream()
-            .filter(m -> !m.atHead())
-            .mapToDouble(Mark::pathFrom1Mm)
-            .findFirst()
-            .orElse(p1 - p2 + 1);
-    List<Candidate> candidates =
-        List.of(
-            new Candidate(
-                mark(At.HEAD, p1 + FURTHER_MM, p2 + FURTHER_MM),
-                "a mark at the head with the carriage further from mirror 2, or nearer to it"),
-            new Candidate(
-                mark(At.MIRROR_2, from1 + FURTHER_MM, 0),
-                "a mark at mirror 2 with the gantry further from mirror 1, or nearer to it"),
-            new Candidate(
-                mark(At.HEAD, p1 + FURTHER_MM, p2),
-                "a mark at the head with the gantry further from mirror 1, or nearer to it"));
     String found = marks.size() + " of them, too few or too alike";
-    for (Candidate candidate : candidates) {
+    List<Mark> more = new ArrayList<>(marks);
+    for (Candidate candidate : candidates(marks, mirrors)) {
       more.add(candidate.mark);
-      if (determined(more)) {
+      if (determined(more, mirrors)) {
         return Optional.of(new Missing(found, candidate.words + ", as well"));
       }
       more.removeLast();
@@ -77,28 +51,88 @@ final class MarksNeeded {
     return Optional.of(
         new Missing(
             found,
-            "marks at mirror 2 with the gantry near and far, and at the head with the carriage near and far"));
+            mirrors == 2
+                ? "marks at mirror 2 with the gantry near and far, and at the head with the carriage near and far"
+                : "marks before each mirror and at the head, near and far"));
   }
 
-  private static Mark mark(At at, double p1, double p2) {
-    return new Mark(at, p1, at == At.HEAD ? OptionalDouble.of(p2) : OptionalDouble.empty(), 0, 0);
+  private static List<Candidate> candidates(List<Mark> marks, int mirrors) {
+    double[] head = paths(marks.stream().filter(Mark::atHead).findFirst().orElseThrow(), mirrors);
+    List<Candidate> candidates = new ArrayList<>();
+    candidates.add(
+        new Candidate(
+            mark(At.HEAD, further(head, mirrors)),
+            mirrors == 1
+                ? "a mark further along the beam from mirror 1, such as at another height of the table"
+                : "a mark at the head with the carriage further from mirror %d, or nearer to it"
+                    .formatted(mirrors)));
+    for (int to = mirrors; to >= 2; to--) {
+      At at = At.values()[to - 2];
+      int before = to - 1;
+      double own = head[to - 1];
+      double[] paths =
+          marks.stream()
+              .filter(m -> m.at() == at)
+              .findFirst()
+              .map(m -> paths(m, before))
+              .orElse(Arrays.stream(head).limit(before).map(p -> p - own + 1).toArray());
+      candidates.add(
+          new Candidate(
+              mark(at, further(paths, before)),
+              to == mirrors
+                  ? "a mark at mirror %d with the gantry further from mirror %d, or nearer to it"
+                      .formatted(to, before)
+                  : "a mark before mirror %d at another distance from mirror %d"
+                      .formatted(to, before)));
+    }
+    if (mirrors > 1) {
+      candidates.add(
+          new Candidate(
+              mark(At.HEAD, further(head, mirrors - 1)),
+              "a mark at the head with the gantry further from mirror %d, or nearer to it"
+                  .formatted(mirrors - 1)));
+    }
+    return candidates;
   }
 
-  /** Whether both angles and the offset at the head follow from the marks. */
-  private static boolean determined(List<Mark> marks) {
-    boolean atMirror2 = marks.stream().anyMatch(m -> !m.atHead());
-    int unknown = atMirror2 ? 4 : 3;
-    if (marks.size() < unknown) {
+  private static double[] paths(Mark mark, int mirrors) {
+    double[] paths = new double[mirrors];
+    for (int i = 0; i < mirrors; i++) {
+      paths[i] = mark.pathFrom(i + 1).orElseThrow();
+    }
+    return paths;
+  }
+
+  /** The first paths longer by the same, as when what comes after them is moved away. */
+  private static double[] further(double[] paths, int first) {
+    double[] longer = paths.clone();
+    for (int i = 0; i < first; i++) {
+      longer[i] += FURTHER_MM;
+    }
+    return longer;
+  }
+
+  private static Mark mark(At at, double[] paths) {
+    return new Mark(
+        at,
+        paths[0],
+        paths.length > 1 ? OptionalDouble.of(paths[1]) : OptionalDouble.empty(),
+        paths.length > 2 ? OptionalDouble.of(paths[2]) : OptionalDouble.empty(),
+        0,
+        0);
+  }
+
+  /** Whether every angle and the offset at the head follow from the marks. */
+  static boolean determined(List<Mark> marks, int mirrors) {
+    Columns columns = Columns.of(marks, mirrors);
+    if (marks.size() < columns.count()) {
       return false;
     }
-    double[][] rows = new double[marks.size()][unknown];
-    for (int i = 0; i < rows.length; i++) {
-      double[] row = row(marks.get(i), 1);
-      System.arraycopy(row, 4 - unknown, rows[i], 0, unknown);
-    }
+    double[][] rows =
+        marks.stream().map(m -> columns.row(m, Columns.KEEPS)).toArray(double[][]::new);
     // The offsets are free: only differences of paths tell the angles.
     double least =
-        java.util.Arrays.stream(
+        Arrays.stream(
                 new SingularValueDecomposition(new Array2DRowRealMatrix(rows, false))
                     .getSingularValues())
             .min()

@@ -1,6 +1,7 @@
 package zebrawood.mirrors;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.SequencedMap;
 import zebrawood.measure.Finding;
 import zebrawood.measure.TurnDirection;
@@ -9,12 +10,13 @@ import zebrawood.measure.Verdict;
 /**
  * What the marks come to.
  *
- * @param mirrors by "1" and "2"
+ * @param mirrors by number, from "1"
  * @param headShiftRightMm left at the head after both angles are right
  * @param wanderNowMm largest distance between any two marks at the head
  * @param wanderAfterMm the same, predicted for exact turns
  * @param wanderAfterRoundedMm predicted for turns rounded to minutes of a clock's face
  * @param residualRmsMm misfit over all marks and both axes
+ * @param suspicion what the misfit looks like, where there is one
  */
 public record MirrorFinding(
     SequencedMap<String, Mirror> mirrors,
@@ -24,6 +26,7 @@ public record MirrorFinding(
     double wanderAfterMm,
     double wanderAfterRoundedMm,
     double residualRmsMm,
+    Optional<Suspicion> suspicion,
     Verdict verdict,
     List<String> advice,
     List<String> warnings)
@@ -43,7 +46,15 @@ public record MirrorFinding(
    *     turn is as fine as a hand turns a thumbscrew
    */
   public record Turn(
-      double turns, double turnsUncertainty, TurnDirection direction, int clockMinutes) {}
+      double turns, double turnsUncertainty, TurnDirection direction, int clockMinutes) {
+
+    /** What the rounded turn takes off an angle, in the unit of that angle. */
+    double turned(double error) {
+      return turns == 0 ? 0 : error * (Math.abs(clockMinutes) / MINUTES) / turns;
+    }
+
+    private static final double MINUTES = 60;
+  }
 
   /** The deviation added at a mirror, in the frame just after it, and what cancels it. */
   public record Mirror(

@@ -1,60 +1,379 @@
 package zebrawood.mirrors;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.ledger.Figure;
 import zebrawood.measure.Accepts;
+import zebrawood.measure.Finding;
+import zebrawood.measure.Numbers;
+import zebrawood.measure.Verdict;
+import zebrawood.mirrors.MirrorFinding.Turn;
+import zebrawood.mirrors.MirrorReadings.At;
+import zebrawood.mirrors.MirrorReadings.Learned;
+import zebrawood.mirrors.MirrorReadings.Mark;
+import zebrawood.mirrors.MirrorReadings.Mount;
+import zebrawood.mirrors.MirrorReadings.Screw;
 
 /**
- * One visit to the mirrors.
+ * One visit to the mirrors: the full set of marks, or the quick check, and what was looked at
+ * beside it.
  *
- * @param readings marks and mounts
- * @param beamMm 1/e^2 diameter of the beam at the head, when it is known
+ * @param full marks and mounts; empty for a quick check
+ * @param quick corners and a round mark; empty for the full set
+ * @param beamMm 1/e^2 diameter of the beam, when it is known
+ * @param faceMm diameter of the mirrors' faces, when it is known
+ * @param atMirror1 where the beam from the tube meets mirror 1, when it was burnt
+ * @param screwsBy where the screws' response comes from
+ * @param trials screws that were tried
+ * @param before the full set burnt before the screws were turned last, on the same visit
+ * @param plumb marks at the nozzle
+ * @param pointer the red dot beside the beam
  * @param leastPulse the least current or power that marks, in words
  */
-public record MirrorVisit(MirrorReadings readings, OptionalDouble beamMm, String leastPulse) {
+public record MirrorVisit(
+    Optional<MirrorReadings> full,
+    Optional<QuickCheck> quick,
+    OptionalDouble beamMm,
+    OptionalDouble faceMm,
+    Optional<QuickCheck.Spot> atMirror1,
+    ScrewsBy screwsBy,
+    List<ScrewTrial> trials,
+    Optional<MirrorReadings> before,
+    Optional<Plumb.Readings> plumb,
+    Optional<Pointer.Readings> pointer,
+    String leastPulse) {
+
+  /** Where the screws' response comes from. */
+  public enum ScrewsBy {
+    /** A trial turn of each screw that is needed. */
+    TRIAL,
+    /** Arm and pitch, from the mount's drawing. */
+    DRAWING
+  }
+
+  /** The share of the beam that is lost at an opening or at a mirror's rim. */
+  public record Lost(String where, double share) {}
+
+  /**
+   * What it came to.
+   *
+   * @param alignment of the full set
+   * @param untried screws that are to be turned and were never tried, such as "1.sideways"
+   * @param lost now, at each place with a known size, for the mark that is furthest off
+   */
+  public record Judged(
+      Optional<MirrorFinding> alignment,
+      Optional<QuickCheck.Finding> quick,
+      Optional<Plumb.Finding> plumb,
+      Optional<Pointer.Finding> pointer,
+      List<String> untried,
+      List<Lost> lost,
+      Verdict verdict,
+      List<String> advice,
+      List<String> warnings)
+      implements Finding {
+
+    /** The wander, whichever way it was looked at. */
+    public double wanderNowMm() {
+      return alignment
+          .map(MirrorFinding::wanderNowMm)
+          .or(() -> quick.map(QuickCheck.Finding::wanderNowMm))
+          .orElseThrow();
+    }
+  }
+
+  /** A turn shorter than this is not asked for again. */
+  private static final double LEAST_TRIED_TURNS = 1 / 60.0;
+
+  /** A screw that did less or more than this share of what was asked is told of. */
+  private static final double AMISS = 0.4;
+
+  private static final double SURE = 3;
+
+  /** Below this share nobody sees the edge of the opening scorch. */
+  private static final double SCORCHES = 0.01;
+
+  /** Where the face is not known: a quarter of a usual one. */
+  private static final double USUAL_FACE_MM = 20;
+
+  private static final List<Verdict> WORSE =
+      List.of(Verdict.WITHIN, Verdict.MEASURE_AGAIN, Verdict.ADJUST, Verdict.STOP);
+
   public MirrorVisit {
+    trials = List.copyOf(trials);
     var accepts = new Accepts();
     beamMm.ifPresent(mm -> accepts.positive("beamMm", mm, 1000));
+    faceMm.ifPresent(mm -> accepts.positive("faceMm", mm, 1000));
+    if (full.isPresent() == quick.isPresent()) {
+      accepts.complain("marks", "neither or both kinds", "the full set or a quick check");
+    }
     accepts.orThrow();
   }
 
-  public MirrorFinding solve() {
-    return Alignment.solve(readings);
+  public Judged solve() {
+    List<String> advice = new ArrayList<>();
+    List<String> warnings = new ArrayList<>();
+    List<String> untried = new ArrayList<>();
+    List<Verdict> verdicts = new ArrayList<>();
+    tube(advice);
+    Optional<MirrorFinding> alignment = taught().map(Alignment::solve);
+    alignment.ifPresent(f -> {
+      verdicts.add(f.verdict());
+      advice.addAll(f.advice());
+      warnings.addAll(f.warnings());
+      trials.forEach(t -> {
+        if (t.solve(resolutionMm()) instanceof ScrewTrial.Outcome.Contradicts(String because)) {
+          warnings.add(because);
+        }
+      });
+      before.ifPresent(b -> disobeyed(b, f, warnings));
+      if (screwsBy == ScrewsBy.TRIAL && f.verdict() == Verdict.ADJUST) {
+        untried.addAll(untried(f));
+        tryFirst(untried, advice);
+      }
+    });
+    Optional<QuickCheck.Finding> checked = quick.map(QuickCheck::solve);
+    checked.ifPresent(f -> {
+      verdicts.add(f.verdict());
+      advice.addAll(f.advice());
+    });
+    Optional<Plumb.Finding> upright = plumb.map(Plumb::solve);
+    upright.ifPresent(f -> {
+      verdicts.add(f.verdict());
+      advice.addAll(f.advice());
+    });
+    Optional<Pointer.Finding> dot = pointer.map(Pointer::solve);
+    // The dot decides nothing about the mirrors: it is told, and the station stands without it.
+    dot.ifPresent(f -> advice.addAll(f.advice()));
+    List<Lost> lost = lost();
+    scorches(lost, warnings);
+    return new Judged(
+        alignment,
+        checked,
+        upright,
+        dot,
+        untried,
+        lost,
+        verdicts.stream().max(Comparator.comparingInt(WORSE::indexOf)).orElseThrow(),
+        advice,
+        warnings);
   }
 
-  /** The share that the head's opening cuts off now, for the mark that is furthest off. */
-  public OptionalDouble lostShareNow() {
-    if (beamMm.isEmpty()) {
-      return OptionalDouble.empty();
+  /** The full set with the screws as the trials taught them, for the next round. */
+  public Optional<MirrorReadings> taught() {
+    return full.map(r -> r.withMounts(mounts(r)));
+  }
+
+  private double resolutionMm() {
+    return full.map(MirrorReadings::markResolutionMm)
+        .or(() -> quick.map(QuickCheck::markResolutionMm))
+        .orElseThrow();
+  }
+
+  /** Angles do not matter before the beam meets mirror 1 near its middle. */
+  private void tube(List<String> advice) {
+    atMirror1
+        .filter(s -> Math.hypot(s.rightMm(), s.upMm()) > faceMm.orElse(USUAL_FACE_MM) / 4)
+        .ifPresent(s ->
+            advice.add(
+                "Move the tube before any screw: its beam meets mirror 1 %s mm %s and %s mm %s of the middle."
+                    .formatted(
+                        Numbers.plain(Math.abs(s.rightMm())),
+                        s.rightMm() < 0 ? "left" : "right",
+                        Numbers.plain(Math.abs(s.upMm())),
+                        s.upMm() < 0 ? "below" : "above")));
+  }
+
+  /** The mounts with what the trials taught. */
+  private Map<String, Mount> mounts(MirrorReadings readings) {
+    Map<String, Mount> mounts = new HashMap<>(readings.mounts());
+    for (ScrewTrial trial : trials) {
+      if (trial.solve(readings.markResolutionMm())
+          instanceof ScrewTrial.Outcome.Works(var towards, Learned response)) {
+        mounts.computeIfPresent(
+            String.valueOf(trial.mirror()),
+            (name, mount) ->
+                trial.sideways()
+                    ? new Mount(taught(mount.sideways(), towards, response), mount.upDown())
+                    : new Mount(mount.sideways(), taught(mount.upDown(), towards, response)));
+      }
     }
-    Optional<Double> furthest =
-        readings.marks().stream()
-            .filter(MirrorReadings.Mark::atHead)
-            .map(m -> Math.hypot(m.rightMm(), m.upMm()))
-            .max(Double::compare);
-    return furthest.isPresent()
-        ? OptionalDouble.of(
-            Opening.lostShare(readings.apertureMm(), beamMm.getAsDouble(), furthest.get()))
-        : OptionalDouble.empty();
+    return mounts;
   }
 
-  /** What the notebook shows; the wander is the telling figure. */
-  public List<Figure> figures(MirrorFinding f) {
+  private static Screw taught(Screw screw, MirrorReadings.Towards towards, Learned response) {
+    return new Screw(screw.armMm(), screw.pitchMm(), towards, Optional.of(response));
+  }
+
+  private List<String> untried(MirrorFinding f) {
+    List<String> untried = new ArrayList<>();
+    f.mirrors()
+        .forEach((name, m) -> {
+          for (boolean sideways : new boolean[] {true, false}) {
+            Turn turn = sideways ? m.sideways() : m.upDown();
+            boolean tried =
+                trials.stream()
+                    .filter(t -> t.solve(resolutionMm()) instanceof ScrewTrial.Outcome.Works)
+                    .anyMatch(
+                        t -> String.valueOf(t.mirror()).equals(name) && t.sideways() == sideways);
+            if (!tried && turn.turns() >= LEAST_TRIED_TURNS) {
+              untried.add(name + (sideways ? ".sideways" : ".upDown"));
+            }
+          }
+        });
+    return untried;
+  }
+
+  /** Screws that nobody tried are tried before they are turned by a figure. */
+  private static void tryFirst(List<String> untried, List<String> advice) {
+    List<String> first = new ArrayList<>();
+    for (String screw : untried) {
+      boolean sideways = screw.endsWith(".sideways");
+      String words =
+          "the %s screw of mirror %s"
+              .formatted(sideways ? "sideways" : "up-and-down", screw.charAt(0));
+      advice.removeIf(a -> a.startsWith("Turn " + words + " "));
+      first.add(
+          "Try %s: a quarter turn clockwise, burn the furthest mark after it again, type how far that moved, and turn it back."
+              .formatted(words));
+    }
+    advice.addAll(0, first);
+  }
+
+  /** Screws that did not do what was asked of them since the marks before. */
+  private void disobeyed(MirrorReadings earlier, MirrorFinding now, List<String> warnings) {
+    MirrorFinding was = Alignment.solve(earlier);
+    was.mirrors()
+        .forEach((name, m) -> {
+          var after = now.mirrors().get(name);
+          if (after != null) {
+            disobeyed(
+                "the sideways screw of mirror " + name,
+                m.sideways(),
+                m.beamErrorRightMrad(),
+                after.beamErrorRightMrad(),
+                Math.hypot(
+                    m.beamErrorRightMradUncertainty(), after.beamErrorRightMradUncertainty()),
+                warnings);
+            disobeyed(
+                "the up-and-down screw of mirror " + name,
+                m.upDown(),
+                m.beamErrorUpMrad(),
+                after.beamErrorUpMrad(),
+                Math.hypot(m.beamErrorUpMradUncertainty(), after.beamErrorUpMradUncertainty()),
+                warnings);
+          }
+        });
+  }
+
+  private static void disobeyed(
+      String screw, Turn turn, double was, double is, double uncertainty, List<String> warnings) {
+    double asked = turn.turned(was);
+    double did = was - is;
+    double amiss = Math.abs(did - asked);
+    if (asked == 0 || amiss < SURE * uncertainty || amiss < AMISS * Math.abs(asked)) {
+      return;
+    }
+    String why =
+        did * asked < 0
+            ? "it was turned the other way, or clockwise does the opposite there"
+            : Math.abs(did) < Math.abs(asked)
+                ? "it has play, or was not turned as far"
+                : "it does more a turn than was thought";
+    warnings.add(
+        "Since the last marks %s took off %s ± %s mrad and not %s: %s. Try it by a quarter turn."
+            .formatted(
+                screw,
+                Numbers.fixed(Math.signum(asked) * did, 1),
+                Numbers.fixed(uncertainty, 1),
+                Numbers.fixed(Math.abs(asked), 1),
+                why));
+  }
+
+  /** At each place where the size is known and a mark was burnt. */
+  private List<Lost> lost() {
+    List<Lost> lost = new ArrayList<>();
+    if (beamMm.isEmpty()) {
+      return lost;
+    }
+    double beam = beamMm.getAsDouble();
+    if (faceMm.isPresent()) {
+      // Seen along the beam, a mirror at 45 degrees is narrower by the root of 2.
+      double face = faceMm.getAsDouble() / Math.sqrt(2);
+      atMirror1.ifPresent(s ->
+          lost.add(
+              new Lost(
+                  "mirror 1", Opening.lostShare(face, beam, Math.hypot(s.rightMm(), s.upMm())))));
+      full.ifPresent(r -> {
+        for (At at : List.of(At.MIRROR_2, At.MIRROR_3)) {
+          furthest(r.marks(), at)
+              .ifPresent(off -> lost.add(new Lost(at.words(), Opening.lostShare(face, beam, off))));
+        }
+      });
+    }
+    full.ifPresent(r ->
+        furthest(r.marks(), At.HEAD)
+            .ifPresent(off ->
+                lost.add(new Lost("the head", Opening.lostShare(r.apertureMm(), beam, off)))));
+    return lost;
+  }
+
+  private static Optional<Double> furthest(List<Mark> marks, At at) {
+    return marks.stream()
+        .filter(m -> m.at() == at)
+        .map(m -> Math.hypot(m.rightMm(), m.upMm()))
+        .max(Double::compare);
+  }
+
+  private static void scorches(List<Lost> lost, List<String> warnings) {
+    lost.stream()
+        .filter(l -> l.share() > SCORCHES)
+        .forEach(l ->
+            warnings.add(
+                "%s would scorch: %s %% of the beam falls beside the opening there, on the side of the furthest mark."
+                    .formatted(
+                        l.where().equals("the head") ? "The head's rim" : "The rim of " + l.where(),
+                        Numbers.fixed(100 * l.share(), 1))));
+  }
+
+  /**
+   * What the notebook shows; the wander is the telling figure. A quick check has none: it clears a
+   * doubt and proves nothing anew.
+   */
+  public List<Figure> figures(Judged f) {
     List<Figure> figures = new ArrayList<>();
-    figures.add(
-        figure(
-            "wander", "Wander", f.wanderNowMm(), "mm", OptionalDouble.of(readings.toleranceMm())));
-    figures.add(
-        figure(
-            "offset",
-            "Offset",
-            Math.hypot(f.headShiftRightMm(), f.headShiftUpMm()),
-            "mm",
-            OptionalDouble.empty()));
-    figures.add(figure("misfit", "Misfit", f.residualRmsMm(), "mm", OptionalDouble.empty()));
+    full.ifPresent(r ->
+        figures.add(
+            figure("wander", "Wander", f.wanderNowMm(), "mm", OptionalDouble.of(r.toleranceMm()))));
+    if (quick.isPresent()) {
+      return figures;
+    }
+    f.alignment()
+        .ifPresent(a -> {
+          figures.add(
+              figure(
+                  "offset",
+                  "Offset",
+                  Math.hypot(a.headShiftRightMm(), a.headShiftUpMm()),
+                  "mm",
+                  OptionalDouble.empty()));
+          figures.add(figure("misfit", "Misfit", a.residualRmsMm(), "mm", OptionalDouble.empty()));
+        });
+    plumb.ifPresent(p ->
+        f.plumb()
+            .ifPresent(found ->
+                figures.add(
+                    figure(
+                        "lean",
+                        "Edge leans",
+                        found.edgeLeanMm(),
+                        "mm",
+                        OptionalDouble.of(p.edgeMm())))));
     return figures;
   }
 

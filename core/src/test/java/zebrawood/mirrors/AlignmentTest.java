@@ -161,7 +161,8 @@ class AlignmentTest {
     MirrorFinding f = Alignment.solve(readings(0.2, marks));
     assertThat(f.verdict()).isEqualTo(Verdict.STOP);
     assertThat(f.advice().getFirst()).startsWith("Look for what is loose or bent");
-    assertThat(f.warnings().getFirst()).contains("burn one of them again");
+    assertThat(f.warnings().getFirst())
+        .contains("all fit but the one at the head that was read 4 right, -3 up: burn it again");
     MirrorFinding fine =
         Alignment.solve(
             readings(0.2, train(new double[2], new double[2], new double[2], new double[] {5, 0})));

@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Standing;
 import zebrawood.mirrors.MirrorStation;
 
 /** The mirrors of the demo's Alder, by keyboard. */
@@ -60,7 +62,7 @@ class MirrorWindowTest extends WindowTest {
     assertThat(focused()).isEqualTo("primary");
     assertThat(page())
         .contains("sideways screw of mirror 1", "minutes on a clock's face")
-        .contains("Wander 5.1 mm now");
+        .contains("Wander 5.1 mm now", "Lost at the head now");
     int before = entries().size();
     keys(KeyCode.ENTER);
     until(
@@ -75,22 +77,94 @@ class MirrorWindowTest extends WindowTest {
     assertThat(page()).contains("at least two marks at the head");
   }
 
+  /** What a key press, Enter and letters can do; nothing is fired or clicked. */
+  private void tabTo(String id) {
+    for (int i = 0; i < 80 && !focused().equals(id); i++) {
+      keys(KeyCode.TAB);
+    }
+    assertThat(focused()).isEqualTo(id);
+  }
+
   @Test
-  void theStandInIsCommissionedByTheAdviceAlone() {
+  void theStandInIsCommissionedByKeyboardAlone() {
     keys(KeyCode.CONTROL, KeyCode.DIGIT5);
     int before = entries().size();
-    press("#practise");
+    tabTo("practise");
+    keys(KeyCode.SPACE);
+    double first = 0;
     int round = 0;
-    for (; round < 4; round++) {
-      press("#read-all");
+    for (; round < 8; round++) {
+      tabTo("read-all");
+      keys(KeyCode.SPACE);
+      if (round == 0) {
+        first = wanderMm();
+      }
       if (page().contains("Within the limit after")) {
         break;
       }
-      keys(KeyCode.ENTER);
+      // Tries, then turns; what was only tried leaves the marks where they are.
+      while (onInterface(() -> !node("#primary").isDisabled())) {
+        assertThat(focused()).isEqualTo("primary");
+        keys(KeyCode.ENTER);
+        if (focused().equals("mirrors-mirror-2-rear-right")) {
+          break;
+        }
+      }
     }
+    assertThat(first).as("mm of wander at first").isGreaterThan(8);
+    assertThat(wanderMm()).isLessThanOrEqualTo(1);
     assertThat(round).isLessThan(4);
-    press("#secondary");
+    tabTo("secondary");
+    keys(KeyCode.ENTER);
     assertThat(words("#mirrors-head-rear-left-up")).isEmpty();
     assertThat(entries()).hasSize(before);
+  }
+
+  private double wanderMm() {
+    var found = java.util.regex.Pattern.compile("Wander ([0-9.]+) mm now").matcher(page());
+    assertThat(found.find()).isTrue();
+    return Double.parseDouble(found.group(1));
+  }
+
+  @Test
+  void aQuickCheckIsKeptAsACheckAndAClickPutsAMark() {
+    keys(KeyCode.CONTROL, KeyCode.DIGIT5);
+    goOnWithAReason();
+    onInterface(() -> {
+      ComboBox<?> school = (ComboBox<?>) node("#mirrors-school");
+      school.getSelectionModel().select(1);
+      return null;
+    });
+    settle();
+    assertThat(shows("#mirrors-mirror-2-rear-right")).isTrue();
+    assertThat(onInterface(() -> node("#mirrors-mirror-2-rear-right").isVisible())).isFalse();
+    fill("#mirrors-head-rear-left-right", "0");
+    keys(KeyCode.ENTER);
+    typeWords("0");
+    keys(KeyCode.ENTER);
+    var tape = onInterface(() -> node("#mirrors-tape").localToScreen(120, 90));
+    clickOn(tape);
+    settle();
+    assertThat(words("#mirrors-head-rear-right-right")).isNotBlank();
+    assertThat(words("#mirrors-head-rear-right-up")).isNotBlank();
+    fill("#mirrors-head-rear-right-right", "1/64 in");
+    fill("#mirrors-head-rear-right-up", "0");
+    onInterface(() -> {
+      node("#proof-round").requestFocus();
+      return null;
+    });
+    keys(KeyCode.Y);
+    assertThat(page()).contains("Leave the mirrors", "Wander over the corners 0.4 mm");
+    int before = entries().size();
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    until(
+        "it is recorded",
+        () -> app.model().opened().ledger().entriesAt(MirrorStation.STATION).size() == before + 1);
+    settle();
+    assertThat(entries().getLast().kind()).isEqualTo(EntryKind.CHECK);
+    assertThat(entries().getLast().tellingFigure()).isEmpty();
+    assertThat(onInterface(() -> app.model().opened().standing(MirrorStation.STATION)))
+        .as("a check proves nothing anew after a new tube")
+        .isInstanceOf(Standing.Stale.class);
   }
 }

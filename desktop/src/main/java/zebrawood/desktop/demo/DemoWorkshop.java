@@ -316,7 +316,18 @@ public final class DemoWorkshop {
       mark.get(1).textProperty().set(words[next + 1]);
       next += 2;
     }
-    model.type(Map.of("beam", "7"));
+    model.type(
+        Map.of(
+            "beam", "7",
+            "face", "25",
+            "trial.1.sideways.right", "3",
+            "trial.1.sideways.up", "0",
+            "trial.1.upDown.right", "0",
+            "trial.1.upDown.up", "2",
+            "trial.2.sideways.right", "4",
+            "trial.2.sideways.up", "0.5",
+            "trial.2.upDown.right", "0",
+            "trial.2.upDown.up", "3"));
     if (!(model.outcomeProperty().get() instanceof MirrorOutcome.Found found)) {
       throw new IllegalStateException("demo readings: " + model.outcomeProperty().get());
     }

@@ -1,111 +1,162 @@
 package zebrawood.desktop.mirrors;
 
+import java.util.ArrayList;
 import java.util.List;
-import javafx.css.PseudoClass;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.input.MouseEvent;
 import zebrawood.desktop.fields.NumberEntry;
 import zebrawood.desktop.sheet.Drawing;
 import zebrawood.desktop.sheet.LivePicture;
 import zebrawood.desktop.text.Text;
 import zebrawood.mirrors.MirrorFinding;
+import zebrawood.mirrors.MirrorReadings.At;
 
 /**
- * The head's opening looking the way the beam travels, to scale: the marks now, and where exact
- * turns bring them; below it the beam's path from above with the mirror to touch lit.
+ * The tape looking the way the beam travels, to scale: the marks now, and where exact turns bring
+ * them; a click puts the mark that is typed now. Below it the beam's path from above, and the
+ * mounts with the screw to touch lit.
  */
 final class MarksPicture extends LivePicture {
-  private static final double PLAN_HEIGHT = 96;
-  private static final double SIDE = 26;
+  private static final double LOWER_HEIGHT = 118;
+  private static final double SIDE = 24;
   private static final double DOT = 7;
-  private static final PseudoClass LIT = PseudoClass.getPseudoClass("lit");
+
+  /** The path takes this share of the width, the mounts the rest. */
+  private static final double PATH_SHARE = 0.54;
 
   private final MirrorModel model;
+  private final BeamPath path;
+  private final MountFaces faces;
+  private double middleX;
+  private double middleY;
+  private double scale;
 
   MarksPicture(MirrorModel model) {
     this.model = model;
+    path = new BeamPath(model);
+    faces = new MountFaces(model);
+    setId("mirrors-tape");
+    setAccessibleText(Text.of("mirrors.picture.click"));
     model.outcomeProperty().subscribe(o -> draw());
+    model.activeProperty().subscribe(a -> draw());
+    setOnMouseClicked(this::clicked);
+  }
+
+  private void clicked(MouseEvent e) {
+    if (scale > 0 && e.getY() < getHeight() - LOWER_HEIGHT) {
+      model.click(place(), (e.getX() - middleX) / scale, (middleY - e.getY()) / scale);
+    }
+  }
+
+  /** The mark that is typed now, else the first that is still to be read. */
+  private MarkPlace place() {
+    Optional<MarkPlace> empty =
+        model.marks().entrySet().stream()
+            .filter(m -> !NumberEntry.begun(m.getValue()))
+            .map(Map.Entry::getKey)
+            .findFirst();
+    return model
+        .activeProperty()
+        .get()
+        .or(() -> empty)
+        .orElse(MarkPlace.of(model.train().mirrors()).getLast());
   }
 
   @Override
   protected void draw(Drawing on) {
-    if (!(model.outcomeProperty().get() instanceof MirrorOutcome.Found(var visit, var finding))) {
-      on.words(Text.of("mirrors.picture.empty"), getWidth() / 2, getHeight() / 2, "plan-side");
-      return;
-    }
-    double size = Math.min(getWidth(), getHeight() - PLAN_HEIGHT) - 2 * SIDE;
-    double middleX = getWidth() / 2;
-    double middleY = SIDE + size / 2;
+    At at = place().at();
+    Optional<MirrorFinding> finding = alignment();
+    double size = Math.min(getWidth(), getHeight() - LOWER_HEIGHT) - 2 * SIDE;
+    middleX = getWidth() / 2;
+    middleY = SIDE + size / 2;
     double furthest =
         model.marks().entrySet().stream()
-            .filter(e -> e.getKey().head() && NumberEntry.begun(e.getValue()))
+            .filter(e -> e.getKey().at() == at && usable(e.getValue()))
             .flatMap(e -> e.getValue().stream())
             .mapToDouble(e -> Math.abs(e.number()))
             .max()
             .orElse(0);
-    double radius = visit.readings().apertureMm() / 2;
-    double scale = size / 2 / Math.max(radius, furthest + 1);
+    double radius = model.limits().get(at == At.HEAD ? 1 : 4).value().orElse(USUAL_FACE_MM) / 2;
+    scale = size / 2 / Math.max(radius, furthest + 1);
     on.circle(middleX, middleY, radius * scale, "opening");
     on.line(middleX - 8, middleY, middleX + 8, middleY, "plan-grid");
     on.line(middleX, middleY - 8, middleX, middleY + 8, "plan-grid");
+    on.words(
+        Text.of(at == At.HEAD ? "mirrors.picture.at-head" : "mirrors.picture.at-mirror"),
+        getWidth() - 80,
+        12,
+        "plan-side");
+    if (model.marks().values().stream().noneMatch(NumberEntry::begun)) {
+      on.words(Text.of("mirrors.picture.click"), middleX, middleY + 30, "plan-side");
+    }
     model
         .marks()
         .forEach((place, entries) -> {
-          if (place.head() && NumberEntry.begun(entries)) {
-            mark(on, place, entries, finding, middleX, middleY, scale);
+          if (place.at() == at && usable(entries)) {
+            mark(on, place, entries, finding);
           }
         });
-    plan(on, finding);
+    double top = getHeight() - LOWER_HEIGHT;
+    on.line(SIDE, top, getWidth() - SIDE, top, "plan-grid");
+    double across = getWidth() * PATH_SHARE;
+    path.draw(on, finding, SIDE, top, across - SIDE, LOWER_HEIGHT);
+    faces.draw(on, finding, across, top, getWidth() - across, LOWER_HEIGHT);
+  }
+
+  /** Drawn for a mirror whose size nobody gave. */
+  private static final double USUAL_FACE_MM = 20;
+
+  private Optional<MirrorFinding> alignment() {
+    return model.outcomeProperty().get() instanceof MirrorOutcome.Found(var visit, var judged)
+        ? judged.alignment()
+        : Optional.empty();
+  }
+
+  private static boolean usable(List<NumberEntry> entries) {
+    return entries.stream().allMatch(e -> e.value().isPresent());
   }
 
   private void mark(
-      Drawing on,
-      MarkPlace place,
-      List<NumberEntry> entries,
-      MirrorFinding f,
-      double middleX,
-      double middleY,
-      double scale) {
+      Drawing on, MarkPlace place, List<NumberEntry> entries, Optional<MirrorFinding> finding) {
     double right = entries.get(0).number();
     double up = entries.get(1).number();
-    double p2 = model.pathFrom2Mm(place) / 1000;
-    double p1 = model.pathFrom1Mm(place) / 1000 + p2;
-    var one = f.mirrors().get("1");
-    var two = f.mirrors().get("2");
-    double afterRight = right + one.beamErrorRightMrad() * p1 - two.beamErrorRightMrad() * p2;
-    double afterUp = up - one.beamErrorUpMrad() * p1 - two.beamErrorUpMrad() * p2;
     double x = middleX + right * scale;
     double y = middleY - up * scale;
-    on.line(x, y, middleX + afterRight * scale, middleY - afterUp * scale, "mark-way");
+    finding.ifPresent(f -> {
+      double[] moved = moved(f, model.pathsMm(place));
+      double afterX = middleX + (right - moved[0]) * scale;
+      double afterY = middleY - (up - moved[1]) * scale;
+      on.line(x, y, afterX, afterY, "mark-way");
+      on.circle(afterX, afterY, DOT, "mark-after");
+    });
     on.circle(x, y, DOT, "mark-now");
-    on.circle(middleX + afterRight * scale, middleY - afterUp * scale, DOT, "mark-after");
-    on.words(MirrorPane.words(place).replaceFirst("head, ", ""), x, y - 15, "plan-after");
+    on.words(MirrorPane.words(place).replaceFirst("^[^,]*, ", ""), x, y - 15, "plan-after");
   }
 
-  /** From above: tube, mirror 1, gantry, head. The error is not drawn; it would not be seen. */
-  private void plan(Drawing on, MirrorFinding f) {
-    double top = getHeight() - PLAN_HEIGHT;
-    double left = SIDE + 20;
-    double right = getWidth() - SIDE - 20;
-    double gantryY = top + PLAN_HEIGHT * 0.55;
-    boolean rear = model.mirrorOneAtProperty().get() == MirrorOneAt.REAR;
-    double oneY = rear ? top + 14 : getHeight() - 22;
-    on.line(right, oneY, left, oneY, "beam");
-    on.line(left, oneY, left, gantryY, "beam");
-    on.line(left, gantryY, (left + right) / 2, gantryY, "beam");
-    lit(on, left, oneY, needs(f, "1"));
-    lit(on, left, gantryY, needs(f, "2") && !needs(f, "1"));
-    on.words("1", left - 16, oneY, "plan-side");
-    on.words("2", left - 16, gantryY, "plan-side");
-    on.words(Text.of("mirrors.picture.head"), (left + right) / 2 + 30, gantryY, "plan-side");
-    on.words(Text.of("mirrors.picture.tube"), right - 10, oneY + (rear ? 14 : -14), "plan-side");
-    on.words(Text.of("bed.plan.front"), (left + right) / 2, getHeight() - 8, "plan-side");
+  /** How far the angles have moved a mark to the right and up, in mm. */
+  static double[] moved(MirrorFinding f, double[] pathsMm) {
+    double[] moved = new double[2];
+    double fold = 1;
+    for (int mirror = pathsMm.length; mirror >= 1; mirror--) {
+      var its = f.mirrors().get(String.valueOf(mirror));
+      double metres = pathsMm[mirror - 1] / 1000;
+      moved[0] += fold * its.beamErrorRightMrad() * metres;
+      moved[1] += its.beamErrorUpMrad() * metres;
+      fold = -fold;
+    }
+    return moved;
   }
 
-  private static boolean needs(MirrorFinding f, String mirror) {
-    var m = f.mirrors().get(mirror);
-    return m.sideways().clockMinutes() != 0 || m.upDown().clockMinutes() != 0;
-  }
-
-  private static void lit(Drawing on, double x, double y, boolean lit) {
-    on.circle(x, y, 8, "mirror-mount").pseudoClassStateChanged(LIT, lit);
+  /** The mirrors whose screws are to be turned, in order. */
+  static List<String> toTurn(MirrorFinding f) {
+    List<String> mirrors = new ArrayList<>();
+    f.mirrors()
+        .forEach((name, m) -> {
+          if (m.sideways().clockMinutes() != 0 || m.upDown().clockMinutes() != 0) {
+            mirrors.add(name);
+          }
+        });
+    return mirrors;
   }
 }

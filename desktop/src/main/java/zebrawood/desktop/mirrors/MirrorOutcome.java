@@ -1,6 +1,5 @@
 package zebrawood.desktop.mirrors;
 
-import zebrawood.mirrors.MirrorFinding;
 import zebrawood.mirrors.MirrorVisit;
 
 /** What can be said of what is typed so far. */
@@ -19,5 +18,5 @@ public sealed interface MirrorOutcome {
    */
   record Refused(String because) implements MirrorOutcome {}
 
-  record Found(MirrorVisit visit, MirrorFinding finding) implements MirrorOutcome {}
+  record Found(MirrorVisit visit, MirrorVisit.Judged finding) implements MirrorOutcome {}
 }

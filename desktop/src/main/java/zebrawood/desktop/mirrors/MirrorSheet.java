@@ -1,5 +1,6 @@
 package zebrawood.desktop.mirrors;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -8,8 +9,13 @@ import zebrawood.desktop.sheet.EntryDesk;
 import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.sheet.Step;
 import zebrawood.desktop.text.Text;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.EntryKind;
+import zebrawood.ledger.Ledger;
 import zebrawood.measure.Numbers;
-import zebrawood.mirrors.MirrorFinding;
+import zebrawood.measure.UnusableReading;
+import zebrawood.measure.Verdict;
+import zebrawood.mirrors.MirrorReadings;
 import zebrawood.mirrors.MirrorStation;
 import zebrawood.mirrors.MirrorVisit;
 import zebrawood.records.mirrors.MirrorRecord;
@@ -76,7 +82,7 @@ public final class MirrorSheet extends AnsweredSheet {
               finding.advice().stream().map(s -> Step.ofAdvice(s, "")).toList(),
               finding.warnings(),
               caution,
-              summary(visit, finding),
+              summary(finding),
               Optional.of(
                   new EntryDesk.Reading(
                       MirrorRecord.readings(model.typed(), visit),
@@ -86,29 +92,92 @@ public final class MirrorSheet extends AnsweredSheet {
     };
   }
 
-  private static String summary(MirrorVisit visit, MirrorFinding f) {
+  /** What was burnt before the screws were turned last is compared with what is burnt now. */
+  @Override
+  protected void recordChanged() {
+    if (practice.roundsProperty().get() >= 0) {
+      return;
+    }
+    List<Entry> entries = workshop.opened().ledger().entriesAt(MirrorStation.STATION);
+    model.setBefore(
+        entries.isEmpty()
+            ? Optional.empty()
+            : Optional.of(entries.getLast())
+                .filter(e -> e.verdict() == Verdict.ADJUST && !desk.correcting())
+                .filter(e ->
+                    Duration.between(e.at(), workshop.clock().instant())
+                            .compareTo(Ledger.LONGEST_VISIT)
+                        < 0)
+                .flatMap(MirrorSheet::burntThen));
+  }
+
+  private static Optional<MirrorReadings> burntThen(Entry entry) {
+    try {
+      return MirrorRecord.of(entry.readings()).readings().taught();
+    } catch (UnusableReading e) {
+      // A damaged or newer entry has nothing to compare with.
+      return Optional.empty();
+    }
+  }
+
+  @Override
+  protected EntryKind kindOf(boolean leaving) {
+    return model.schoolProperty().get() == MirrorModel.School.QUICK
+        ? EntryKind.CHECK
+        : super.kindOf(leaving);
+  }
+
+  private static String summary(MirrorVisit.Judged judged) {
     List<String> sentences = new ArrayList<>();
-    sentences.add(
-        Text.of(
-            "mirrors.summary.wander",
-            Numbers.fixed(f.wanderNowMm(), 1),
-            Numbers.fixed(f.wanderAfterMm(), 1),
-            Numbers.fixed(f.wanderAfterRoundedMm(), 1)));
-    f.mirrors()
-        .forEach((name, m) ->
+    judged
+        .alignment()
+        .ifPresent(f -> {
+          sentences.add(
+              Text.of(
+                  "mirrors.summary.wander",
+                  Numbers.fixed(f.wanderNowMm(), 1),
+                  Numbers.fixed(f.wanderAfterMm(), 1),
+                  Numbers.fixed(f.wanderAfterRoundedMm(), 1)));
+          f.mirrors()
+              .forEach((name, m) ->
+                  sentences.add(
+                      Text.of(
+                          "mirrors.summary.angle",
+                          name,
+                          Numbers.fixed(m.beamErrorRightMrad(), 1),
+                          Numbers.fixed(m.beamErrorRightMradUncertainty(), 1),
+                          Numbers.fixed(m.beamErrorUpMrad(), 1),
+                          Numbers.fixed(m.beamErrorUpMradUncertainty(), 1))));
+        });
+    judged
+        .quick()
+        .ifPresent(f ->
+            sentences.add(Text.of("mirrors.summary.quick", Numbers.fixed(f.wanderNowMm(), 1))));
+    judged
+        .lost()
+        .forEach(lost ->
             sentences.add(
                 Text.of(
-                    "mirrors.summary.angle",
-                    name,
-                    Numbers.fixed(m.beamErrorRightMrad(), 1),
-                    Numbers.fixed(m.beamErrorRightMradUncertainty(), 1),
-                    Numbers.fixed(m.beamErrorUpMrad(), 1),
-                    Numbers.fixed(m.beamErrorUpMradUncertainty(), 1))));
-    if (visit.lostShareNow().isPresent()) {
-      sentences.add(
-          Text.of(
-              "mirrors.summary.lost", Numbers.fixed(100 * visit.lostShareNow().getAsDouble(), 1)));
-    }
+                    "mirrors.summary.lost", lost.where(), Numbers.fixed(100 * lost.share(), 1))));
+    judged
+        .plumb()
+        .ifPresent(p ->
+            sentences.add(
+                Text.of(
+                    "mirrors.summary.plumb",
+                    Numbers.fixed(p.rightMrad(), 1),
+                    Numbers.fixed(p.rearMrad(), 1),
+                    Numbers.fixed(p.rightMradUncertainty(), 1),
+                    Numbers.fixed(p.edgeLeanMm(), 2))));
+    judged
+        .pointer()
+        .ifPresent(p ->
+            sentences.add(
+                Text.of(
+                    "mirrors.summary.pointer",
+                    Numbers.fixed(p.offsetMm(), 1),
+                    Numbers.fixed(p.offsetMmUncertainty(), 1),
+                    Numbers.fixed(10 * p.slopeMmPerMm(), 2))));
     return String.join(" ", sentences);
   }
 

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.function.Supplier;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
+import javafx.scene.shape.Arc;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.Rectangle;
@@ -53,6 +54,23 @@ public final class Drawing {
     line.setEndX(toX);
     line.setEndY(toY);
     return line;
+  }
+
+  /**
+   * Part of a circle.
+   *
+   * @param startDeg counter-clockwise from three o'clock
+   */
+  public Arc arc(
+      double x, double y, double radius, double startDeg, double lengthDeg, String styleClass) {
+    Arc arc = take(Arc.class, Arc::new, styleClass);
+    arc.setCenterX(x);
+    arc.setCenterY(y);
+    arc.setRadiusX(radius);
+    arc.setRadiusY(radius);
+    arc.setStartAngle(startDeg);
+    arc.setLength(lengthDeg);
+    return arc;
   }
 
   public Rectangle rectangle(double x, double y, double width, double height, String styleClass) {

@@ -14,6 +14,7 @@ import zebrawood.desktop.fields.EntryField;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
+import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Station;
 import zebrawood.measure.Verdict;
@@ -107,6 +108,11 @@ public abstract class RecordedSheet implements StationSheet {
   /** Whether this protection must be proven today before what is done here. */
   protected boolean asksToday(GoLine line) {
     return false;
+  }
+
+  /** What an entry made now is. */
+  protected EntryKind kindOf(boolean leaving) {
+    return desk.kindOfNext(leaving);
   }
 
   /** The record grew, or the sheet is shown again. */
@@ -220,7 +226,7 @@ public abstract class RecordedSheet implements StationSheet {
       obey();
       focusFirst();
     } else {
-      desk.record(shown.found().get(), desk.kindOfNext(within(shown)));
+      desk.record(shown.found().get(), kindOf(within(shown)));
     }
   }
 
@@ -233,10 +239,7 @@ public abstract class RecordedSheet implements StationSheet {
     } else if (desk.correcting()) {
       desk.stopCorrecting();
     } else {
-      shown()
-          .found()
-          .filter(r -> !desk.recording())
-          .ifPresent(r -> desk.record(r, desk.kindOfNext(true)));
+      shown().found().filter(r -> !desk.recording()).ifPresent(r -> desk.record(r, kindOf(true)));
     }
   }
 

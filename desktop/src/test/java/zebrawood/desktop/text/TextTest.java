@@ -26,11 +26,13 @@ import zebrawood.desktop.controller.Origin;
 import zebrawood.desktop.controller.YesNo;
 import zebrawood.desktop.cooling.CoolingWay;
 import zebrawood.desktop.mirrors.MarkPlace;
+import zebrawood.desktop.mirrors.MirrorModel;
 import zebrawood.desktop.mirrors.MirrorOneAt;
 import zebrawood.desktop.sheet.Proven;
 import zebrawood.desktop.site.DuctWall;
 import zebrawood.measure.Verdict;
 import zebrawood.mirrors.MirrorReadings.Towards;
+import zebrawood.mirrors.MirrorVisit.ScrewsBy;
 import zebrawood.site.Breathing.AirSource;
 import zebrawood.site.Breathing.BlowerAt;
 import zebrawood.site.Breathing.Outlet;
@@ -86,6 +88,12 @@ class TextTest {
     choices.put("mirrors.one-at", MirrorOneAt.values());
     choices.put("mirrors.place", MarkPlace.values());
     choices.put("mirrors.towards", Towards.values());
+    choices.put("mirrors.school", MirrorModel.School.values());
+    choices.put("mirrors.screws-by", ScrewsBy.values());
+    for (String task :
+        java.util.List.of("sound", "twisted_rail", "unsquare_gantry", "loose_mount")) {
+      keys.add("mirrors.task." + task);
+    }
     choices.put("controller.home-at-start", HomeAtStart.values());
     choices.put("controller.head", Head.values());
     choices.put("controller.corner", Origin.values());

@@ -11,14 +11,16 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * the head.
  *
  * <p>Rays and true reflections, no small angles; hidden tilts of both mirrors and a tube out of
- * place; screws with play; marks read to a step with the hand's noise. A twisted rail tips mirror 2
- * as the gantry travels; a loose mount has mirror 1 at another tilt at each burn.
+ * place; screws with play, whose arm, thread and sense nobody need know; marks read to a step with
+ * the hand's noise. A twisted rail tips mirror 2 as the gantry travels, a gantry that does not stay
+ * square turns it; a loose mount has mirror 1 at another tilt at each burn.
  */
 public final class StandInTrain {
   /** What is wrong beside the angles. */
   public enum Kind {
     SOUND,
     TWISTED_RAIL,
+    UNSQUARE_GANTRY,
     LOOSE_MOUNT
   }
 
@@ -32,6 +34,9 @@ public final class StandInTrain {
 
   /** Where a mark fell, looking the way the beam travels. */
   public record Spot(double rightMm, double upMm) {}
+
+  /** It has two steering mirrors. */
+  public static final int MIRRORS = 2;
 
   /** Of a usual mount: pivot to screw, and thread. */
   public static final double ARM_MM = 50;
@@ -48,7 +53,11 @@ public final class StandInTrain {
   private static final double HAND_MM = 0.05;
 
   private final Random random;
-  private final Kind kind;
+
+  /** Tilt of the mirror for a clockwise turn of each screw; its sign is the screw's sense. */
+  private final double[] tiltPerTurn = new double[Knob.values().length];
+
+  private Kind kind;
   private final double tubeRightMm;
   private final double tubeUpMm;
 
@@ -66,12 +75,34 @@ public final class StandInTrain {
   public StandInTrain(Kind kind, double errorMrad, double offsetMm, long number) {
     random = new Random(number);
     this.kind = kind;
+    java.util.Arrays.fill(tiltPerTurn, PITCH_MM / ARM_MM);
     tubeRightMm = offsetMm * (2 * random.nextDouble() - 1);
     tubeUpMm = offsetMm * (2 * random.nextDouble() - 1);
     for (int i = 0; i < 2; i++) {
       turned[i] = errorMrad / 1000 / 2 * (2 * random.nextDouble() - 1);
       tipped[i] = errorMrad / 1000 / Math.sqrt(2) * (2 * random.nextDouble() - 1);
     }
+  }
+
+  /** The same with mounts of unknown arms and threads, some of whose screws work the other way. */
+  public static StandInTrain withUnknownScrews(
+      Kind kind, double errorMrad, double offsetMm, long number) {
+    StandInTrain train = new StandInTrain(kind, errorMrad, offsetMm, number);
+    for (int i = 0; i < train.tiltPerTurn.length; i++) {
+      double arm = 30 + 40 * train.random.nextDouble();
+      double pitch = 0.35 + 0.45 * train.random.nextDouble();
+      train.tiltPerTurn[i] = (train.random.nextBoolean() ? 1 : -1) * pitch / arm;
+    }
+    return train;
+  }
+
+  public Kind kind() {
+    return kind;
+  }
+
+  /** What was loose or bent is put right; the angles stay. */
+  public void mend() {
+    kind = Kind.SOUND;
   }
 
   private record Ray(Vector3D from, Vector3D along) {
@@ -86,10 +117,12 @@ public final class StandInTrain {
     }
   }
 
-  private Vector3D normal(int mirror, Vector3D in, Vector3D out, double extraTip) {
+  private Vector3D normal(
+      int mirror, Vector3D in, Vector3D out, double extraTurn, double extraTip) {
     Vector3D ideal = out.subtract(in).normalize();
     Vector3D inFace = UP.crossProduct(ideal).normalize();
-    Rotation turn = new Rotation(UP, turned[mirror], RotationConvention.VECTOR_OPERATOR);
+    Rotation turn =
+        new Rotation(UP, turned[mirror] + extraTurn, RotationConvention.VECTOR_OPERATOR);
     Rotation tip =
         new Rotation(inFace, tipped[mirror] + extraTip, RotationConvention.VECTOR_OPERATOR);
     return turn.applyTo(tip.applyTo(ideal));
@@ -99,7 +132,7 @@ public final class StandInTrain {
     Vector3D right = FROM_TUBE.crossProduct(UP);
     Vector3D start = new Vector3D(500, 0, 0).add(tubeRightMm, right).add(tubeUpMm, UP);
     return new Ray(start, FROM_TUBE)
-        .reflected(Vector3D.ZERO, normal(0, FROM_TUBE, TO_FRONT, loose));
+        .reflected(Vector3D.ZERO, normal(0, FROM_TUBE, TO_FRONT, 0, loose));
   }
 
   private double loose() {
@@ -121,8 +154,10 @@ public final class StandInTrain {
   public Spot trueAtHead(double pathFrom1Mm, double pathFrom2Mm) {
     double gantry = pathFrom1Mm - pathFrom2Mm;
     Vector3D place2 = new Vector3D(0, -gantry, 0);
-    double twist = kind == Kind.TWISTED_RAIL ? TWIST_MRAD_PER_M / 1000 * gantry / 1000 : 0;
-    Ray ray = afterMirror1(loose()).reflected(place2, normal(1, TO_FRONT, TO_RIGHT, twist));
+    double growing = TWIST_MRAD_PER_M / 1000 * gantry / 1000;
+    double turn = kind == Kind.UNSQUARE_GANTRY ? growing : 0;
+    double twist = kind == Kind.TWISTED_RAIL ? growing : 0;
+    Ray ray = afterMirror1(loose()).reflected(place2, normal(1, TO_FRONT, TO_RIGHT, turn, twist));
     Vector3D place = place2.add(pathFrom2Mm, TO_RIGHT);
     return spot(ray.at(place, TO_RIGHT), place, TO_RIGHT);
   }
@@ -148,8 +183,8 @@ public final class StandInTrain {
   }
 
   /**
-   * Turns a screw: clockwise moves the beam after its mirror to the right, or up. Changing the way
-   * loses the play.
+   * Turns a screw: clockwise moves the beam after its mirror to the right, or up, but for unknown
+   * screws of the other sense. Changing the way loses the play.
    */
   public void turn(Knob knob, double clockwiseTurns) {
     if (clockwiseTurns == 0) {
@@ -161,7 +196,7 @@ public final class StandInTrain {
       turns -= way * Math.min(Math.abs(clockwiseTurns), PLAY_TURNS);
     }
     lastWay[knob.ordinal()] = way;
-    double tilt = turns * PITCH_MM / ARM_MM;
+    double tilt = turns * tiltPerTurn[knob.ordinal()];
     switch (knob) {
       case SIDEWAYS_1 -> turned[0] += rightward(0) * tilt;
       case SIDEWAYS_2 -> turned[1] += rightward(1) * tilt;
@@ -206,7 +241,7 @@ public final class StandInTrain {
   public double[] trueErrorMrad(int mirror) {
     Vector3D in = mirror == 1 ? FROM_TUBE : TO_FRONT;
     Vector3D out = mirror == 1 ? TO_FRONT : TO_RIGHT;
-    Vector3D normal = normal(mirror - 1, in, out, 0);
+    Vector3D normal = normal(mirror - 1, in, out, 0, 0);
     Vector3D after = in.subtract(2 * in.dotProduct(normal), normal);
     return new double[] {
       1000 * after.dotProduct(out.crossProduct(UP)), 1000 * after.dotProduct(UP)

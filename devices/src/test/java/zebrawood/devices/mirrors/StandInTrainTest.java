@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import zebrawood.devices.mirrors.StandInTrain.Kind;
@@ -20,6 +21,8 @@ import zebrawood.mirrors.MirrorReadings.Mark;
 import zebrawood.mirrors.MirrorReadings.Mount;
 import zebrawood.mirrors.MirrorReadings.Screw;
 import zebrawood.mirrors.MirrorReadings.Towards;
+import zebrawood.mirrors.ScrewTrial;
+import zebrawood.mirrors.Suspicion;
 
 /** The linear solver against rays in three dimensions. */
 class StandInTrainTest {
@@ -35,6 +38,10 @@ class StandInTrainTest {
           new Screw(StandInTrain.ARM_MM, StandInTrain.PITCH_MM, Towards.UP));
 
   private static MirrorFinding burn(StandInTrain train, double step) {
+    return Alignment.solve(marks(train, step));
+  }
+
+  private static MirrorReadings marks(StandInTrain train, double step) {
     List<Mark> marks = new ArrayList<>();
     for (double p1 : GANTRY) {
       Spot at2 = train.readAtMirror2(p1, step);
@@ -45,8 +52,7 @@ class StandInTrainTest {
             new Mark(At.HEAD, p1 + p2, OptionalDouble.of(p2), atHead.rightMm(), atHead.upMm()));
       }
     }
-    return Alignment.solve(
-        new MirrorReadings(step, 16, 0.8, Map.of("1", MOUNT, "2", MOUNT), marks));
+    return new MirrorReadings(step, 16, 0.8, Map.of("1", MOUNT, "2", MOUNT), marks);
   }
 
   private static void obey(StandInTrain train, MirrorFinding f) {
@@ -106,14 +112,86 @@ class StandInTrainTest {
     assertThat(honest / (4.0 * TRAINS)).isBetween(0.93, 0.97);
   }
 
-  @Test
-  void aTwistedRailAndALooseMountAreNoPairOfAngles() {
-    int suspected = 0;
-    for (int i = 0; i < 100; i++) {
-      StandInTrain train =
-          new StandInTrain(i % 2 == 0 ? Kind.TWISTED_RAIL : Kind.LOOSE_MOUNT, 2, 1, i);
-      suspected += burn(train, 0.1).warnings().stream().anyMatch(w -> w.contains("loose")) ? 1 : 0;
+  private static MirrorReadings withRepeat(StandInTrain train, double step, MirrorReadings r) {
+    List<Mark> marks = new ArrayList<>(r.marks());
+    for (int i = 0; i < 2; i++) {
+      Spot again = train.readAtHead(1550, 850, step);
+      marks.add(new Mark(At.HEAD, 1550, OptionalDouble.of(850), again.rightMm(), again.upMm()));
     }
-    assertThat(suspected).isGreaterThan(80);
+    return new MirrorReadings(step, 16, 0.8, r.mounts(), marks);
+  }
+
+  private static Optional<Suspicion.Kind> suspected(Kind kind, long number) {
+    StandInTrain train = new StandInTrain(kind, 4, 2, number);
+    MirrorReadings once = marks(train, 0.1);
+    return Alignment.solve(withRepeat(train, 0.1, once)).suspicion().map(Suspicion::kind);
+  }
+
+  @Test
+  void whatNoAnglesMakeIsNamedByItsSignature() {
+    Map<Kind, Suspicion.Kind> names =
+        Map.of(
+            Kind.TWISTED_RAIL, Suspicion.Kind.TWISTED_RAIL,
+            Kind.UNSQUARE_GANTRY, Suspicion.Kind.UNSQUARE_GANTRY,
+            Kind.LOOSE_MOUNT, Suspicion.Kind.LOOSE_MOUNT);
+    names.forEach((kind, name) -> {
+      int named = 0;
+      int wrongly = 0;
+      for (int i = 0; i < 200; i++) {
+        Optional<Suspicion.Kind> suspected = suspected(kind, i);
+        named += suspected.filter(name::equals).isPresent() ? 1 : 0;
+        wrongly +=
+            suspected.filter(s -> s != name && s != Suspicion.Kind.NOT_NAMED).isPresent() ? 1 : 0;
+      }
+      assertThat(named).as("of 200 with " + kind).isGreaterThan(160);
+      assertThat(wrongly).as("of 200 with " + kind).isLessThan(20);
+    });
+    int sound = 0;
+    for (int i = 0; i < 200; i++) {
+      sound += suspected(Kind.SOUND, i).isEmpty() ? 1 : 0;
+    }
+    assertThat(sound).as("of 200 where nothing is wrong").isGreaterThan(195);
+  }
+
+  @Test
+  void aTrialTurnTellsAnyScrewsResponseAndSense() {
+    int honest = 0;
+    int all = 0;
+    for (int i = 0; i < 500; i++) {
+      StandInTrain train = StandInTrain.withUnknownScrews(Kind.SOUND, 4, 2, i);
+      Knob knob = Knob.values()[i % 4];
+      boolean sideways = i % 2 == 0;
+      int mirror = i % 4 < 2 ? 1 : 2;
+      double[] truth = train.trueErrorMrad(mirror);
+      Spot before = far(train, mirror);
+      train.turn(knob, 0.25);
+      Spot after = far(train, mirror);
+      double moved = train.trueErrorMrad(mirror)[sideways ? 0 : 1] - truth[sideways ? 0 : 1];
+      var outcome =
+          new ScrewTrial(
+                  mirror,
+                  sideways,
+                  0.25,
+                  after.rightMm() - before.rightMm(),
+                  after.upMm() - before.upMm(),
+                  mirror == 1 ? 700 : 850)
+              .solve(0.5);
+      if (outcome instanceof ScrewTrial.Outcome.Works(var towards, var learned)) {
+        all++;
+        boolean positive = towards == Towards.RIGHT || towards == Towards.UP;
+        assertThat(positive).isEqualTo(moved > 0);
+        honest +=
+            Math.abs(learned.mradPerTurn() - Math.abs(moved) / 0.25)
+                    <= 2 * learned.mradPerTurnUncertainty()
+                ? 1
+                : 0;
+      }
+    }
+    assertThat(all).as("trials of 500 that told").isGreaterThan(450);
+    assertThat(honest / (double) all).isBetween(0.9, 1.0);
+  }
+
+  private static Spot far(StandInTrain train, int mirror) {
+    return mirror == 1 ? train.readAtMirror2(700, 0.5) : train.readAtHead(1550, 850, 0.5);
   }
 }

@@ -9,8 +9,12 @@ public final class MarksSvg {
 
   private MarksSvg() {}
 
+  /** Empty for a quick check, which has no picture. */
   public static String of(MirrorRecord kept) {
-    MirrorReadings r = kept.readings().readings();
+    return kept.readings().full().map(MarksSvg::of).orElse("");
+  }
+
+  private static String of(MirrorReadings r) {
     double furthest =
         r.marks().stream()
             .filter(m -> m.at() == MirrorReadings.At.HEAD)

@@ -1,7 +1,6 @@
 package zebrawood.records.mirrors;
 
 import java.util.Map;
-import zebrawood.mirrors.MirrorFinding;
 import zebrawood.mirrors.MirrorVisit;
 import zebrawood.records.json.RecordJson;
 
@@ -11,7 +10,7 @@ public record MirrorRecord(Map<String, String> typed, MirrorVisit readings) {
     return RecordJson.write(new MirrorRecord(typed, readings));
   }
 
-  public static String finding(MirrorFinding finding) {
+  public static String finding(MirrorVisit.Judged finding) {
     return RecordJson.write(finding);
   }
 

@@ -1,0 +1,123 @@
+package zebrawood.mirrors;
+
+import java.util.ArrayList;
+import java.util.List;
+import zebrawood.measure.Accepts;
+import zebrawood.measure.Estimate;
+import zebrawood.measure.Numbers;
+import zebrawood.measure.Verdict;
+
+/**
+ * Does the beam come out of the nozzle plumb, and how slanted is an edge that it cuts?
+ *
+ * <p>In: the places of two marks on the table, in mm right and to the rear, and how much lower the
+ * table was for the second. Out: the slant in mrad with its standard deviation, and what it makes
+ * of an edge. The slant is the shift over the height; an edge leans by slant times thickness. Two
+ * marks leave nothing to judge a misread one by. The mirror on the head is tipped until the lower
+ * mark falls where the upper one did, moved on as well: it turns about the mirror, not about the
+ * upper mark.
+ */
+public final class Plumb {
+  private static final double SURE = 2;
+
+  private Plumb() {}
+
+  /**
+   * @param highRightMm mark with the table high
+   * @param lowRightMm mark with the table low
+   * @param loweredMm between the two
+   * @param mirrorToHighMm from the mirror on the head down to the high mark
+   * @param thicknessMm of the stock whose edge matters
+   * @param edgeMm how far the edge may lean over that thickness
+   */
+  public record Readings(
+      double highRightMm,
+      double highRearMm,
+      double lowRightMm,
+      double lowRearMm,
+      double loweredMm,
+      double mirrorToHighMm,
+      double thicknessMm,
+      double edgeMm,
+      double markResolutionMm) {
+    public Readings {
+      new Accepts()
+          .between("highRightMm", highRightMm, -200, 200)
+          .between("highRearMm", highRearMm, -200, 200)
+          .between("lowRightMm", lowRightMm, -200, 200)
+          .between("lowRearMm", lowRearMm, -200, 200)
+          .positive("loweredMm", loweredMm, 1000)
+          .positive("mirrorToHighMm", mirrorToHighMm, 1000)
+          .positive("thicknessMm", thicknessMm, 200)
+          .positive("edgeMm", edgeMm, 20)
+          .positive("markResolutionMm", markResolutionMm, 100)
+          .orThrow();
+    }
+  }
+
+  /**
+   * @param rightMrad how far the beam leans to the right on its way down
+   * @param edgeLeanMm from the top of the stock to its bottom
+   * @param edgeLeanMmUncertainty one standard deviation, in the direction of the lean
+   */
+  public record Finding(
+      double rightMrad,
+      double rightMradUncertainty,
+      double rearMrad,
+      double rearMradUncertainty,
+      double edgeLeanMm,
+      double edgeLeanMmUncertainty,
+      Verdict verdict,
+      List<String> advice) {
+    public Finding {
+      advice = List.copyOf(advice);
+    }
+  }
+
+  public static Finding solve(Readings r) {
+    double u = 1000 * r.markResolutionMm / Math.sqrt(6) / r.loweredMm;
+    Estimate right = new Estimate(1000 * (r.lowRightMm - r.highRightMm) / r.loweredMm, u);
+    Estimate rear = new Estimate(1000 * (r.lowRearMm - r.highRearMm) / r.loweredMm, u);
+    double lean = Math.hypot(right.value(), rear.value()) * r.thicknessMm / 1000;
+    double leanU = u * r.thicknessMm / 1000;
+    List<String> advice = new ArrayList<>();
+    Verdict verdict;
+    if (lean + SURE * leanU <= r.edgeMm) {
+      verdict = Verdict.WITHIN;
+    } else if (lean <= r.edgeMm) {
+      verdict = Verdict.MEASURE_AGAIN;
+      double decides =
+          SURE
+              * r.markResolutionMm
+              / Math.sqrt(6)
+              * r.thicknessMm
+              / Math.max(r.edgeMm / 4, r.edgeMm - lean);
+      advice.add(
+          "Lower the table further between the two marks: %s mm would decide."
+              .formatted(Numbers.fixed(Math.ceil(decides), 0)));
+    } else {
+      verdict = Verdict.ADJUST;
+      double below = (r.mirrorToHighMm + r.loweredMm) / 1000;
+      advice.add(
+          "Tip the mirror on the head until the low mark has moved %s and %s: the edge leans %s mm over %s mm."
+              .formatted(
+                  way(right.value() * below, "left", "right"),
+                  way(rear.value() * below, "to the front", "to the rear"),
+                  Numbers.fixed(lean, 2),
+                  Numbers.plain(r.thicknessMm)));
+    }
+    return new Finding(
+        right.value(),
+        right.uncertainty(),
+        rear.value(),
+        rear.uncertainty(),
+        lean,
+        leanU,
+        verdict,
+        advice);
+  }
+
+  private static String way(double mm, String back, String on) {
+    return Numbers.fixed(Math.abs(mm), 1) + " mm " + (mm > 0 ? back : on);
+  }
+}

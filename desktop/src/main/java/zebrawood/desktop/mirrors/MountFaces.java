@@ -1,0 +1,98 @@
+package zebrawood.desktop.mirrors;
+
+import java.util.List;
+import java.util.Optional;
+import zebrawood.desktop.sheet.Drawing;
+import zebrawood.desktop.text.Text;
+import zebrawood.mirrors.MirrorFinding;
+import zebrawood.mirrors.MirrorFinding.Turn;
+
+/**
+ * Each mirror's mount as seen from behind, where the screws are: the plate with its mirror, the
+ * fixed pivot in one corner, a screw beside it and one above it. The one to touch first is lit,
+ * with the way to turn it.
+ */
+final class MountFaces {
+  private static final double MOST = 62;
+  private static final double ARROW_DEG = 250;
+
+  private final MirrorModel model;
+
+  MountFaces(MirrorModel model) {
+    this.model = model;
+  }
+
+  void draw(
+      Drawing on,
+      Optional<MirrorFinding> finding,
+      double left,
+      double top,
+      double width,
+      double height) {
+    int mirrors = model.train().mirrors();
+    double each = width / mirrors;
+    double size = Math.min(MOST, each - 26);
+    Optional<String> first =
+        finding.map(MarksPicture::toTurn).filter(l -> !l.isEmpty()).map(List::getFirst);
+    for (int i = 1; i <= mirrors; i++) {
+      double x = left + each * (i - 0.5) - size / 2;
+      double y = top + 22;
+      String name = String.valueOf(i);
+      boolean its = first.filter(name::equals).isPresent();
+      Optional<MirrorFinding.Mirror> turns =
+          finding.filter(f -> its).map(f -> f.mirrors().get(name));
+      face(on, x, y, size, turns);
+      on.words(Text.of("mirrors.picture.mirror", i), x + size / 2, top + height - 26, "plan-side");
+      turns.ifPresent(m ->
+          on.words(
+              Text.of(sideways(m) ? "mirrors.picture.sideways" : "mirrors.picture.up-down"),
+              x + size / 2,
+              top + height - 11,
+              "plan-after"));
+    }
+  }
+
+  private static boolean sideways(MirrorFinding.Mirror mirror) {
+    return mirror.sideways().clockMinutes() != 0;
+  }
+
+  private static void face(
+      Drawing on, double x, double y, double size, Optional<MirrorFinding.Mirror> turns) {
+    on.rectangle(x, y, size, size, "mount-plate");
+    on.circle(x + size * 0.56, y + size * 0.44, size * 0.22, "mirror-mount")
+        .pseudoClassStateChanged(BeamPath.LIT, false);
+    double near = size * 0.16;
+    double far = size - near;
+    on.circle(x + near, y + far, 3, "mount-pivot");
+    boolean lit = turns.isPresent();
+    boolean sideways = turns.filter(MountFaces::sideways).isPresent();
+    on.circle(x + far, y + far, 6, "mount-screw")
+        .pseudoClassStateChanged(BeamPath.LIT, lit && sideways);
+    on.circle(x + near, y + near, 6, "mount-screw")
+        .pseudoClassStateChanged(BeamPath.LIT, lit && !sideways);
+    turns.ifPresent(m ->
+        arrow(
+            on,
+            x + (sideways ? far : near),
+            y + (sideways ? far : near),
+            sideways ? m.sideways() : m.upDown()));
+  }
+
+  /** Round the screw, with its head at the end of the turn. */
+  private static void arrow(Drawing on, double x, double y, Turn turn) {
+    double radius = 11;
+    boolean clockwise = turn.clockMinutes() > 0;
+    double start = 90;
+    double sweep = clockwise ? -ARROW_DEG : ARROW_DEG;
+    on.arc(x, y, radius, start, sweep, "turn-arrow");
+    double end = Math.toRadians(start + sweep);
+    double tipX = x + radius * Math.cos(end);
+    double tipY = y - radius * Math.sin(end);
+    // Along the circle, the way the turn goes.
+    double forward = clockwise ? end - Math.PI / 2 : end + Math.PI / 2;
+    for (double side : new double[] {-0.6, 0.6}) {
+      double back = forward + Math.PI + side;
+      on.line(tipX, tipY, tipX + 7 * Math.cos(back), tipY - 7 * Math.sin(back), "turn-head");
+    }
+  }
+}
