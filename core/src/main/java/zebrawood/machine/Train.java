@@ -26,6 +26,11 @@ public record Train(List<Double> incidenceDeg) {
     accepts.orThrow();
   }
 
+  /** A single mirror sits on the head beside the tube that it carries, and folds the beam down. */
+  public boolean foldsDown() {
+    return mirrors() == 1;
+  }
+
   public int mirrors() {
     return incidenceDeg.size();
   }

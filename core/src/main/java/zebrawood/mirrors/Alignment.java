@@ -30,8 +30,9 @@ import zebrawood.mirrors.MirrorReadings.Towards;
  *
  * <p>A mirror turned by a about the vertical turns the beam by 2a; tipped by b about the horizontal
  * line in its face by 2 cos(i) b, at an angle of incidence i (the root of 2 at 45 degrees): the law
- * of reflection, for small angles; checked against rays in three dimensions. A screw that was tried
- * has its own response instead.
+ * of reflection, for small angles; checked against rays in three dimensions. The only mirror of a
+ * train of one folds the beam down, so that the two change places. A screw that was tried has its
+ * own response instead.
  *
  * <p>Refuses marks that do not determine every angle. Not for misalignments of several degrees.
  */
@@ -39,7 +40,9 @@ public final class Alignment {
   private static final double MINUTES = 60;
 
   private static final double NOTHING_MRAD = 1e-9;
-  private static final double TURNED = 2;
+
+  /** The beam turns twice as far as the mirror where both turn in the plane of the fold. */
+  private static final double IN_PLANE = 2;
 
   private final MirrorReadings readings;
   private final List<Mark> marks;
@@ -91,16 +94,17 @@ public final class Alignment {
     double[] roundedUp = new double[mirrors];
     for (int i = 1; i <= mirrors; i++) {
       var mount = readings.mounts().get(String.valueOf(i));
-      double tipped =
+      double across =
           2 * Math.cos(Math.toRadians(readings.mirrorTrain().incidenceDeg().get(i - 1)));
+      boolean down = readings.mirrorTrain().foldsDown();
       Mirror mirror =
           new Mirror(
               snapped(right(i).value()),
               right(i).uncertainty(),
               snapped(up(i).value()),
               up(i).uncertainty(),
-              turn(mount.sideways(), right(i), TURNED),
-              turn(mount.upDown(), up(i), tipped));
+              turn(mount.sideways(), right(i), down ? across : IN_PLANE),
+              turn(mount.upDown(), up(i), down ? IN_PLANE : across));
       found.put(String.valueOf(i), mirror);
       rightMrad[i - 1] = right(i).value();
       upMrad[i - 1] = up(i).value();

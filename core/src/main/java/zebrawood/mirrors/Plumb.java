@@ -20,6 +20,9 @@ import zebrawood.measure.Verdict;
 public final class Plumb {
   private static final double SURE = 2;
 
+  /** No table goes lower. */
+  private static final double MOST_HEIGHT_MM = 500;
+
   private Plumb() {}
 
   /**
@@ -86,15 +89,12 @@ public final class Plumb {
       verdict = Verdict.WITHIN;
     } else if (lean <= r.edgeMm) {
       verdict = Verdict.MEASURE_AGAIN;
-      double decides =
-          SURE
-              * r.markResolutionMm
-              / Math.sqrt(6)
-              * r.thicknessMm
-              / Math.max(r.edgeMm / 4, r.edgeMm - lean);
+      double decides = SURE * r.markResolutionMm / Math.sqrt(6) * r.thicknessMm / (r.edgeMm - lean);
       advice.add(
-          "Lower the table further between the two marks: %s mm would decide."
-              .formatted(Numbers.fixed(Math.ceil(decides), 0)));
+          decides < MOST_HEIGHT_MM
+              ? "Lower the table further between the two marks: %s mm would decide."
+                  .formatted(Numbers.fixed(Math.ceil(decides), 0))
+              : "Read both marks more finely: the edge leans just what it may, and no table goes low enough to decide.");
     } else {
       verdict = Verdict.ADJUST;
       double below = (r.mirrorToHighMm + r.loweredMm) / 1000;
