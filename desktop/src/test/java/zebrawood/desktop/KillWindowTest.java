@@ -61,7 +61,7 @@ class KillWindowTest {
     try (Workshop workshop = ((Opening.Opened) Workshop.open(file)).workshop()) {
       String alder = workshop.machines().getFirst().id();
       assertThat(workshop.draft(alder, "bed")).containsEntry("reading.4", "6.");
-      assertThat(workshop.entries(alder)).hasSize(16);
+      assertThat(workshop.entries(alder)).hasSize(17);
     }
   }
 

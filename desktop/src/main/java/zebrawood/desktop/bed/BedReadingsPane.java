@@ -24,11 +24,13 @@ import zebrawood.desktop.fields.EntryField;
 import zebrawood.desktop.fields.LengthEntry;
 import zebrawood.desktop.sheet.MessageLine;
 import zebrawood.desktop.sheet.PracticeBar;
+import zebrawood.desktop.sheet.Prose;
 import zebrawood.desktop.sheet.SheetFrame;
+import zebrawood.desktop.sheet.SteadyBox;
 import zebrawood.desktop.text.Text;
 
 /** The left column of the bed sheet: how it is read, and the readings laid out like the bed. */
-final class BedReadingsPane extends VBox {
+final class BedReadingsPane extends SteadyBox {
   private static final int NARROWEST_CELL = 62;
 
   /** So many columns go beside one another without scrolling. */
@@ -40,7 +42,7 @@ final class BedReadingsPane extends VBox {
   private final Runnable afterLast;
   private final GridPane grid = new GridPane();
   private final MessageLine message = new MessageLine("reading-message");
-  private final Label hint = new Label();
+  private final Label hint = new Prose("", "soft");
   private final PracticeBar practiceBar;
   private final TitledPane supportsPane = new TitledPane();
   private final ScrollPane gridScroll = SheetFrame.scrolling(grid);
@@ -58,9 +60,6 @@ final class BedReadingsPane extends VBox {
     grid.setId("bed-grid");
     grid.heightProperty().subscribe(h -> gridScroll.setPrefViewportHeight(h.doubleValue()));
     gridScroll.setMinHeight(Region.USE_PREF_SIZE);
-    hint.setWrapText(true);
-    hint.setMinHeight(Region.USE_PREF_SIZE);
-    hint.getStyleClass().add("soft");
     practiceBar =
         new PracticeBar(
             practice::start,
@@ -277,7 +276,7 @@ final class BedReadingsPane extends VBox {
     }
     Button add = new Button(Text.of(shims ? "bed.foot.add" : "bed.screw.add"));
     add.setOnAction(e -> model.addSupport());
-    VBox body = new VBox(6, table, add);
+    VBox body = new SteadyBox(6, table, add);
     if (shims) {
       TextField atHand = new TextField();
       atHand.setId("at-hand");

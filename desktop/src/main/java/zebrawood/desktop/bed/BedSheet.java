@@ -17,9 +17,11 @@ import zebrawood.desktop.sheet.DoNext;
 import zebrawood.desktop.sheet.EntryDesk;
 import zebrawood.desktop.sheet.FocusFollower;
 import zebrawood.desktop.sheet.Notebook;
+import zebrawood.desktop.sheet.Prose;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.sheet.StationSheet;
+import zebrawood.desktop.sheet.SteadyBox;
 import zebrawood.desktop.sheet.Step;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
@@ -36,7 +38,7 @@ public final class BedSheet implements StationSheet {
   private final BedPractice practice;
   private final BedReadingsPane readings;
   private final BedPlan plan;
-  private final Label summary = new Label();
+  private final Label summary = new Prose("", "summary");
   private final DoNext doNext = new DoNext(this::primary, this::secondary);
   private final Notebook notebook;
   private final SheetFrame frame;
@@ -62,13 +64,10 @@ public final class BedSheet implements StationSheet {
     readings = new BedReadingsPane(model, practice, doNext::focusPrimary);
     plan = new BedPlan(model);
     notebook = new Notebook(zone, this::correct, host::undoLast);
-    summary.setWrapText(true);
-    summary.getStyleClass().add("summary");
-    summary.setMinHeight(Region.USE_PREF_SIZE);
     Label legend = new Label(Text.of("bed.plan.legend"));
     legend.getStyleClass().add("soft");
     VBox picture =
-        new VBox(SheetFrame.columnTitle(Text.of("bed.plan.title"), legend), plan, summary);
+        new SteadyBox(0, SheetFrame.columnTitle(Text.of("bed.plan.title"), legend), plan, summary);
     picture.getStyleClass().add("picture");
     VBox.setVgrow(plan, Priority.ALWAYS);
     frame =

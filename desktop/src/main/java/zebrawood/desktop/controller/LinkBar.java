@@ -5,12 +5,12 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
+import zebrawood.desktop.sheet.Prose;
+import zebrawood.desktop.sheet.SteadyBox;
 import zebrawood.desktop.text.Text;
 
 /** The port and what can be done over it. */
-final class LinkBar extends VBox {
+final class LinkBar extends SteadyBox {
   private final ComboBox<String> port = new ComboBox<>();
   private final Button read;
   private final Button write;
@@ -49,11 +49,8 @@ final class LinkBar extends VBox {
     home = button("controller-home", "controller.home", () -> actions.home(chosen()));
     corners = button("controller-corners", "controller.corners", () -> actions.corners(chosen()));
     cancel = button("controller-cancel", "controller.cancel", linking::cancel);
-    Label words = new Label();
+    Label words = new Prose("", "soft");
     words.setId("controller-link-words");
-    words.setWrapText(true);
-    words.setMinHeight(Region.USE_PREF_SIZE);
-    words.getStyleClass().add("soft");
     words.textProperty().bind(linking.wordsProperty());
     words.managedProperty().bind(words.textProperty().isNotEmpty());
     for (Button b : List.of(read, write, restore, shot, home, corners)) {

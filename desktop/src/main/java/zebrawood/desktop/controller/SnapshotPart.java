@@ -6,25 +6,23 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import zebrawood.desktop.fields.Choice;
+import zebrawood.desktop.sheet.Prose;
+import zebrawood.desktop.sheet.SteadyBox;
 import zebrawood.desktop.text.Text;
 
 /** Two snapshots side by side; the first is what a restore brings back. */
-final class SnapshotPart extends VBox {
+final class SnapshotPart extends SteadyBox {
   private final ObjectProperty<Snapshot> one = new SimpleObjectProperty<>();
   private final ObjectProperty<Snapshot> other = new SimpleObjectProperty<>();
   private final ComboBox<Snapshot> first = box("snapshot-one", one);
   private final ComboBox<Snapshot> second = box("snapshot-other", other);
   private Optional<Snapshot> before = Optional.empty();
-  private final Label differences = new Label();
+  private final Label differences = new Prose("");
 
   SnapshotPart() {
     super(6);
     differences.setId("snapshot-differences");
-    differences.setWrapText(true);
-    differences.setMinHeight(Region.USE_PREF_SIZE);
     getChildren().addAll(first, second, differences);
     one.subscribe(s -> compare());
     other.subscribe(s -> compare());

@@ -10,6 +10,7 @@ import zebrawood.desktop.fields.Choice;
 import zebrawood.desktop.sheet.AnsweredPane;
 import zebrawood.desktop.sheet.PracticeBar;
 import zebrawood.desktop.sheet.SheetFrame;
+import zebrawood.desktop.sheet.SteadyBox;
 import zebrawood.desktop.text.Text;
 import zebrawood.site.Coldest.Glycol;
 import zebrawood.site.Coolant;
@@ -19,7 +20,7 @@ import zebrawood.site.CoolingReadings.Item;
 final class CoolingPane extends AnsweredPane {
   private final CoolingModel model;
   private final PracticeBar practiceBar;
-  private final VBox settings = new VBox(6);
+  private final VBox settings = new SteadyBox(6);
   private final Label wayCosts = soft("");
   private final Label coolantCosts = soft("");
 
@@ -57,7 +58,7 @@ final class CoolingPane extends AnsweredPane {
         Choice.of("coolant", List.of(Coolant.values()), model.coolantProperty(), Coolant::words);
     coolant.setMaxWidth(Double.MAX_VALUE);
     coolant.setAccessibleText(Text.of("cooling.coolant"));
-    return new VBox(
+    return new SteadyBox(
         6,
         choice("cooling-way", "cooling.way", List.of(CoolingWay.values()), model.wayProperty()),
         wayCosts,

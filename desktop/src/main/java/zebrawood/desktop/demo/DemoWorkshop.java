@@ -68,7 +68,8 @@ import zebrawood.start.StartStation;
  * Writes the label workshop into an empty file: Alder, whose bed is stale since it was moved;
  * Sedge, which holds; Flint, which is out; Bryony, whose bed was never read and whose coolant is
  * colder than the air allows; Tansy, whose software's 100 % reaches a quarter of its laser. Alder's
- * controller was reset. The readings go through the same sheet model and core as typed ones.
+ * controller was reset, and its tube replaced. The readings go through the same sheet model and
+ * core as typed ones.
  */
 public final class DemoWorkshop {
   private static final String MORNING = "EH";
@@ -199,14 +200,25 @@ public final class DemoWorkshop {
         21,
         10.0,
         "commissioning",
-        "0.5 -0.5 3 -1.5 -1 0 -3.5 2 -3.5 -1 -6 1");
+        "0.5 -0.5 3 -1.5 -1 0 -3.5 2 -3.5 -1 -6 1",
+        Map.of("reading.leastPulse", "4 mA"));
     mirrors(
         alder,
         EntryKind.AS_LEFT,
         21,
         10.2,
         "commissioning",
-        "0.5 0 0.5 0 -0.5 0 -0.5 0.5 0 0 -0.5 0");
+        "0.5 0 0.5 0 -0.5 0 -0.5 0.5 0 0 -0.5 0",
+        Map.of("reading.leastPulse", "4 mA"));
+    happened(alder, EventKind.SOURCE_REPLACED, 3, 13, "the old tube gave half of what it did");
+    mirrors(
+        alder,
+        EntryKind.AS_FOUND,
+        3,
+        15.5,
+        "tube or source replaced",
+        "2.5 -1.5 4.5 -3 -2.5 -0.5 -6.5 -1.5 -4.5 -1.5 -8.5 -3",
+        Map.of("reading.leastPulse", "5 mA", "reading.tube.right", "2", "reading.tube.up", "-1"));
     start(alder, EntryKind.AS_LEFT, 21, 9.9, "commissioning", "18.4");
     start(alder, EntryKind.AS_LEFT, 5, 9.6, "machine moved", "18.3");
     happened(alder, EventKind.SPOILT, 11, 16.5, "focus not set again after the slate");
@@ -307,7 +319,13 @@ public final class DemoWorkshop {
 
   /** Right and up of each mark, in the order of the sheet. */
   private void mirrors(
-      Machine machine, EntryKind kind, int days, double hour, String because, String readings) {
+      Machine machine,
+      EntryKind kind,
+      int days,
+      double hour,
+      String because,
+      String readings,
+      Map<String, String> named) {
     MirrorModel model = new MirrorModel(machine);
     String[] words = readings.split(" ");
     int next = 0;
@@ -328,6 +346,7 @@ public final class DemoWorkshop {
             "trial.2.sideways.up", "0.5",
             "trial.2.upDown.right", "0",
             "trial.2.upDown.up", "3"));
+    model.type(named);
     if (!(model.outcomeProperty().get() instanceof MirrorOutcome.Found found)) {
       throw new IllegalStateException("demo readings: " + model.outcomeProperty().get());
     }

@@ -19,6 +19,7 @@ import zebrawood.desktop.mirrors.MirrorModel.ScrewFields;
 import zebrawood.desktop.sheet.AnsweredPane;
 import zebrawood.desktop.sheet.PracticeBar;
 import zebrawood.desktop.sheet.SheetFrame;
+import zebrawood.desktop.sheet.SteadyBox;
 import zebrawood.desktop.text.Text;
 import zebrawood.devices.mirrors.StandInTrain;
 import zebrawood.machine.Train;
@@ -125,7 +126,7 @@ final class MirrorPane extends AnsweredPane {
             "mirrors.task",
             List.of(MirrorPractice.Task.values()),
             practice.taskProperty());
-    VBox box = new VBox(6, practiceBar, task);
+    VBox box = new SteadyBox(6, practiceBar, task);
     if (model.train().mirrors() != StandInTrain.MIRRORS) {
       box.setVisible(false);
       box.setManaged(false);
@@ -159,7 +160,7 @@ final class MirrorPane extends AnsweredPane {
       }
       table.addRow(i + 1, row.toArray(Node[]::new));
     }
-    return new VBox(4, soft(Text.of("mirrors.trial.hint", tapes())), table);
+    return new SteadyBox(4, soft(Text.of("mirrors.trial.hint", tapes())), table);
   }
 
   /** Where the mark for each mirror's screws is burnt, in one line. */
@@ -191,11 +192,11 @@ final class MirrorPane extends AnsweredPane {
             MarkPlace::words);
     place.setMaxWidth(Double.MAX_VALUE);
     place.setAccessibleText(Text.of("mirrors.again"));
-    return new VBox(4, soft(Text.of("mirrors.again.hint")), place, grid(model.againMark()));
+    return new SteadyBox(4, soft(Text.of("mirrors.again.hint")), place, grid(model.againMark()));
   }
 
   private Node paths() {
-    return new VBox(
+    return new SteadyBox(
         4,
         choice(
             "mirrors-one-at",
@@ -225,7 +226,7 @@ final class MirrorPane extends AnsweredPane {
       label.setLabelFor(box);
       grid.addRow(i, label, box);
     }
-    return new VBox(
+    return new SteadyBox(
         6,
         choice(
             "mirrors-screws-by",

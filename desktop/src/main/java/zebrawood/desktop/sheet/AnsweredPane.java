@@ -14,7 +14,6 @@ import javafx.scene.control.TitledPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.fields.Choice;
 import zebrawood.desktop.fields.EntryField;
@@ -26,7 +25,7 @@ import zebrawood.desktop.text.Text;
  * The left column of a sheet that is made of fields, choices and proofs. Enter goes to the next
  * place that is to be seen; what stands in a part that is folded is passed over.
  */
-public abstract class AnsweredPane extends VBox {
+public abstract class AnsweredPane extends SteadyBox {
   private final String station;
   private final Runnable afterLast;
   private final List<Control> order = new ArrayList<>();
@@ -50,16 +49,12 @@ public abstract class AnsweredPane extends VBox {
 
   /** Small words, wrapped. */
   protected static Label soft(String words) {
-    Label label = new Label(words);
-    label.getStyleClass().add("soft");
-    label.setWrapText(true);
-    label.setMinHeight(Region.USE_PREF_SIZE);
-    return label;
+    return new Prose(words, "soft");
   }
 
   /** A part that is folded until it is wanted. */
   protected static TitledPane part(String key, Node... content) {
-    TitledPane part = new TitledPane(Text.of(key), new VBox(4, content));
+    TitledPane part = new TitledPane(Text.of(key), new SteadyBox(4, content));
     part.setId(key.replace('.', '-'));
     part.setAnimated(false);
     part.setExpanded(false);
@@ -88,9 +83,7 @@ public abstract class AnsweredPane extends VBox {
       NumberEntry entry = entries.get(i);
       EntryField field = field(entry);
       field.getStyleClass().add("reading-field");
-      Label label = new Label(entry.name());
-      label.setWrapText(true);
-      label.setMinHeight(Region.USE_PREF_SIZE);
+      Label label = new Prose(entry.name());
       label.setLabelFor(field);
       grid.addRow(i, label, field, soft(entry.unit()));
     }
@@ -131,7 +124,7 @@ public abstract class AnsweredPane extends VBox {
       Map<I, ObjectProperty<Proven>> proofs,
       java.util.function.Function<I, String> name,
       java.util.function.Function<I, String> words) {
-    VBox rows = new VBox(6);
+    VBox rows = new SteadyBox(6);
     proofs.forEach((item, proven) -> {
       ProofRow row = new ProofRow(name.apply(item), words.apply(item), proven, this::goOn);
       order.add(row.answer());

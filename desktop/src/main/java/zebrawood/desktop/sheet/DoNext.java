@@ -9,7 +9,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.text.Text;
 
@@ -17,18 +16,18 @@ import zebrawood.desktop.text.Text;
  * One big instruction, the rest below it, warnings, the caution that belongs to it, two buttons.
  * Rows are kept and filled anew, since advice follows every keystroke.
  */
-public final class DoNext extends VBox {
+public final class DoNext extends SteadyBox {
   /** A longer instruction is set in a smaller size. */
   private static final int SHORT = 60;
 
   private static final double LEAST_STEPS = 80;
 
   private final Label count = new Label();
-  private final VBox body = new VBox();
+  private final VBox body = new SteadyBox();
   private final Row first = new Row("big-step", "big");
   private final List<Row> further = new ArrayList<>();
   private final List<Label> warnings = new ArrayList<>();
-  private final Label caution = new Label();
+  private final Label caution = new Prose("", "caution");
   private final Button primary = new Button();
   private final Button secondary = new Button();
 
@@ -36,9 +35,6 @@ public final class DoNext extends VBox {
     getStyleClass().add("do-next");
     count.getStyleClass().add("soft");
     body.getStyleClass().add("do-next-body");
-    caution.getStyleClass().add("caution");
-    caution.setWrapText(true);
-    caution.setMinHeight(Region.USE_PREF_SIZE);
     primary.getStyleClass().add("primary");
     primary.setId("primary");
     primary.setOnAction(e -> onPrimary.run());
@@ -114,15 +110,11 @@ public final class DoNext extends VBox {
   }
 
   private static Label wrapped(String styleClass) {
-    Label label = new Label();
-    label.getStyleClass().add(styleClass);
-    label.setWrapText(true);
-    label.setMinHeight(Region.USE_PREF_SIZE);
-    return label;
+    return new Prose("", styleClass);
   }
 
   /** Where, what and how exactly; each only when there is something to say. */
-  private static final class Row extends VBox {
+  private static final class Row extends SteadyBox {
     private final Label where = wrapped("soft");
     private final Label big;
     private final Label small = wrapped("soft");

@@ -1,22 +1,19 @@
 package zebrawood.desktop.sheet;
 
 import java.util.Optional;
-import javafx.scene.control.Label;
-import javafx.scene.layout.Region;
 import zebrawood.desktop.fields.EntryField;
 
 /**
  * Under the readings: why something typed cannot be used, else how the field at hand was
  * understood.
  */
-public final class MessageLine extends Label {
+public final class MessageLine extends Prose {
   private Optional<String> refusal = Optional.empty();
   private Optional<EntryField> focused = Optional.empty();
 
   public MessageLine(String id) {
+    super("");
     setId(id);
-    setWrapText(true);
-    setMinHeight(Region.USE_PREF_SIZE);
     show();
   }
 

@@ -5,13 +5,11 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import zebrawood.desktop.text.Text;
 
 /** The way into a practice on a stand-in, and where it stands while it runs. */
-public final class PracticeBar extends VBox {
-  private final Label words = new Label();
+public final class PracticeBar extends SteadyBox {
+  private final Label words = new Prose("", "practice");
   private final Button practise = new Button(Text.of("practice.start"));
   private final Button readAll = new Button(Text.of("practice.read-all"));
 
@@ -19,9 +17,6 @@ public final class PracticeBar extends VBox {
    * @param onReadAll fills the readings from the stand-in
    */
   public PracticeBar(Runnable onStart, Runnable onReadAll) {
-    words.setWrapText(true);
-    words.setMinHeight(Region.USE_PREF_SIZE);
-    words.getStyleClass().add("practice");
     practise.setId("practise");
     practise.setOnAction(e -> onStart.run());
     readAll.setId("read-all");

@@ -5,12 +5,10 @@ import java.util.Optional;
 import javafx.beans.property.ObjectProperty;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import zebrawood.desktop.text.Text;
 
 /** One thing to prove, answered with one key: y it is so, n it is not. */
@@ -25,10 +23,7 @@ public final class ProofRow extends HBox {
    * @param next where the focus goes after an answer
    */
   public ProofRow(String item, String what, ObjectProperty<Proven> proven, Runnable next) {
-    Label words = new Label(what);
-    words.setWrapText(true);
-    words.setMinHeight(Region.USE_PREF_SIZE);
-    words.getStyleClass().add("proof-words");
+    Prose words = new Prose(what, "proof-words");
     HBox.setHgrow(words, Priority.ALWAYS);
     words.setMaxWidth(Double.MAX_VALUE);
     answer.setId("proof-" + item.toLowerCase(Locale.ROOT));

@@ -49,7 +49,7 @@ public abstract class RecordedSheet implements StationSheet {
   @SuppressWarnings("this-escape") // the buttons can be pressed only once the sheet is assembled
   private final DoNext doNext = new DoNext(this::primary, this::secondary);
 
-  private final Label summary = new Label();
+  private final Label summary = new Prose("", "summary");
   private final Notebook notebook;
   private SheetFrame frame;
   private FocusFollower focus;
@@ -72,12 +72,9 @@ public abstract class RecordedSheet implements StationSheet {
   /** Puts the parts together; the last thing a station's constructor does. */
   protected final void assemble(
       Region readings, String pictureTitle, String legendWords, Region drawing) {
-    summary.setWrapText(true);
-    summary.getStyleClass().add("summary");
-    summary.setMinHeight(Region.USE_PREF_SIZE);
     Label legend = new Label(legendWords);
     legend.getStyleClass().add("soft");
-    VBox picture = new VBox(SheetFrame.columnTitle(pictureTitle, legend), drawing, summary);
+    VBox picture = new SteadyBox(0, SheetFrame.columnTitle(pictureTitle, legend), drawing, summary);
     picture.getStyleClass().add("picture");
     VBox.setVgrow(drawing, Priority.ALWAYS);
     frame =

@@ -6,8 +6,8 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import zebrawood.desktop.sheet.Prose;
 
 /** Makes the parts that cards have in common. */
 final class Card {
@@ -22,10 +22,8 @@ final class Card {
   }
 
   static Label words(String words) {
-    Label label = new Label(words);
-    label.setWrapText(true);
+    Label label = new Prose(words);
     label.setMaxWidth(520);
-    label.setMinHeight(Region.USE_PREF_SIZE);
     return label;
   }
 

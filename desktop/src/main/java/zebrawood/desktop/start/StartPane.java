@@ -13,6 +13,7 @@ import javafx.scene.layout.VBox;
 import zebrawood.desktop.sheet.AnsweredPane;
 import zebrawood.desktop.sheet.Proven;
 import zebrawood.desktop.sheet.SheetFrame;
+import zebrawood.desktop.sheet.SteadyBox;
 import zebrawood.desktop.text.Text;
 import zebrawood.start.GoLine;
 
@@ -20,7 +21,7 @@ import zebrawood.start.GoLine;
 final class StartPane extends AnsweredPane {
   private final StartModel model;
   private final Label earlier = soft("");
-  private final VBox lines = new VBox(8);
+  private final VBox lines = new SteadyBox(8);
 
   /**
    * @param afterLast what Enter in the last place does
