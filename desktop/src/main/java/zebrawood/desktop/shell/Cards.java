@@ -44,6 +44,8 @@ final class Cards extends StackPane {
     getChildren().setAll(card);
     setVisible(true);
     beneath.setDisable(true);
+    // What scrolls has no content in the scene before it is styled.
+    card.applyCss();
     focusFirst.requestFocus();
   }
 
