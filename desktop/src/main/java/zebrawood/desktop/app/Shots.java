@@ -15,6 +15,7 @@ import java.util.concurrent.TimeUnit;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
@@ -22,11 +23,13 @@ import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
 import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.desktop.sheet.ProofRow;
 import zebrawood.desktop.shell.Shell;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
+import zebrawood.start.StartStation;
 
 /**
  * Pictures of every main view from the demo workshop, rendered offscreen. The day is fixed, so that
@@ -107,15 +110,16 @@ final class Shots {
     show("start");
     onInterface(() -> {
       for (String line : new String[] {"emergency-stop", "switch-on-1", "switch-on-2", "lid"}) {
-        ((javafx.scene.control.Button) node("#proof-" + line)).fire();
+        ((Button) node("#proof-" + line)).fire();
       }
     });
     press("#proof-key");
     take("start-up");
+    proveTheRest();
     show("mirrors");
     onInterface(() -> {
       String[] marks = {
-        "0.5", "-0.5", "3", "-1.5", "-1", "0", "-3.5", "2", "-3.5", "-1", "-6", "1"
+        "2", "-1.5", "4", "-3", "-2", "-0.5", "-6", "-1.5", "-4", "-1.5", "-8", "-3"
       };
       String[] places = {
         "mirror-2-rear",
@@ -161,6 +165,26 @@ final class Shots {
                     + "$120=1500\n$130=400.000\n$131=400.000"));
     press("#proof-homes");
     take("controller");
+  }
+
+  /** So that the sheets after it show their own advice. */
+  private void proveTheRest() throws InterruptedException {
+    onInterface(() -> {
+      for (Node node : assembly.scene().getRoot().lookupAll(".button")) {
+        if (node instanceof Button button
+            && node.getId() instanceof String id
+            && id.startsWith("proof-")
+            && node.getPseudoClassStates().contains(ProofRow.OPEN)) {
+          button.fire();
+        }
+      }
+      type("#start-coolant-now", "18.5");
+    });
+    frames(2);
+    onInterface(() -> ((Button) node("#primary")).fire());
+    while (!ask(() -> assembly.model().opened().standing(StartStation.STATION).holds())) {
+      frames(1);
+    }
   }
 
   private void open(Path file) throws InterruptedException {

@@ -49,6 +49,9 @@ final class BeamPath {
       double top,
       double width,
       double height) {
+    if (model.paths().stream().anyMatch(p -> p.value().isEmpty())) {
+      return;
+    }
     List<Point> points = points(left, top, width, height);
     for (int i = 1; i < points.size(); i++) {
       line(on, points.get(i - 1), points.get(i), "beam-ideal");
@@ -60,10 +63,11 @@ final class BeamPath {
       Point at = points.get(i);
       boolean lit = !toTurn.isEmpty() && toTurn.getFirst().equals(String.valueOf(i));
       on.circle(at.x, at.y, 7, "mirror-mount").pseudoClassStateChanged(LIT, lit);
-      on.words(String.valueOf(i), at.x - 15, at.y, "plan-side");
+      on.words(
+          String.valueOf(i), at.x + (at.x > points.get(2).x + 1 ? 15 : -15), at.y, "plan-side");
     }
     Point tube = points.getFirst();
-    on.words(Text.of("mirrors.picture.tube"), tube.x - 6, tube.y - 11, "plan-side");
+    on.words(Text.of("mirrors.picture.tube"), tube.x - 6, tube.y + 11, "plan-side");
     Point head = points.getLast();
     on.words(
         Text.of(mirrors == 1 ? "mirrors.picture.table" : "mirrors.picture.head"),
@@ -75,31 +79,40 @@ final class BeamPath {
     }
   }
 
-  /** Tube, mirrors, head. */
+  /** Tube, mirrors, head; the legs to scale, the tube as far off as there is room. */
   private List<Point> points(double left, double top, double width, double height) {
     double x0 = left + MARGIN;
     double x1 = left + width - MARGIN;
     double y0 = top + MARGIN + 4;
     double y1 = top + height - MARGIN - 14;
-    double headX = x0 + (x1 - x0) * 0.8;
+    double[] legs = metres(model.train().mirrors());
     boolean rear = model.mirrorOneAtProperty().get() == MirrorOneAt.REAR;
     double oneY = rear ? y0 : y1;
-    double gantryY = rear ? y0 + (y1 - y0) * 0.75 : y0 + (y1 - y0) * 0.25;
-    return switch (model.train().mirrors()) {
-      case 1 -> List.of(new Point(x1, y0), new Point(x0 + 30, y0), new Point(x0 + 30, y1));
+    // Down the gantry's travel, which one of the legs goes along.
+    double deep = legs[Math.max(0, legs.length - 2)];
+    double wide =
+        legs.length == 1 ? 0 : Math.max(legs[legs.length - 1], legs[0] * (legs.length - 2));
+    double scale = Math.min((y1 - y0) / deep, wide == 0 ? Double.MAX_VALUE : (x1 - x0) / wide);
+    double gantryY = oneY + (rear ? 1 : -1) * deep * scale;
+    double headX = x0 + legs[legs.length - 1] * scale;
+    return switch (legs.length) {
+      case 1 ->
+          List.of(new Point(x1, y0), new Point(x0 + 30, y0), new Point(x0 + 30, y0 + deep * scale));
       case 2 ->
           List.of(
               new Point(x1, oneY),
               new Point(x0, oneY),
               new Point(x0, gantryY),
               new Point(headX, gantryY));
-      default ->
-          List.of(
-              new Point(x1, rear ? y1 : y0),
-              new Point(x1, oneY),
-              new Point(x0, oneY),
-              new Point(x0, gantryY),
-              new Point(headX, gantryY));
+      default -> {
+        double oneX = x0 + legs[0] * scale;
+        yield List.of(
+            new Point(oneX, (y0 + y1) / 2),
+            new Point(oneX, oneY),
+            new Point(x0, oneY),
+            new Point(x0, gantryY),
+            new Point(headX, gantryY));
+      }
     };
   }
 
@@ -127,17 +140,31 @@ final class BeamPath {
       line(on, begins, ends, "beam-error");
     }
     on.words(
-        Text.of("mirrors.picture.factor", Numbers.plain(factor)), middle, top + 9, "plan-side");
+        Text.of(
+            mirrors == 1 ? "mirrors.picture.factor-side" : "mirrors.picture.factor",
+            Numbers.plain(factor)),
+        middle,
+        top + 10,
+        "plan-side");
   }
 
   /** From each mirror to the next, and to the head, for the furthest mark. */
   private double[] metres(int mirrors) {
-    double[] from = model.pathsMm(mirrors == 1 ? MarkPlace.LOW : MarkPlace.HEAD_FRONT_RIGHT);
+    double[] from = model.pathsMm(furthest(mirrors));
     double[] legs = new double[mirrors];
     for (int i = 0; i < mirrors; i++) {
       legs[i] = (from[i] - (i + 1 < mirrors ? from[i + 1] : 0)) / 1000;
     }
     return legs;
+  }
+
+  private MarkPlace furthest(int mirrors) {
+    if (mirrors == 1) {
+      return MarkPlace.LOW;
+    }
+    return model.mirrorOneAtProperty().get() == MirrorOneAt.REAR
+        ? MarkPlace.HEAD_FRONT_RIGHT
+        : MarkPlace.HEAD_REAR_RIGHT;
   }
 
   /** 1, 2 or 5 with noughts behind it, downwards. */

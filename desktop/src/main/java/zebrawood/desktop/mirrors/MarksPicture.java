@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.scene.input.MouseEvent;
 import zebrawood.desktop.fields.NumberEntry;
 import zebrawood.desktop.sheet.Drawing;
@@ -14,16 +15,18 @@ import zebrawood.mirrors.MirrorReadings.At;
 
 /**
  * The tape looking the way the beam travels, to scale: the marks now, and where exact turns bring
- * them; a click puts the mark that is typed now. Below it the beam's path from above, and the
- * mounts with the screw to touch lit.
+ * them; a click puts the mark that is typed now. Beside it the mounts with the screw to touch lit,
+ * below it the beam's path from above.
  */
 final class MarksPicture extends LivePicture {
-  private static final double LOWER_HEIGHT = 118;
+  private static final double LOWER_HEIGHT = 132;
   private static final double SIDE = 24;
   private static final double DOT = 7;
+  private static final double CAPTION_Y = 12;
+  private static final double LETTER = 6.4;
+  private static final double NAME_HEIGHT = 14;
 
-  /** The path takes this share of the width, the mounts the rest. */
-  private static final double PATH_SHARE = 0.54;
+  private static final double MOUNTS_WIDTH = 126;
 
   private final MirrorModel model;
   private final BeamPath path;
@@ -44,7 +47,9 @@ final class MarksPicture extends LivePicture {
   }
 
   private void clicked(MouseEvent e) {
-    if (scale > 0 && e.getY() < getHeight() - LOWER_HEIGHT) {
+    if (scale > 0
+        && e.getY() < getHeight() - LOWER_HEIGHT
+        && e.getX() < getWidth() - MOUNTS_WIDTH) {
       model.click(place(), (e.getX() - middleX) / scale, (middleY - e.getY()) / scale);
     }
   }
@@ -67,8 +72,9 @@ final class MarksPicture extends LivePicture {
   protected void draw(Drawing on) {
     At at = place().at();
     Optional<MirrorFinding> finding = alignment();
-    double size = Math.min(getWidth(), getHeight() - LOWER_HEIGHT) - 2 * SIDE;
-    middleX = getWidth() / 2;
+    double tapeWidth = getWidth() - MOUNTS_WIDTH;
+    double size = Math.min(tapeWidth, getHeight() - LOWER_HEIGHT) - 2 * SIDE;
+    middleX = tapeWidth / 2;
     middleY = SIDE + size / 2;
     double furthest =
         model.marks().entrySet().stream()
@@ -84,24 +90,25 @@ final class MarksPicture extends LivePicture {
     on.line(middleX, middleY - 8, middleX, middleY + 8, "plan-grid");
     on.words(
         Text.of(at == At.HEAD ? "mirrors.picture.at-head" : "mirrors.picture.at-mirror"),
-        getWidth() - 80,
-        12,
+        middleX,
+        CAPTION_Y,
         "plan-side");
     if (model.marks().values().stream().noneMatch(NumberEntry::begun)) {
       on.words(Text.of("mirrors.picture.click"), middleX, middleY + 30, "plan-side");
     }
+    List<Spot> spots = new ArrayList<>();
     model
         .marks()
         .forEach((place, entries) -> {
           if (place.at() == at && usable(entries)) {
-            mark(on, place, entries, finding);
+            spots.add(mark(on, place, entries, finding));
           }
         });
+    name(on, spots, tapeWidth);
     double top = getHeight() - LOWER_HEIGHT;
     on.line(SIDE, top, getWidth() - SIDE, top, "plan-grid");
-    double across = getWidth() * PATH_SHARE;
-    path.draw(on, finding, SIDE, top, across - SIDE, LOWER_HEIGHT);
-    faces.draw(on, finding, across, top, getWidth() - across, LOWER_HEIGHT);
+    path.draw(on, finding, SIDE, top, getWidth() - 2 * SIDE, LOWER_HEIGHT);
+    faces.draw(on, finding, tapeWidth, 0, MOUNTS_WIDTH, top);
   }
 
   /** Drawn for a mirror whose size nobody gave. */
@@ -117,21 +124,68 @@ final class MarksPicture extends LivePicture {
     return entries.stream().allMatch(e -> e.value().isPresent());
   }
 
-  private void mark(
+  /** A mark on the drawing, and where its name may not stand. */
+  private record Spot(MarkPlace place, double x, double y, List<Box> dots) {}
+
+  private record Box(double x, double y, double halfWidth, double halfHeight) {
+    boolean meets(Box other) {
+      return Math.abs(x - other.x) < halfWidth + other.halfWidth
+          && Math.abs(y - other.y) < halfHeight + other.halfHeight;
+    }
+  }
+
+  private Spot mark(
       Drawing on, MarkPlace place, List<NumberEntry> entries, Optional<MirrorFinding> finding) {
     double right = entries.get(0).number();
     double up = entries.get(1).number();
     double x = middleX + right * scale;
     double y = middleY - up * scale;
+    List<Box> dots = new ArrayList<>(List.of(new Box(x, y, DOT, DOT)));
     finding.ifPresent(f -> {
       double[] moved = moved(f, model.pathsMm(place));
       double afterX = middleX + (right - moved[0]) * scale;
       double afterY = middleY - (up - moved[1]) * scale;
       on.line(x, y, afterX, afterY, "mark-way");
       on.circle(afterX, afterY, DOT, "mark-after");
+      dots.add(new Box(afterX, afterY, DOT, DOT));
     });
     on.circle(x, y, DOT, "mark-now");
-    on.words(MirrorPane.words(place).replaceFirst("^[^,]*, ", ""), x, y - 15, "plan-after");
+    return new Spot(place, x, y, dots);
+  }
+
+  /** Each mark's name beside it, where no dot and no other name is. */
+  private void name(Drawing on, List<Spot> spots, double width) {
+    List<Box> taken = new ArrayList<>(spots.stream().flatMap(s -> s.dots.stream()).toList());
+    taken.add(new Box(middleX, CAPTION_Y, 40, NAME_HEIGHT / 2));
+    for (Spot spot : spots) {
+      String words = MirrorPane.words(spot.place).replaceFirst("^[^,]*, ", "");
+      double half = words.length() * LETTER / 2;
+      double aside = half + DOT + 3;
+      List<Box> free =
+          Stream.of(
+                  new double[] {0, -15},
+                  new double[] {0, 15},
+                  new double[] {-aside, 0},
+                  new double[] {aside, 0},
+                  new double[] {-aside, -13},
+                  new double[] {aside, -13},
+                  new double[] {-aside, 13},
+                  new double[] {aside, 13},
+                  new double[] {0, -29},
+                  new double[] {0, 29},
+                  new double[] {-aside, -27},
+                  new double[] {-aside, 27})
+              .map(d -> new Box(spot.x + d[0], spot.y + d[1], half, NAME_HEIGHT / 2))
+              .toList();
+      Box chosen =
+          free.stream()
+              .filter(box -> box.x > half && box.x < width - half)
+              .filter(box -> taken.stream().noneMatch(box::meets))
+              .findFirst()
+              .orElse(free.getFirst());
+      taken.add(chosen);
+      on.words(words, chosen.x, chosen.y, "plan-after");
+    }
   }
 
   /** How far the angles have moved a mark to the right and up, in mm. */

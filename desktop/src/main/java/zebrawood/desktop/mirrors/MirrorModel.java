@@ -308,7 +308,7 @@ public final class MirrorModel extends AnsweredModel<MirrorModel.Proof> {
       return new MirrorOutcome.Waiting(missing.get().name());
     }
     if (school.get() == School.QUICK && proofs().get(Proof.ROUND).get() == Proven.NOT_YET) {
-      return new MirrorOutcome.Waiting(Text.of("mirrors.round"));
+      return new MirrorOutcome.Waiting(Text.of("mirrors.round.wait"));
     }
     try {
       MirrorVisit visit = visit();

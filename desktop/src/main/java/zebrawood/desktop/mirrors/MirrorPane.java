@@ -18,6 +18,7 @@ import zebrawood.desktop.mirrors.MirrorModel.School;
 import zebrawood.desktop.mirrors.MirrorModel.ScrewFields;
 import zebrawood.desktop.sheet.AnsweredPane;
 import zebrawood.desktop.sheet.PracticeBar;
+import zebrawood.desktop.sheet.Prose;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.sheet.SteadyBox;
 import zebrawood.desktop.text.Text;
@@ -55,7 +56,7 @@ final class MirrorPane extends AnsweredPane {
             marks(),
             round(),
             message(),
-            soft(Text.of("mirrors.hint")),
+            soft(Text.of(model.train().foldsDown() ? "mirrors.hint.down" : "mirrors.hint")),
             practice(practice),
             part("mirrors.trials", trials()),
             part("mirrors.again", again()),
@@ -75,15 +76,11 @@ final class MirrorPane extends AnsweredPane {
     ColumnConstraints wide = new ColumnConstraints();
     wide.setHgrow(Priority.ALWAYS);
     grid.getColumnConstraints().addAll(wide, new ColumnConstraints(74), new ColumnConstraints(74));
-    grid.addRow(
-        0,
-        soft(Text.of("mirrors.mark")),
-        soft(Text.of("mirrors.right")),
-        soft(Text.of("mirrors.up")));
+    grid.addRow(0, soft(Text.of("mirrors.mark")), soft(Text.of("mirrors.right")), soft(up()));
     int next = 1;
     for (var mark : model.marks().entrySet()) {
       MarkPlace place = mark.getKey();
-      List<Node> row = new ArrayList<>(List.of(new Label(place.words())));
+      List<Node> row = new ArrayList<>(List.of(new Prose(place.words())));
       for (NumberEntry entry : mark.getValue()) {
         EntryField field = field(entry);
         field.getStyleClass().add("reading-field");
@@ -103,6 +100,11 @@ final class MirrorPane extends AnsweredPane {
       }
     }
     return grid;
+  }
+
+  /** Below a mirror that folds down, what was up is further from the tube. */
+  private String up() {
+    return Text.of(model.train().foldsDown() ? "mirrors.away" : "mirrors.up");
   }
 
   private void shownFor(Node node, School school) {
@@ -149,7 +151,7 @@ final class MirrorPane extends AnsweredPane {
         soft(Text.of("mirrors.trial.screw")),
         soft(Text.of("mirrors.trial.turned")),
         soft(Text.of("mirrors.right")),
-        soft(Text.of("mirrors.up")));
+        soft(up()));
     for (int i = 0; i < rows.size(); i++) {
       ScrewFields screw = model.screws().get(i);
       List<Node> row = new ArrayList<>(List.of(soft(shortName(screw))));

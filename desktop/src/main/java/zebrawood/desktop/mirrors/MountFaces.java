@@ -13,7 +13,10 @@ import zebrawood.mirrors.MirrorFinding.Turn;
  * with the way to turn it.
  */
 final class MountFaces {
-  private static final double MOST = 62;
+  private static final double MOST = 72;
+  private static final double LABEL = 18;
+  private static final double SCREW_SHARE = 0.08;
+  private static final double ARROW_SHARE = 0.17;
   private static final double ARROW_DEG = 250;
 
   private final MirrorModel model;
@@ -30,25 +33,26 @@ final class MountFaces {
       double width,
       double height) {
     int mirrors = model.train().mirrors();
-    double each = width / mirrors;
-    double size = Math.min(MOST, each - 26);
+    double each = height / mirrors;
+    double size = Math.min(MOST, each - LABEL - 10);
     Optional<String> first =
         finding.map(MarksPicture::toTurn).filter(l -> !l.isEmpty()).map(List::getFirst);
     for (int i = 1; i <= mirrors; i++) {
-      double x = left + each * (i - 0.5) - size / 2;
-      double y = top + 22;
+      double y = top + each * (i - 0.5) - (size + LABEL) / 2;
       String name = String.valueOf(i);
       boolean its = first.filter(name::equals).isPresent();
       Optional<MirrorFinding.Mirror> turns =
           finding.filter(f -> its).map(f -> f.mirrors().get(name));
-      face(on, x, y, size, turns);
-      on.words(Text.of("mirrors.picture.mirror", i), x + size / 2, top + height - 26, "plan-side");
-      turns.ifPresent(m ->
-          on.words(
-              Text.of(sideways(m) ? "mirrors.picture.sideways" : "mirrors.picture.up-down"),
-              x + size / 2,
-              top + height - 11,
-              "plan-after"));
+      face(on, left + (width - size) / 2, y, size, turns);
+      String words = Text.of("mirrors.picture.mirror", i);
+      String which =
+          turns
+              .map(m ->
+                  ", "
+                      + Text.of(
+                          sideways(m) ? "mirrors.picture.sideways" : "mirrors.picture.up-down"))
+              .orElse("");
+      on.words(words + which, left + width / 2, y + size + LABEL / 2 + 2, "plan-side");
     }
   }
 
@@ -59,28 +63,29 @@ final class MountFaces {
   private static void face(
       Drawing on, double x, double y, double size, Optional<MirrorFinding.Mirror> turns) {
     on.rectangle(x, y, size, size, "mount-plate");
-    on.circle(x + size * 0.56, y + size * 0.44, size * 0.22, "mirror-mount")
+    on.circle(x + size * 0.6, y + size * 0.4, size * 0.2, "mirror-mount")
         .pseudoClassStateChanged(BeamPath.LIT, false);
-    double near = size * 0.16;
+    double near = size * 0.2;
     double far = size - near;
     on.circle(x + near, y + far, 3, "mount-pivot");
     boolean lit = turns.isPresent();
     boolean sideways = turns.filter(MountFaces::sideways).isPresent();
-    on.circle(x + far, y + far, 6, "mount-screw")
+    on.circle(x + far, y + far, size * SCREW_SHARE, "mount-screw")
         .pseudoClassStateChanged(BeamPath.LIT, lit && sideways);
-    on.circle(x + near, y + near, 6, "mount-screw")
+    on.circle(x + near, y + near, size * SCREW_SHARE, "mount-screw")
         .pseudoClassStateChanged(BeamPath.LIT, lit && !sideways);
     turns.ifPresent(m ->
         arrow(
             on,
             x + (sideways ? far : near),
             y + (sideways ? far : near),
+            size,
             sideways ? m.sideways() : m.upDown()));
   }
 
   /** Round the screw, with its head at the end of the turn. */
-  private static void arrow(Drawing on, double x, double y, Turn turn) {
-    double radius = 11;
+  private static void arrow(Drawing on, double x, double y, double size, Turn turn) {
+    double radius = size * ARROW_SHARE;
     boolean clockwise = turn.clockMinutes() > 0;
     double start = 90;
     double sweep = clockwise ? -ARROW_DEG : ARROW_DEG;
@@ -92,7 +97,7 @@ final class MountFaces {
     double forward = clockwise ? end - Math.PI / 2 : end + Math.PI / 2;
     for (double side : new double[] {-0.6, 0.6}) {
       double back = forward + Math.PI + side;
-      on.line(tipX, tipY, tipX + 7 * Math.cos(back), tipY - 7 * Math.sin(back), "turn-head");
+      on.line(tipX, tipY, tipX + 6 * Math.cos(back), tipY - 6 * Math.sin(back), "turn-head");
     }
   }
 }

@@ -14,7 +14,9 @@ import zebrawood.desktop.text.Text;
 /** One thing to prove, answered with one key: y it is so, n it is not. */
 public final class ProofRow extends HBox {
   static final String ANSWER = "proof-answer";
-  static final PseudoClass OPEN = PseudoClass.getPseudoClass("open");
+
+  /** The answer is still open. */
+  public static final PseudoClass OPEN = PseudoClass.getPseudoClass("open");
 
   private final Button answer = new Button();
 

@@ -41,7 +41,7 @@ final class MachineCard {
         new MachineForm(workshop.machinesProperty().get(), workshop.unitProperty().get(), before);
     String unit = workshop.unitProperty().get().symbol();
     TextField name = text("machine-name", form.nameProperty());
-    GridPane grid = new GridPane(12, 8);
+    GridPane grid = new GridPane(12, 6);
     row(grid, 0, Text.of("machine.name"), name);
     row(
         grid,

@@ -143,7 +143,7 @@ class MirrorModelTest {
     model.schoolProperty().set(MirrorModel.School.QUICK);
     read("- - - - 0 0 0.5 0 - - 0 0.5");
     assertThat(model.outcomeProperty().get())
-        .isEqualTo(new MirrorOutcome.Waiting("The mark under the nozzle is round"));
+        .isEqualTo(new MirrorOutcome.Waiting("whether the mark under the nozzle is round"));
     model.proofs().get(MirrorModel.Proof.ROUND).set(Proven.YES);
     assertThat(found().finding().verdict()).isEqualTo(Verdict.WITHIN);
     assertThat(found().visit().figures(found().finding())).isEmpty();
