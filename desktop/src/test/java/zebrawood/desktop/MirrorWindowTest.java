@@ -54,7 +54,12 @@ class MirrorWindowTest extends WindowTest {
     assertThat(page()).contains("Not proven today", "opening the lid stops the laser");
     assertThat(words("#primary")).isEqualTo("Prove it now");
     goOnWithAReason();
+    assertThat(focused()).isEqualTo("mirrors-least-pulse-that-marks");
+    assertThat(page()).contains("Find the least pulse that marks");
+    typeWords("4 mA");
+    keys(KeyCode.ENTER);
     assertThat(focused()).isEqualTo("mirrors-mirror-2-rear-right");
+    assertThat(page()).doesNotContain("Find the least pulse that marks");
     for (String mm : "0.5 -0.5 3 -1.5 -1 0 -3.5 2 -3.5 -1 -6 1".split(" ")) {
       typeWords(mm);
       keys(KeyCode.ENTER);
@@ -70,6 +75,14 @@ class MirrorWindowTest extends WindowTest {
         () -> app.model().opened().ledger().entriesAt(MirrorStation.STATION).size() == before + 1);
     settle();
     assertThat(entries().getLast().kind()).isEqualTo(EntryKind.AS_FOUND);
+    assertThat(words("#mirrors-least-pulse-that-marks"))
+        .as("stays for the visit")
+        .isEqualTo("4 mA");
+    clock.advance(java.time.Duration.ofHours(20));
+    reopen();
+    keys(KeyCode.CONTROL, KeyCode.DIGIT5);
+    assertThat(words("#mirrors-least-pulse-that-marks")).as("is found anew").isEmpty();
+    assertThat(words("#mirrors-head-rear-left-right")).isEmpty();
     fill("#mirrors-mirror-2-rear-right", "far");
     assertThat(words("#mirrors-message")).contains("Mirror 2, rear, right");
     fill("#mirrors-mirror-2-rear-right", "1");
@@ -117,6 +130,7 @@ class MirrorWindowTest extends WindowTest {
     tabTo("secondary");
     keys(KeyCode.ENTER);
     assertThat(words("#mirrors-head-rear-left-up")).isEmpty();
+    assertThat(words("#mirrors-least-pulse-that-marks")).isEmpty();
     assertThat(entries()).hasSize(before);
   }
 

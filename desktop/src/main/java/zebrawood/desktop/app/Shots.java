@@ -133,6 +133,7 @@ final class Shots {
         type("#mirrors-" + places[i / 2] + (i % 2 == 0 ? "-right" : "-up"), marks[i]);
       }
     });
+    onInterface(() -> type("#mirrors-least-pulse-that-marks", "5 mA"));
     press("#mirrors-head-front-right-up");
     take("mirrors");
     show("cooling");

@@ -201,7 +201,7 @@ public final class DemoWorkshop {
         10.0,
         "commissioning",
         "0.5 -0.5 3 -1.5 -1 0 -3.5 2 -3.5 -1 -6 1",
-        Map.of("reading.leastPulse", "4 mA"));
+        Map.of("visit.leastPulse", "4 mA"));
     mirrors(
         alder,
         EntryKind.AS_LEFT,
@@ -209,7 +209,7 @@ public final class DemoWorkshop {
         10.2,
         "commissioning",
         "0.5 0 0.5 0 -0.5 0 -0.5 0.5 0 0 -0.5 0",
-        Map.of("reading.leastPulse", "4 mA"));
+        Map.of("visit.leastPulse", "4 mA"));
     happened(alder, EventKind.SOURCE_REPLACED, 3, 13, "the old tube gave half of what it did");
     mirrors(
         alder,
@@ -218,7 +218,7 @@ public final class DemoWorkshop {
         15.5,
         "tube or source replaced",
         "2.5 -1.5 4.5 -3 -2.5 -0.5 -6.5 -1.5 -4.5 -1.5 -8.5 -3",
-        Map.of("reading.leastPulse", "5 mA", "reading.tube.right", "2", "reading.tube.up", "-1"));
+        Map.of("visit.leastPulse", "5 mA", "reading.tube.right", "2", "reading.tube.up", "-1"));
     start(alder, EntryKind.AS_LEFT, 21, 9.9, "commissioning", "18.4");
     start(alder, EntryKind.AS_LEFT, 5, 9.6, "machine moved", "18.3");
     happened(alder, EventKind.SPOILT, 11, 16.5, "focus not set again after the slate");

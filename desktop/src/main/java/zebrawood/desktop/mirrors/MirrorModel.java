@@ -112,7 +112,7 @@ public final class MirrorModel extends AnsweredModel<MirrorModel.Proof> {
           keep("dotLowered", new NumberEntry("Surface lowered by", "mm", 1, 1000)),
           keep("dotLimit", new NumberEntry("Dot off at most", "mm", 0.05, 50)));
   private final WordsEntry leastPulse =
-      keep(EntryDesk.READING + "leastPulse", new WordsEntry("Least pulse that marks", w -> {}));
+      keep(EntryDesk.VISIT + "leastPulse", new WordsEntry("Least pulse that marks", w -> {}));
   private final ObjectProperty<Optional<MarkPlace>> active =
       new SimpleObjectProperty<>(Optional.empty());
   private Optional<MirrorReadings> before = Optional.empty();

@@ -53,6 +53,7 @@ final class MirrorPane extends AnsweredPane {
                 "mirrors.school",
                 List.of(School.values()),
                 model.schoolProperty()),
+            leastPulse(),
             marks(),
             round(),
             message(),
@@ -61,13 +62,25 @@ final class MirrorPane extends AnsweredPane {
             part("mirrors.trials", trials()),
             part("mirrors.again", again()),
             part("mirrors.tube", soft(Text.of("mirrors.tube.hint")), grid(model.tube())),
-            part("mirrors.pulse", soft(Text.of("mirrors.pulse.hint")), field(model.leastPulse())),
             part("mirrors.plumb", soft(Text.of("mirrors.plumb.hint")), grid(model.plumb())),
             part("mirrors.pointer", soft(Text.of("mirrors.pointer.hint")), grid(model.pointer())),
             part("mirrors.limits", grid(model.limits())),
             part("mirrors.paths", paths()),
             part("mirrors.screws", screws()));
     model.outcomeProperty().subscribe(o -> showMessage());
+  }
+
+  /** Found and written down before any mirror is touched. */
+  private GridPane leastPulse() {
+    GridPane row = new GridPane(4, 4);
+    ColumnConstraints wide = new ColumnConstraints();
+    wide.setHgrow(Priority.ALWAYS);
+    row.getColumnConstraints().addAll(wide, new ColumnConstraints(152));
+    EntryField field = field(model.leastPulse());
+    Label label = new Prose(model.leastPulse().name());
+    label.setLabelFor(field);
+    row.addRow(0, label, field);
+    return row;
   }
 
   private GridPane marks() {

@@ -76,6 +76,7 @@ final class MirrorPractice implements Practice {
   void start(long number) {
     train = Optional.of(amiss(number));
     model.clearReadings();
+    model.leastPulse().textProperty().set(Text.of("mirrors.practice.pulse"));
     model.schoolProperty().set(MirrorModel.School.FULL);
     model.mirrorOneAtProperty().set(MirrorOneAt.REAR);
     model.screwsByProperty().set(ScrewsBy.TRIAL);

@@ -1,9 +1,9 @@
 package zebrawood.desktop.mirrors;
 
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import zebrawood.desktop.sheet.AnsweredSheet;
 import zebrawood.desktop.sheet.EntryDesk;
 import zebrawood.desktop.sheet.SheetHost;
@@ -11,11 +11,9 @@ import zebrawood.desktop.sheet.Step;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
-import zebrawood.ledger.Ledger;
 import zebrawood.measure.Numbers;
 import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
-import zebrawood.mirrors.MirrorReadings;
 import zebrawood.mirrors.MirrorStation;
 import zebrawood.mirrors.MirrorVisit;
 import zebrawood.records.mirrors.MirrorRecord;
@@ -50,6 +48,7 @@ public final class MirrorSheet extends AnsweredSheet {
         new MarksPicture(model));
     model.setOnTyped(this::keepDraft);
     model.outcomeProperty().subscribe(o -> showAdvice());
+    model.leastPulse().textProperty().subscribe(t -> showAdvice());
   }
 
   /** Each mark is a pulse into an open path. */
@@ -64,8 +63,10 @@ public final class MirrorSheet extends AnsweredSheet {
     return switch (model.outcomeProperty().get()) {
       case MirrorOutcome.Waiting(String next) ->
           new Shown(
-              List.of(
-                  new Step("", Text.of("cooling.do.read", next), Text.of("mirrors.do.read.why"))),
+              withLeastPulse(
+                  List.of(
+                      new Step(
+                          "", Text.of("cooling.do.read", next), Text.of("mirrors.do.read.why")))),
               List.of(),
               caution,
               "",
@@ -79,7 +80,7 @@ public final class MirrorSheet extends AnsweredSheet {
               Optional.empty());
       case MirrorOutcome.Found(var visit, var finding) ->
           new Shown(
-              finding.advice().stream().map(s -> Step.ofAdvice(s, "")).toList(),
+              withLeastPulse(finding.advice().stream().map(s -> Step.ofAdvice(s, "")).toList()),
               finding.warnings(),
               caution,
               summary(finding),
@@ -92,6 +93,17 @@ public final class MirrorSheet extends AnsweredSheet {
     };
   }
 
+  /** The first thing of a visit, before any mirror is touched. */
+  private List<Step> withLeastPulse(List<Step> steps) {
+    return model.leastPulse().text().isBlank()
+        ? Stream.concat(
+                Stream.of(
+                    new Step("", Text.of("mirrors.do.pulse"), Text.of("mirrors.do.pulse.how"))),
+                steps.stream())
+            .toList()
+        : steps;
+  }
+
   /** What was burnt before the screws were turned last is compared with what is burnt now. */
   @Override
   protected void recordChanged() {
@@ -100,20 +112,18 @@ public final class MirrorSheet extends AnsweredSheet {
     }
     List<Entry> entries = workshop.opened().ledger().entriesAt(MirrorStation.STATION);
     model.setBefore(
-        entries.isEmpty()
-            ? Optional.empty()
-            : Optional.of(entries.getLast())
-                .filter(e -> e.verdict() == Verdict.ADJUST && !desk.correcting())
-                .filter(e ->
-                    Duration.between(e.at(), workshop.clock().instant())
-                            .compareTo(Ledger.LONGEST_VISIT)
-                        < 0)
-                .flatMap(MirrorSheet::burntThen));
+        entries.stream()
+            .skip(Math.max(0, entries.size() - 1))
+            .filter(e -> e.verdict() == Verdict.ADJUST && !desk.correcting())
+            .filter(desk::ofThisVisit)
+            .findFirst()
+            .flatMap(MirrorSheet::kept)
+            .flatMap(MirrorVisit::taught));
   }
 
-  private static Optional<MirrorReadings> burntThen(Entry entry) {
+  private static Optional<MirrorVisit> kept(Entry entry) {
     try {
-      return MirrorRecord.of(entry.readings()).readings().taught();
+      return Optional.of(MirrorRecord.of(entry.readings()).readings());
     } catch (UnusableReading e) {
       // A damaged or newer entry has nothing to compare with.
       return Optional.empty();

@@ -1,5 +1,6 @@
 package zebrawood.desktop.sheet;
 
+import java.time.Duration;
 import java.time.ZoneId;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -11,6 +12,7 @@ import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Figure;
+import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Standing;
 import zebrawood.ledger.Station;
 import zebrawood.measure.LengthUnit;
@@ -25,6 +27,9 @@ import zebrawood.measure.Verdict;
 public final class EntryDesk {
   /** Names of typed fields that are readings begin so; the others are kept for the next visit. */
   public static final String READING = "reading.";
+
+  /** Begins the name of what stays for a visit and is found anew on the next one. */
+  public static final String VISIT = "visit.";
 
   /** A sheet's typed fields. */
   public interface Typed {
@@ -84,24 +89,44 @@ public final class EntryDesk {
 
   /** From the draft, else what the last entry had beside its readings. */
   public void fill() {
-    Map<String, String> draft = workshop.draft(station);
-    fields.type(draft.isEmpty() ? withoutReadings(lastTyped()) : draft);
+    fillFrom(workshop.draft(station));
+  }
+
+  private void fillFrom(Map<String, String> draft) {
+    Optional<Entry> last =
+        workshop.opened().ledger().entriesAt(station).reversed().stream().findFirst();
+    Map<String, String> recorded = last.flatMap(this::typedOf).orElse(Map.of());
+    Map<String, String> filled = new LinkedHashMap<>(draft);
+    if (draft.isEmpty()) {
+      filled.putAll(recorded);
+      filled.keySet().removeIf(name -> name.startsWith(READING));
+    }
+    if (last.filter(this::ofThisVisit).isEmpty()) {
+      // What an earlier visit found; what was typed since differs from it.
+      filled.replaceAll(
+          (name, words) -> name.startsWith(VISIT) && words.equals(recorded.get(name)) ? "" : words);
+    }
+    fields.type(filled);
   }
 
   /** The machine's own unrecorded readings, instead of a practice's or a correction's. */
   public void fillAgain() {
+    // Clearing goes into the draft as well.
     Map<String, String> draft = workshop.draft(station);
     fields.clearReadings();
-    fields.type(draft.isEmpty() ? withoutReadings(lastTyped()) : draft);
+    Map<String, String> ofVisit = new LinkedHashMap<>(fields.typed());
+    ofVisit.keySet().removeIf(name -> !name.startsWith(VISIT));
+    ofVisit.replaceAll((name, words) -> "");
+    fields.type(ofVisit);
+    fillFrom(draft);
     changed.run();
     focusNext.run();
   }
 
-  private Map<String, String> lastTyped() {
-    return workshop.opened().ledger().entriesAt(station).reversed().stream()
-        .findFirst()
-        .flatMap(this::typedOf)
-        .orElse(Map.of());
+  /** Whether an entry was made on the visit that is under way. */
+  public boolean ofThisVisit(Entry entry) {
+    return Duration.between(entry.at(), workshop.clock().instant()).compareTo(Ledger.LONGEST_VISIT)
+        < 0;
   }
 
   /** Nothing when a damaged or newer file cannot be read. */
@@ -111,12 +136,6 @@ public final class EntryDesk {
     } catch (UnusableReading e) {
       return Optional.empty();
     }
-  }
-
-  private static Map<String, String> withoutReadings(Map<String, String> typed) {
-    Map<String, String> rest = new LinkedHashMap<>(typed);
-    rest.keySet().removeIf(name -> name.startsWith(READING));
-    return rest;
   }
 
   public void keepDraft(Map<String, String> typed) {
