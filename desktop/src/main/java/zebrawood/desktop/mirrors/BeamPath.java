@@ -3,6 +3,7 @@ package zebrawood.desktop.mirrors;
 import java.util.List;
 import java.util.Optional;
 import javafx.css.PseudoClass;
+import javafx.geometry.Rectangle2D;
 import zebrawood.desktop.sheet.Drawing;
 import zebrawood.desktop.text.Text;
 import zebrawood.measure.Numbers;
@@ -42,22 +43,16 @@ final class BeamPath {
     }
   }
 
-  void draw(
-      Drawing on,
-      Optional<MirrorFinding> finding,
-      double left,
-      double top,
-      double width,
-      double height) {
+  void draw(Drawing on, Optional<MirrorFinding> finding, Rectangle2D area) {
     if (model.paths().stream().anyMatch(p -> p.value().isEmpty())) {
       return;
     }
-    List<Point> points = points(left, top, width, height);
+    List<Point> points = points(area);
     for (int i = 1; i < points.size(); i++) {
       line(on, points.get(i - 1), points.get(i), "beam-ideal");
     }
     int mirrors = points.size() - 2;
-    finding.ifPresent(f -> error(on, f, points, left + width / 2, top));
+    finding.ifPresent(f -> error(on, f, points, area));
     List<String> toTurn = finding.map(MarksPicture::toTurn).orElse(List.of());
     for (int i = 1; i <= mirrors; i++) {
       Point at = points.get(i);
@@ -75,16 +70,16 @@ final class BeamPath {
         head.y + (mirrors == 1 ? 0 : 12),
         "plan-side");
     if (mirrors > 1) {
-      on.words(Text.of("bed.plan.front"), left + width / 2, top + height - 8, "plan-side");
+      on.words(Text.of("bed.plan.front"), middle(area), area.getMaxY() - 8, "plan-side");
     }
   }
 
   /** Tube, mirrors, head; the legs to scale, the tube as far off as there is room. */
-  private List<Point> points(double left, double top, double width, double height) {
-    double x0 = left + MARGIN;
-    double x1 = left + width - MARGIN;
-    double y0 = top + MARGIN + 4;
-    double y1 = top + height - MARGIN - 14;
+  private List<Point> points(Rectangle2D area) {
+    double x0 = area.getMinX() + MARGIN;
+    double x1 = area.getMaxX() - MARGIN;
+    double y0 = area.getMinY() + MARGIN + 4;
+    double y1 = area.getMaxY() - MARGIN - 14;
     double[] legs = metres(model.train().mirrors());
     boolean rear = model.mirrorOneAtProperty().get() == MirrorOneAt.REAR;
     double oneY = rear ? y0 : y1;
@@ -117,7 +112,7 @@ final class BeamPath {
   }
 
   /** The way with its angles, from mirror 1 on. */
-  private void error(Drawing on, MirrorFinding f, List<Point> points, double middle, double top) {
+  private void error(Drawing on, MirrorFinding f, List<Point> points, Rectangle2D area) {
     int mirrors = points.size() - 2;
     double[] metres = metres(mirrors);
     double[] missMm = new double[mirrors + 1];
@@ -143,9 +138,13 @@ final class BeamPath {
         Text.of(
             mirrors == 1 ? "mirrors.picture.factor-side" : "mirrors.picture.factor",
             Numbers.plain(factor)),
-        middle,
-        top + 10,
+        middle(area),
+        area.getMinY() + 10,
         "plan-side");
+  }
+
+  private static double middle(Rectangle2D area) {
+    return (area.getMinX() + area.getMaxX()) / 2;
   }
 
   /** From each mirror to the next, and to the head, for the furthest mark. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.input.MouseEvent;
 import zebrawood.desktop.fields.NumberEntry;
 import zebrawood.desktop.sheet.Drawing;
@@ -21,6 +22,7 @@ import zebrawood.mirrors.MirrorReadings.At;
 final class MarksPicture extends LivePicture {
   private static final double LOWER_HEIGHT = 132;
   private static final double SIDE = 24;
+  private static final double LEAST = 24;
   private static final double DOT = 7;
   private static final double CAPTION_Y = 12;
   private static final double LETTER = 6.4;
@@ -28,9 +30,16 @@ final class MarksPicture extends LivePicture {
 
   private static final double MOUNTS_WIDTH = 126;
 
+  /** Below this height the path is left out, and the mounts stand in a row. */
+  private static final double SMALL = 290;
+
+  private static final double MOUNTS_HEIGHT = 84;
+
   private final MirrorModel model;
   private final BeamPath path;
   private final MountFaces faces;
+  private double tapeWidth;
+  private double tapeHeight;
   private double middleX;
   private double middleY;
   private double scale;
@@ -47,9 +56,7 @@ final class MarksPicture extends LivePicture {
   }
 
   private void clicked(MouseEvent e) {
-    if (scale > 0
-        && e.getY() < getHeight() - LOWER_HEIGHT
-        && e.getX() < getWidth() - MOUNTS_WIDTH) {
+    if (scale > 0 && e.getY() < tapeHeight && e.getX() < tapeWidth) {
       model.click(place(), (e.getX() - middleX) / scale, (middleY - e.getY()) / scale);
     }
   }
@@ -72,8 +79,10 @@ final class MarksPicture extends LivePicture {
   protected void draw(Drawing on) {
     At at = place().at();
     Optional<MirrorFinding> finding = alignment();
-    double tapeWidth = getWidth() - MOUNTS_WIDTH;
-    double size = Math.min(tapeWidth, getHeight() - LOWER_HEIGHT) - 2 * SIDE;
+    boolean small = getHeight() < SMALL;
+    tapeWidth = small ? getWidth() : getWidth() - MOUNTS_WIDTH;
+    tapeHeight = getHeight() - (small ? MOUNTS_HEIGHT : LOWER_HEIGHT);
+    double size = Math.max(LEAST, Math.min(tapeWidth, tapeHeight) - 2 * SIDE);
     middleX = tapeWidth / 2;
     middleY = SIDE + size / 2;
     double furthest =
@@ -104,11 +113,15 @@ final class MarksPicture extends LivePicture {
             spots.add(mark(on, place, entries, finding));
           }
         });
-    name(on, spots, tapeWidth);
-    double top = getHeight() - LOWER_HEIGHT;
-    on.line(SIDE, top, getWidth() - SIDE, top, "plan-grid");
-    path.draw(on, finding, SIDE, top, getWidth() - 2 * SIDE, LOWER_HEIGHT);
-    faces.draw(on, finding, tapeWidth, 0, MOUNTS_WIDTH, top);
+    name(on, spots);
+    on.line(SIDE, tapeHeight, getWidth() - SIDE, tapeHeight, "plan-grid");
+    if (small) {
+      faces.draw(on, finding, new Rectangle2D(0, tapeHeight, getWidth(), MOUNTS_HEIGHT));
+    } else {
+      faces.draw(on, finding, new Rectangle2D(tapeWidth, 0, MOUNTS_WIDTH, tapeHeight));
+      path.draw(
+          on, finding, new Rectangle2D(SIDE, tapeHeight, getWidth() - 2 * SIDE, LOWER_HEIGHT));
+    }
   }
 
   /** Drawn for a mirror whose size nobody gave. */
@@ -154,7 +167,7 @@ final class MarksPicture extends LivePicture {
   }
 
   /** Each mark's name beside it, where no dot and no other name is. */
-  private void name(Drawing on, List<Spot> spots, double width) {
+  private void name(Drawing on, List<Spot> spots) {
     List<Box> taken = new ArrayList<>(spots.stream().flatMap(s -> s.dots.stream()).toList());
     taken.add(new Box(middleX, CAPTION_Y, 40, NAME_HEIGHT / 2));
     for (Spot spot : spots) {
@@ -179,7 +192,7 @@ final class MarksPicture extends LivePicture {
               .toList();
       Box chosen =
           free.stream()
-              .filter(box -> box.x > half && box.x < width - half)
+              .filter(box -> box.x > half && box.x < tapeWidth - half)
               .filter(box -> taken.stream().noneMatch(box::meets))
               .findFirst()
               .orElse(free.getFirst());

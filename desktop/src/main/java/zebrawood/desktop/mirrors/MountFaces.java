@@ -2,6 +2,7 @@ package zebrawood.desktop.mirrors;
 
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Rectangle2D;
 import zebrawood.desktop.sheet.Drawing;
 import zebrawood.desktop.text.Text;
 import zebrawood.mirrors.MirrorFinding;
@@ -13,6 +14,7 @@ import zebrawood.mirrors.MirrorFinding.Turn;
  * with the way to turn it.
  */
 final class MountFaces {
+  private static final double LEAST = 20;
   private static final double MOST = 72;
   private static final double LABEL = 18;
   private static final double SCREW_SHARE = 0.08;
@@ -25,25 +27,22 @@ final class MountFaces {
     this.model = model;
   }
 
-  void draw(
-      Drawing on,
-      Optional<MirrorFinding> finding,
-      double left,
-      double top,
-      double width,
-      double height) {
+  void draw(Drawing on, Optional<MirrorFinding> finding, Rectangle2D area) {
     int mirrors = model.train().mirrors();
-    double each = height / mirrors;
-    double size = Math.min(MOST, each - LABEL - 10);
+    boolean row = area.getWidth() > area.getHeight();
+    double each = (row ? area.getWidth() : area.getHeight()) / mirrors;
+    double size = Math.clamp((row ? area.getHeight() : each) - LABEL - 10, LEAST, MOST);
     Optional<String> first =
         finding.map(MarksPicture::toTurn).filter(l -> !l.isEmpty()).map(List::getFirst);
     for (int i = 1; i <= mirrors; i++) {
-      double y = top + each * (i - 0.5) - (size + LABEL) / 2;
+      double along = each * (i - 0.5);
+      double middle = area.getMinX() + (row ? along : area.getWidth() / 2);
+      double y = area.getMinY() + (row ? area.getHeight() / 2 : along) - (size + LABEL) / 2;
       String name = String.valueOf(i);
       boolean its = first.filter(name::equals).isPresent();
       Optional<MirrorFinding.Mirror> turns =
           finding.filter(f -> its).map(f -> f.mirrors().get(name));
-      face(on, left + (width - size) / 2, y, size, turns);
+      face(on, middle - size / 2, y, size, turns);
       String words = Text.of("mirrors.picture.mirror", i);
       String which =
           turns
@@ -52,7 +51,7 @@ final class MountFaces {
                       + Text.of(
                           sideways(m) ? "mirrors.picture.sideways" : "mirrors.picture.up-down"))
               .orElse("");
-      on.words(words + which, left + width / 2, y + size + LABEL / 2 + 2, "plan-side");
+      on.words(words + which, middle, y + size + LABEL / 2 + 2, "plan-side");
     }
   }
 
