@@ -198,8 +198,12 @@ public final class Alignment {
     double expected = readings.markResolutionMm() / Math.sqrt(12);
     suspicion.ifPresent(s ->
         warnings.add(
-            "The marks do not fit any set of angles (%s mm off, reading error %s mm): %s."
-                .formatted(Numbers.fixed(rms, 2), Numbers.fixed(expected, 2), s.words())));
+            "The marks do not fit any set of angles (%s mm off, the worst %s, reading error %s mm): %s."
+                .formatted(
+                    Numbers.fixed(rms, 2),
+                    Misfit.worst(marks, fit),
+                    Numbers.fixed(expected, 2),
+                    s.words())));
     double shift = Math.hypot(shiftRight, shiftUp);
     if (shift > readings.apertureMm() / 4) {
       warnings.add(

@@ -13,9 +13,7 @@ import zebrawood.measure.Finding;
 import zebrawood.measure.Numbers;
 import zebrawood.measure.Verdict;
 import zebrawood.mirrors.MirrorFinding.Turn;
-import zebrawood.mirrors.MirrorReadings.At;
 import zebrawood.mirrors.MirrorReadings.Learned;
-import zebrawood.mirrors.MirrorReadings.Mark;
 import zebrawood.mirrors.MirrorReadings.Mount;
 import zebrawood.mirrors.MirrorReadings.Screw;
 
@@ -90,14 +88,6 @@ public record MirrorVisit(
   /** A turn shorter than this is not asked for again. */
   private static final double LEAST_TRIED_TURNS = 1 / 60.0;
 
-  /** A screw that did less or more than this share of what was asked is told of. */
-  private static final double AMISS = 0.4;
-
-  private static final double SURE = 3;
-
-  /** Below this share nobody sees the edge of the opening scorch. */
-  private static final double SCORCHES = 0.01;
-
   /** Where the face is not known: a quarter of a usual one. */
   private static final double USUAL_FACE_MM = 20;
 
@@ -131,7 +121,7 @@ public record MirrorVisit(
           warnings.add(because);
         }
       });
-      before.ifPresent(b -> disobeyed(b, f, warnings));
+      before.ifPresent(b -> LastTurns.disobeyed(b, f, warnings));
       if (screwsBy == ScrewsBy.TRIAL && f.verdict() == Verdict.ADJUST) {
         untried.addAll(untried(f));
         tryFirst(untried, advice);
@@ -150,8 +140,8 @@ public record MirrorVisit(
     Optional<Pointer.Finding> dot = pointer.map(Pointer::solve);
     // The dot decides nothing about the mirrors: it is told, and the station stands without it.
     dot.ifPresent(f -> advice.addAll(f.advice()));
-    List<Lost> lost = lost();
-    scorches(lost, warnings);
+    List<Lost> lost = Rims.lost(this);
+    Rims.scorches(lost, warnings);
     return new Judged(
         alignment,
         checked,
@@ -243,102 +233,6 @@ public record MirrorVisit(
               .formatted(words));
     }
     advice.addAll(0, first);
-  }
-
-  /** Screws that did not do what was asked of them since the marks before. */
-  private void disobeyed(MirrorReadings earlier, MirrorFinding now, List<String> warnings) {
-    MirrorFinding was = Alignment.solve(earlier);
-    was.mirrors()
-        .forEach((name, m) -> {
-          var after = now.mirrors().get(name);
-          if (after != null) {
-            disobeyed(
-                "the sideways screw of mirror " + name,
-                m.sideways(),
-                m.beamErrorRightMrad(),
-                after.beamErrorRightMrad(),
-                Math.hypot(
-                    m.beamErrorRightMradUncertainty(), after.beamErrorRightMradUncertainty()),
-                warnings);
-            disobeyed(
-                "the up-and-down screw of mirror " + name,
-                m.upDown(),
-                m.beamErrorUpMrad(),
-                after.beamErrorUpMrad(),
-                Math.hypot(m.beamErrorUpMradUncertainty(), after.beamErrorUpMradUncertainty()),
-                warnings);
-          }
-        });
-  }
-
-  private static void disobeyed(
-      String screw, Turn turn, double was, double is, double uncertainty, List<String> warnings) {
-    double asked = turn.turned(was);
-    double did = was - is;
-    double amiss = Math.abs(did - asked);
-    if (asked == 0 || amiss < SURE * uncertainty || amiss < AMISS * Math.abs(asked)) {
-      return;
-    }
-    String why =
-        did * asked < 0
-            ? "it was turned the other way, or clockwise does the opposite there"
-            : Math.abs(did) < Math.abs(asked)
-                ? "it has play, or was not turned as far"
-                : "it does more a turn than was thought";
-    warnings.add(
-        "Since the last marks %s took off %s ± %s mrad and not %s: %s. Try it by a quarter turn."
-            .formatted(
-                screw,
-                Numbers.fixed(Math.signum(asked) * did, 1),
-                Numbers.fixed(uncertainty, 1),
-                Numbers.fixed(Math.abs(asked), 1),
-                why));
-  }
-
-  /** At each place where the size is known and a mark was burnt. */
-  private List<Lost> lost() {
-    List<Lost> lost = new ArrayList<>();
-    if (beamMm.isEmpty()) {
-      return lost;
-    }
-    double beam = beamMm.getAsDouble();
-    if (faceMm.isPresent()) {
-      // Seen along the beam, a mirror at 45 degrees is narrower by the root of 2.
-      double face = faceMm.getAsDouble() / Math.sqrt(2);
-      atMirror1.ifPresent(s ->
-          lost.add(
-              new Lost(
-                  "mirror 1", Opening.lostShare(face, beam, Math.hypot(s.rightMm(), s.upMm())))));
-      full.ifPresent(r -> {
-        for (At at : List.of(At.MIRROR_2, At.MIRROR_3)) {
-          furthest(r.marks(), at)
-              .ifPresent(off -> lost.add(new Lost(at.words(), Opening.lostShare(face, beam, off))));
-        }
-      });
-    }
-    full.ifPresent(r ->
-        furthest(r.marks(), At.HEAD)
-            .ifPresent(off ->
-                lost.add(new Lost("the head", Opening.lostShare(r.apertureMm(), beam, off)))));
-    return lost;
-  }
-
-  private static Optional<Double> furthest(List<Mark> marks, At at) {
-    return marks.stream()
-        .filter(m -> m.at() == at)
-        .map(m -> Math.hypot(m.rightMm(), m.upMm()))
-        .max(Double::compare);
-  }
-
-  private static void scorches(List<Lost> lost, List<String> warnings) {
-    lost.stream()
-        .filter(l -> l.share() > SCORCHES)
-        .forEach(l ->
-            warnings.add(
-                "%s would scorch: %s %% of the beam falls beside the opening there, on the side of the furthest mark."
-                    .formatted(
-                        l.where().equals("the head") ? "The head's rim" : "The rim of " + l.where(),
-                        Numbers.fixed(100 * l.share(), 1))));
   }
 
   /**

@@ -84,6 +84,29 @@ final class Misfit {
         fit.residuals().stream().mapToDouble(r -> r * r).sum() / fit.residuals().size());
   }
 
+  /** The mark that is furthest from where the angles would have it, and how far, in words. */
+  static String worst(List<Mark> marks, LinearFit fit) {
+    int n = marks.size();
+    int worst = 0;
+    double furthest = 0;
+    for (int i = 0; i < n; i++) {
+      double off = Math.hypot(fit.residuals().get(i), fit.residuals().get(n + i));
+      if (off > furthest) {
+        furthest = off;
+        worst = i;
+      }
+    }
+    return Numbers.fixed(furthest, 2) + " mm at " + named(marks.get(worst));
+  }
+
+  private static String named(Mark mark) {
+    return "%s that was read %s right, %s up"
+        .formatted(
+            mark.at() == At.HEAD ? "the head" : mark.at().words(),
+            Numbers.plain(mark.rightMm()),
+            Numbers.plain(mark.upMm()));
+  }
+
   private static double reduced(LinearFit fit) {
     return fit.chiSquare() / fit.degreesOfFreedom();
   }
@@ -199,10 +222,7 @@ final class Misfit {
   private static Suspicion oddOne(Mark odd) {
     return new Suspicion(
         Kind.ONE_MARK,
-        "all fit but the one at %s that was read %s right, %s up: burn it again; where it falls elsewhere, a mount is loose, where it does not, a rail is bent"
-            .formatted(
-                odd.at() == At.HEAD ? "the head" : odd.at().words(),
-                Numbers.plain(odd.rightMm()),
-                Numbers.plain(odd.upMm())));
+        "all fit but the one at %s: burn it again; where it falls elsewhere, a mount is loose, where it does not, a rail is bent"
+            .formatted(named(odd)));
   }
 }

@@ -1,11 +1,13 @@
 package zebrawood.desktop.mirrors;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.css.PseudoClass;
 import javafx.geometry.Rectangle2D;
 import zebrawood.desktop.sheet.Drawing;
 import zebrawood.desktop.text.Text;
+import zebrawood.machine.Train;
 import zebrawood.measure.Numbers;
 import zebrawood.mirrors.MirrorFinding;
 
@@ -22,6 +24,13 @@ final class BeamPath {
 
   private static final double MARGIN = 18;
 
+  /** The tube is drawn this share of the head's leg away; less where it shines along the travel. */
+  private static final double TUBE_SHARE = 1.3;
+
+  private static final double SHORT_TUBE_SHARE = 0.35;
+
+  private static final double LEAST_M = 1e-3;
+
   private final MirrorModel model;
 
   BeamPath(MirrorModel model) {
@@ -36,6 +45,12 @@ final class BeamPath {
       double uy = (other.y - y) / length;
       // Right of the way the beam travels, with y downwards on the screen.
       return new Point(x + ux * along - uy * across, y + uy * along + ux * across);
+    }
+
+    /** On from here; 0 degrees is to the right, 90 down the screen. */
+    Point ahead(double headingDeg, double length) {
+      double heading = Math.toRadians(headingDeg);
+      return new Point(x + length * Math.cos(heading), y + length * Math.sin(heading));
     }
 
     double distance(Point other) {
@@ -58,8 +73,7 @@ final class BeamPath {
       Point at = points.get(i);
       boolean lit = !toTurn.isEmpty() && toTurn.getFirst().equals(String.valueOf(i));
       on.circle(at.x, at.y, 7, "mirror-mount").pseudoClassStateChanged(LIT, lit);
-      on.words(
-          String.valueOf(i), at.x + (at.x > points.get(2).x + 1 ? 15 : -15), at.y, "plan-side");
+      on.words(String.valueOf(i), at.x + (i + 1 < mirrors ? 15 : -15), at.y, "plan-side");
     }
     Point tube = points.getFirst();
     on.words(Text.of("mirrors.picture.tube"), tube.x - 6, tube.y + 11, "plan-side");
@@ -74,41 +88,36 @@ final class BeamPath {
     }
   }
 
-  /** Tube, mirrors, head; the legs to scale, the tube as far off as there is room. */
+  /** Tube, mirrors, head, to scale and with its folds; how far off the tube is nobody asked. */
   private List<Point> points(Rectangle2D area) {
-    double x0 = area.getMinX() + MARGIN;
-    double x1 = area.getMaxX() - MARGIN;
-    double y0 = area.getMinY() + MARGIN + 4;
-    double y1 = area.getMaxY() - MARGIN - 14;
-    double[] legs = metres(model.train().mirrors());
-    boolean rear = model.mirrorOneAtProperty().get() == MirrorOneAt.REAR;
-    double oneY = rear ? y0 : y1;
-    // Down the gantry's travel, which one of the legs goes along.
-    double deep = legs[Math.max(0, legs.length - 2)];
-    double wide =
-        legs.length == 1 ? 0 : Math.max(legs[legs.length - 1], legs[0] * (legs.length - 2));
-    double scale = Math.min((y1 - y0) / deep, wide == 0 ? Double.MAX_VALUE : (x1 - x0) / wide);
-    double gantryY = oneY + (rear ? 1 : -1) * deep * scale;
-    double headX = x0 + legs[legs.length - 1] * scale;
-    return switch (legs.length) {
-      case 1 ->
-          List.of(new Point(x1, y0), new Point(x0 + 30, y0), new Point(x0 + 30, y0 + deep * scale));
-      case 2 ->
-          List.of(
-              new Point(x1, oneY),
-              new Point(x0, oneY),
-              new Point(x0, gantryY),
-              new Point(headX, gantryY));
-      default -> {
-        double oneX = x0 + legs[0] * scale;
-        yield List.of(
-            new Point(oneX, (y0 + y1) / 2),
-            new Point(oneX, oneY),
-            new Point(x0, oneY),
-            new Point(x0, gantryY),
-            new Point(headX, gantryY));
-      }
-    };
+    List<Double> incidenceDeg = model.train().incidenceDeg();
+    double[] legs = metres(incidenceDeg.size());
+    boolean rear =
+        model.train().foldsDown() || model.mirrorOneAtProperty().get() == MirrorOneAt.REAR;
+    double headingDeg = legs.length == Train.MOST ? (rear ? -90 : 90) : 180;
+    List<Point> way = new ArrayList<>(List.of(new Point(0, 0)));
+    double share = legs.length == Train.MOST ? SHORT_TUBE_SHARE : TUBE_SHARE;
+    way.add(way.getLast().ahead(headingDeg, share * legs[legs.length - 1]));
+    for (int i = 0; i < legs.length; i++) {
+      double foldDeg = 180 - 2 * incidenceDeg.get(i);
+      headingDeg += rear ? -foldDeg : foldDeg;
+      way.add(way.getLast().ahead(headingDeg, legs[i]));
+    }
+    return fitted(way, area);
+  }
+
+  private static List<Point> fitted(List<Point> way, Rectangle2D area) {
+    var x = way.stream().mapToDouble(Point::x).summaryStatistics();
+    var y = way.stream().mapToDouble(Point::y).summaryStatistics();
+    double left = area.getMinX() + MARGIN;
+    double top = area.getMinY() + MARGIN + 4;
+    double scale =
+        Math.min(
+            (area.getMaxX() - MARGIN - left) / Math.max(LEAST_M, x.getMax() - x.getMin()),
+            (area.getMaxY() - MARGIN - 14 - top) / Math.max(LEAST_M, y.getMax() - y.getMin()));
+    return way.stream()
+        .map(p -> new Point(left + (p.x - x.getMin()) * scale, top + (p.y - y.getMin()) * scale))
+        .toList();
   }
 
   /** The way with its angles, from mirror 1 on. */

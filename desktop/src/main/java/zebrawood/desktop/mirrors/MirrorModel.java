@@ -59,9 +59,6 @@ public final class MirrorModel extends AnsweredModel<MirrorModel.Proof> {
   record ScrewFields(
       int mirror, boolean sideways, ObjectProperty<Towards> clockwise, List<NumberEntry> trial) {}
 
-  /** At the ends of the travel the head is stopped this far inside. */
-  private static final double INSIDE_MM = 20;
-
   private static final double QUARTER = 0.25;
 
   private final Machine machine;
@@ -75,12 +72,10 @@ public final class MirrorModel extends AnsweredModel<MirrorModel.Proof> {
       keep("tolerance", new NumberEntry("Wander at most", "mm", 0.05, 20));
   private final NumberEntry beam = keep("beam", new NumberEntry("Beam, 1/e²", "mm", 0.1, 100));
   private final NumberEntry face = keep("face", new NumberEntry("Mirrors' faces", "mm", 1, 200));
-  private final List<NumberEntry> paths;
+  private final BeamLegs legs;
   private final NumberEntry arm = keep("arm", new NumberEntry("Screw to pivot", "mm", 5, 500));
   private final NumberEntry pitch =
       keep("pitch", new NumberEntry("Pitch of the screws", "mm", 0.05, 5));
-  private final ObjectProperty<MirrorOneAt> mirrorOneAt =
-      choose("mirrorOneAt", MirrorOneAt.class, MirrorOneAt.REAR);
   private final ObjectProperty<ScrewsBy> screwsBy =
       choose("screwsBy", ScrewsBy.class, ScrewsBy.TRIAL);
   private final List<ScrewFields> screws = new ArrayList<>();
@@ -133,7 +128,9 @@ public final class MirrorModel extends AnsweredModel<MirrorModel.Proof> {
               keep(name + ".up", new NumberEntry(place.words() + ", up", "mm", -200, 200))));
     }
     again = choose("again", MarkPlace.class, places.getLast());
-    paths = paths(train.mirrors());
+    legs =
+        new BeamLegs(
+            machine, this::keep, choose("mirrorOneAt", MirrorOneAt.class, MirrorOneAt.REAR));
     for (int mirror = 1; mirror <= train.mirrors(); mirror++) {
       screws.add(screw(mirror, true));
       screws.add(screw(mirror, false));
@@ -155,34 +152,6 @@ public final class MirrorModel extends AnsweredModel<MirrorModel.Proof> {
 
   private NumberEntry nozzle(String name, String words) {
     return keep(EntryDesk.READING + name, new NumberEntry(words, "mm", -200, 200));
-  }
-
-  private List<NumberEntry> paths(int mirrors) {
-    if (mirrors == 1) {
-      return List.of(
-          path("toHigh1", "Mirror 1 to the high mark", 60),
-          path("toLow1", "Mirror 1 to the low mark", 160));
-    }
-    String last = String.valueOf(mirrors);
-    String before = String.valueOf(mirrors - 1);
-    List<NumberEntry> both =
-        List.of(
-            path("toGantry", "Mirror " + before + " to " + last + ", nearest", 150),
-            path("toHead", "Mirror " + last + " to head, nearest", 120));
-    return mirrors == 2
-        ? both
-        : Stream.concat(
-                Stream.of(
-                    path("toCard", "Mirror 1 to the card", 100),
-                    path("between", "Mirror 1 to 2", 600)),
-                both.stream())
-            .toList();
-  }
-
-  private NumberEntry path(String name, String words, double usualMm) {
-    NumberEntry entry = keep(name, new NumberEntry(words, "mm", 1, 10_000));
-    entry.set(usualMm);
-    return entry;
   }
 
   private ScrewFields screw(int mirror, boolean sideways) {
@@ -224,7 +193,7 @@ public final class MirrorModel extends AnsweredModel<MirrorModel.Proof> {
   }
 
   List<NumberEntry> paths() {
-    return paths;
+    return legs.entries();
   }
 
   /** Arm and pitch, where they come from a drawing. */
@@ -233,7 +202,7 @@ public final class MirrorModel extends AnsweredModel<MirrorModel.Proof> {
   }
 
   ObjectProperty<MirrorOneAt> mirrorOneAtProperty() {
-    return mirrorOneAt;
+    return legs.mirrorOneAt();
   }
 
   ObjectProperty<ScrewsBy> screwsByProperty() {
@@ -307,6 +276,9 @@ public final class MirrorModel extends AnsweredModel<MirrorModel.Proof> {
     if (missing.isPresent()) {
       return new MirrorOutcome.Waiting(missing.get().name());
     }
+    if (asked().noneMatch(m -> NumberEntry.begun(m.getValue()))) {
+      return new MirrorOutcome.Waiting(asked().findFirst().orElseThrow().getKey().words());
+    }
     if (school.get() == School.QUICK && proofs().get(Proof.ROUND).get() == Proven.NOT_YET) {
       return new MirrorOutcome.Waiting(Text.of("mirrors.round.wait"));
     }
@@ -325,7 +297,8 @@ public final class MirrorModel extends AnsweredModel<MirrorModel.Proof> {
 
   private Stream<NumberEntry> needed() {
     Stream<NumberEntry> all =
-        Stream.of(List.of(resolution, aperture, tolerance), paths, drawing()).flatMap(List::stream);
+        Stream.of(List.of(resolution, aperture, tolerance), legs.entries(), drawing())
+            .flatMap(List::stream);
     all = Stream.concat(all, pairs().filter(NumberEntry::begun).flatMap(List::stream));
     for (List<NumberEntry> part : List.of(plumb, pointer)) {
       if (NumberEntry.begun(part.subList(0, 4))) {
@@ -340,12 +313,13 @@ public final class MirrorModel extends AnsweredModel<MirrorModel.Proof> {
     return all;
   }
 
+  /** The places that this school reads. */
+  private Stream<Map.Entry<MarkPlace, List<NumberEntry>>> asked() {
+    return marks.entrySet().stream().filter(m -> school.get() == School.FULL || m.getKey().head());
+  }
+
   private Stream<List<NumberEntry>> pairs() {
-    return Stream.concat(
-        school.get() == School.FULL
-            ? marks.values().stream()
-            : marks.entrySet().stream().filter(e -> e.getKey().head()).map(Map.Entry::getValue),
-        Stream.of(tube, againMark));
+    return Stream.concat(asked().map(Map.Entry::getValue), Stream.of(tube, againMark));
   }
 
   private static boolean tried(ScrewFields screw) {
@@ -408,10 +382,7 @@ public final class MirrorModel extends AnsweredModel<MirrorModel.Proof> {
         resolution.number(),
         tolerance.number(),
         proofs().get(Proof.ROUND).get() == Proven.YES,
-        marks.entrySet().stream()
-            .filter(e -> e.getKey().head() && NumberEntry.begun(e.getValue()))
-            .map(e -> spot(e.getValue()))
-            .toList());
+        asked().filter(e -> NumberEntry.begun(e.getValue())).map(e -> spot(e.getValue())).toList());
   }
 
   private static QuickCheck.Spot spot(List<NumberEntry> entries) {
@@ -460,32 +431,6 @@ public final class MirrorModel extends AnsweredModel<MirrorModel.Proof> {
 
   /** The beam's path from each mirror before it to a mark, from mirror 1 on. */
   double[] pathsMm(MarkPlace place) {
-    double card = paths.get(0).number();
-    switch (place) {
-      case HIGH, CARD -> {
-        return new double[] {card};
-      }
-      case LOW, MIRROR_2 -> {
-        return new double[] {paths.get(1).number()};
-      }
-      default -> {}
-    }
-    boolean near = place.rear() == (mirrorOneAt.get() == MirrorOneAt.REAR);
-    double gantry =
-        paths.get(paths.size() - 2).number() + (near ? INSIDE_MM : machine.areaYMm() - INSIDE_MM);
-    double carriage =
-        place.head()
-            ? paths.getLast().number() + (place.left() ? INSIDE_MM : machine.areaXMm() - INSIDE_MM)
-            : 0;
-    double first = train.mirrors() == 3 ? paths.get(1).number() : 0;
-    List<Double> from = new ArrayList<>();
-    if (train.mirrors() == 3) {
-      from.add(first + gantry + carriage);
-    }
-    from.add(gantry + carriage);
-    if (place.head()) {
-      from.add(carriage);
-    }
-    return from.stream().mapToDouble(Double::doubleValue).toArray();
+    return legs.pathsMm(place);
   }
 }

@@ -55,7 +55,7 @@ public abstract class AnsweredModel<I> implements EntryDesk.Typed {
 
   /**
    * Keeps a field under a name; one that begins with {@link EntryDesk#READING} is read anew each
-   * time.
+   * time, one that begins with {@link EntryDesk#VISIT} on each visit.
    */
   public final <T extends TypedEntry> T keep(String name, T entry) {
     fields.put(name, entry);

@@ -54,6 +54,9 @@ class MirrorModelTest {
   @Test
   void marksAreAskedForUntilTheyDecide() {
     assertThat(model.outcomeProperty().get())
+        .isEqualTo(new MirrorOutcome.Waiting("Mirror 2, rear"));
+    read("0 0 0 0 - - - - - - - -");
+    assertThat(model.outcomeProperty().get())
         .isInstanceOfSatisfying(
             MirrorOutcome.Waiting.class,
             w -> assertThat(w.next()).contains("at least two marks at the head"));
