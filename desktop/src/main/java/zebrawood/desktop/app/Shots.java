@@ -98,6 +98,7 @@ final class Shots {
     take("new-machine");
     escape();
     key(KeyCode.P);
+    onInterface(() -> type("#handover-folder", "hand-over/alder"));
     take("hand-over");
     escape();
     show("site");
