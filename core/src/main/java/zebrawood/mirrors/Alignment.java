@@ -129,8 +129,8 @@ public final class Alignment {
         rms,
         suspicion,
         verdict,
-        advice(verdict, found, now, after, rounded, shiftRight, shiftUp),
-        warnings(suspicion, rms, shiftRight, shiftUp));
+        advice(verdict, suspicion, found, now, rounded, shiftRight, shiftUp),
+        warnings(verdict, suspicion, rms, after, shiftRight, shiftUp));
   }
 
   private static double snapped(double mrad) {
@@ -193,19 +193,30 @@ public final class Alignment {
   }
 
   private List<String> warnings(
-      Optional<Suspicion> suspicion, double rms, double shiftRight, double shiftUp) {
+      Verdict verdict,
+      Optional<Suspicion> suspicion,
+      double rms,
+      double after,
+      double shiftRight,
+      double shiftUp) {
     List<String> warnings = new ArrayList<>();
     double expected = readings.markResolutionMm() / Math.sqrt(12);
     suspicion.ifPresent(s ->
         warnings.add(
-            "The marks do not fit any set of angles (%s mm off, the worst %s, reading error %s mm): %s."
+            "The marks do not fit any set of angles: %s mm off, the worst %s, reading error %s mm%s."
                 .formatted(
                     Numbers.fixed(rms, 2),
                     Misfit.worst(marks, fit),
                     Numbers.fixed(expected, 2),
-                    s.words())));
+                    // What has to be done first says it already.
+                    verdict == Verdict.STOP ? "" : "; " + s.words())));
+    if (verdict == Verdict.STOP) {
+      warnings.add(
+          "Exact turns would leave %s mm of wander, limit %s."
+              .formatted(Numbers.fixed(after, 2), Numbers.plain(readings.toleranceMm())));
+    }
     double shift = Math.hypot(shiftRight, shiftUp);
-    if (shift > readings.apertureMm() / 4) {
+    if (verdict != Verdict.STOP && shift > readings.apertureMm() / 4) {
       warnings.add(
           "The beam enters the head %s mm off its middle: no screw cures that, a mount or the tube is to be moved."
               .formatted(Numbers.fixed(shift, 1)));
@@ -215,33 +226,36 @@ public final class Alignment {
 
   private List<String> advice(
       Verdict verdict,
+      Optional<Suspicion> suspicion,
       SequencedMap<String, Mirror> mirrors,
       double now,
-      double after,
       double rounded,
       double shiftRight,
       double shiftUp) {
     List<String> advice = new ArrayList<>();
-    if (verdict == Verdict.WITHIN) {
-      advice.add(
-          "Leave the screws: the marks at the head wander %s mm, limit %s."
-              .formatted(Numbers.fixed(now, 2), Numbers.plain(readings.toleranceMm())));
-    } else {
-      mirrors.forEach((name, m) -> {
-        screw(advice, name, "sideways", m.sideways());
-        screw(advice, name, "up-and-down", m.upDown());
-      });
-      if (verdict == Verdict.STOP) {
-        advice.addFirst(
-            "Look for what is loose or bent before you turn a screw: %s mm of wander stay after exact turns, limit %s."
-                .formatted(Numbers.fixed(after, 2), Numbers.plain(readings.toleranceMm())));
-      } else {
+    switch (verdict) {
+      case WITHIN ->
+          advice.add(
+              "Leave the screws: the marks at the head wander %s mm, limit %s."
+                  .formatted(Numbers.fixed(now, 2), Numbers.plain(readings.toleranceMm())));
+      case STOP ->
+          advice.add(
+              "Look for what is loose or bent before you turn a screw: %s."
+                  .formatted(
+                      suspicion
+                          .map(Suspicion::words)
+                          .orElse("no angles bring the marks within the limit")));
+      default -> {
+        mirrors.forEach((name, m) -> {
+          screw(advice, name, "sideways", m.sideways());
+          screw(advice, name, "up-and-down", m.upDown());
+        });
         advice.add(
             "Burn the marks again: %s mm of wander are left after these turns."
                 .formatted(Numbers.fixed(rounded, 2)));
       }
     }
-    if (Math.hypot(shiftRight, shiftUp) > readings.apertureMm() / 4) {
+    if (verdict != Verdict.STOP && Math.hypot(shiftRight, shiftUp) > readings.apertureMm() / 4) {
       advice.add(
           "Then move the mount or the tube: the beam by %s mm to the %s and %s mm %s, angles first."
               .formatted(

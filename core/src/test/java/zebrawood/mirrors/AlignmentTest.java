@@ -160,9 +160,15 @@ class AlignmentTest {
     marks.set(1, head(450, 150, 4, -3));
     MirrorFinding f = Alignment.solve(readings(0.2, marks));
     assertThat(f.verdict()).isEqualTo(Verdict.STOP);
-    assertThat(f.advice().getFirst()).startsWith("Look for what is loose or bent");
+    assertThat(f.advice())
+        .hasSize(1)
+        .first()
+        .asString()
+        .startsWith("Look for what is loose or bent before you turn a screw: all fit but the one")
+        .contains("at the head that was read 4 right, -3 up: burn it again");
     assertThat(f.warnings().getFirst())
-        .contains("all fit but the one at the head that was read 4 right, -3 up: burn it again");
+        .contains("the worst 1.79 mm at the head that was read 4 right");
+    assertThat(f.warnings().get(1)).startsWith("Exact turns would leave ");
     MirrorFinding fine =
         Alignment.solve(
             readings(0.2, train(new double[2], new double[2], new double[2], new double[] {5, 0})));

@@ -11,6 +11,7 @@ import zebrawood.desktop.fields.NumberEntry;
 import zebrawood.desktop.sheet.Drawing;
 import zebrawood.desktop.sheet.LivePicture;
 import zebrawood.desktop.text.Text;
+import zebrawood.measure.Verdict;
 import zebrawood.mirrors.MirrorFinding;
 import zebrawood.mirrors.MirrorReadings.At;
 
@@ -215,9 +216,12 @@ final class MarksPicture extends LivePicture {
     return moved;
   }
 
-  /** The mirrors whose screws are to be turned, in order. */
+  /** The mirrors whose screws are to be turned, in order; none where they are to be left. */
   static List<String> toTurn(MirrorFinding f) {
     List<String> mirrors = new ArrayList<>();
+    if (f.verdict() != Verdict.ADJUST) {
+      return mirrors;
+    }
     f.mirrors()
         .forEach((name, m) -> {
           if (m.sideways().clockMinutes() != 0 || m.upDown().clockMinutes() != 0) {
