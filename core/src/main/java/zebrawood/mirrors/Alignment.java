@@ -247,8 +247,8 @@ public final class Alignment {
                           .orElse("no angles bring the marks within the limit")));
       default -> {
         mirrors.forEach((name, m) -> {
-          screw(advice, name, "sideways", m.sideways());
-          screw(advice, name, "up-and-down", m.upDown());
+          screw(advice, new MountScrew(Integer.parseInt(name), true), m.sideways());
+          screw(advice, new MountScrew(Integer.parseInt(name), false), m.upDown());
         });
         advice.add(
             "Burn the marks again: %s mm of wander are left after these turns."
@@ -267,19 +267,23 @@ public final class Alignment {
     return advice;
   }
 
-  private static void screw(List<String> advice, String mirror, String name, Turn turn) {
+  private static void screw(List<String> advice, MountScrew screw, Turn turn) {
     int minutes = Math.abs(turn.clockMinutes());
     if (minutes != 0) {
       advice.add(
-          "Turn the %s screw of mirror %s %s by %s ± %s turn: %d %s on a clock's face."
+          "%s %s by %s ± %s turn: %d %s on a clock's face."
               .formatted(
-                  name,
-                  mirror,
+                  turn(screw),
                   turn.direction().words(),
                   Numbers.fixed(turn.turns(), 2),
                   Numbers.fixed(turn.turnsUncertainty(), 2),
                   minutes,
                   minutes == 1 ? "minute" : "minutes"));
     }
+  }
+
+  /** How the advice to turn a screw begins. */
+  static String turn(MountScrew screw) {
+    return "Turn " + screw.words();
   }
 }

@@ -1,5 +1,6 @@
 package zebrawood.mirrors;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
 import zebrawood.mirrors.MirrorReadings.At;
@@ -53,10 +54,19 @@ record Columns(int mirrors, List<At> places) {
 
   /** How far these angles have moved a mark, in mm. */
   double moved(Mark mark, double fold, double[] anglesMrad) {
+    double[] metres = new double[mark.at().mirrorsBefore(mirrors)];
+    Arrays.setAll(metres, i -> mark.metresFrom(i + 1));
+    return movedMm(metres, fold, anglesMrad);
+  }
+
+  /**
+   * @param metres from each mirror that the beam has met, from mirror 1 on
+   */
+  static double movedMm(double[] metres, double fold, double[] anglesMrad) {
     double moved = 0;
     double sign = 1;
-    for (int mirror = mark.at().mirrorsBefore(mirrors); mirror >= 1; mirror--) {
-      moved += sign * mark.metresFrom(mirror) * anglesMrad[mirror - 1];
+    for (int i = metres.length - 1; i >= 0; i--) {
+      moved += sign * metres[i] * anglesMrad[i];
       sign *= fold;
     }
     return moved;

@@ -30,7 +30,7 @@ final class LastTurns {
           var after = now.mirrors().get(name);
           if (after != null) {
             disobeyed(
-                "the sideways screw of mirror " + name,
+                new MountScrew(Integer.parseInt(name), true),
                 m.sideways(),
                 m.beamErrorRightMrad(),
                 after.beamErrorRightMrad(),
@@ -38,7 +38,7 @@ final class LastTurns {
                     m.beamErrorRightMradUncertainty(), after.beamErrorRightMradUncertainty()),
                 warnings);
             disobeyed(
-                "the up-and-down screw of mirror " + name,
+                new MountScrew(Integer.parseInt(name), false),
                 m.upDown(),
                 m.beamErrorUpMrad(),
                 after.beamErrorUpMrad(),
@@ -49,7 +49,12 @@ final class LastTurns {
   }
 
   private static void disobeyed(
-      String screw, Turn turn, double was, double is, double uncertainty, List<String> warnings) {
+      MountScrew screw,
+      Turn turn,
+      double was,
+      double is,
+      double uncertainty,
+      List<String> warnings) {
     double asked = turn.turned(was);
     double did = was - is;
     double amiss = Math.abs(did - asked);
@@ -65,7 +70,7 @@ final class LastTurns {
     warnings.add(
         "Since the last marks %s took off %s ± %s mrad and not %s: %s. Try it by a quarter turn."
             .formatted(
-                screw,
+                screw.words(),
                 Numbers.fixed(Math.signum(asked) * did, 1),
                 Numbers.fixed(uncertainty, 1),
                 Numbers.fixed(Math.abs(asked), 1),

@@ -1,8 +1,10 @@
 package zebrawood.mirrors;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.SequencedMap;
+import java.util.function.ToDoubleFunction;
 import zebrawood.measure.Finding;
 import zebrawood.measure.TurnDirection;
 import zebrawood.measure.Verdict;
@@ -36,6 +38,22 @@ public record MirrorFinding(
         java.util.Collections.unmodifiableSequencedMap(new java.util.LinkedHashMap<>(mirrors));
     advice = List.copyOf(advice);
     warnings = List.copyOf(warnings);
+  }
+
+  /** How far the angles have moved a mark to the right, by its path from each mirror before it. */
+  public double movedRightMm(double[] pathsMm) {
+    return moved(pathsMm, Columns.SWAPS, Mirror::beamErrorRightMrad);
+  }
+
+  /** And how far up. */
+  public double movedUpMm(double[] pathsMm) {
+    return moved(pathsMm, Columns.KEEPS, Mirror::beamErrorUpMrad);
+  }
+
+  private double moved(double[] pathsMm, double fold, ToDoubleFunction<Mirror> angleMrad) {
+    double[] metres = Arrays.stream(pathsMm).map(mm -> mm / 1000).toArray();
+    double[] angles = mirrors.values().stream().mapToDouble(angleMrad).toArray();
+    return Columns.movedMm(metres, fold, angles);
   }
 
   /**

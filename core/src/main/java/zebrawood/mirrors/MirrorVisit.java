@@ -61,7 +61,7 @@ public record MirrorVisit(
    * What it came to.
    *
    * @param alignment of the full set
-   * @param untried screws that are to be turned and were never tried, such as "1.sideways"
+   * @param untried screws that are to be turned and were never tried
    * @param lost now, at each place with a known size, for the mark that is furthest off
    */
   public record Judged(
@@ -69,7 +69,7 @@ public record MirrorVisit(
       Optional<QuickCheck.Finding> quick,
       Optional<Plumb.Finding> plumb,
       Optional<Pointer.Finding> pointer,
-      List<String> untried,
+      List<MountScrew> untried,
       List<Lost> lost,
       Verdict verdict,
       List<String> advice,
@@ -108,7 +108,7 @@ public record MirrorVisit(
   public Judged solve() {
     List<String> advice = new ArrayList<>();
     List<String> warnings = new ArrayList<>();
-    List<String> untried = new ArrayList<>();
+    List<MountScrew> untried = new ArrayList<>();
     List<Verdict> verdicts = new ArrayList<>();
     tube(advice);
     Optional<MirrorFinding> alignment = taught().map(Alignment::solve);
@@ -200,19 +200,19 @@ public record MirrorVisit(
     return new Screw(screw.armMm(), screw.pitchMm(), towards, Optional.of(response));
   }
 
-  private List<String> untried(MirrorFinding f) {
-    List<String> untried = new ArrayList<>();
+  private List<MountScrew> untried(MirrorFinding f) {
+    List<MountScrew> untried = new ArrayList<>();
     f.mirrors()
         .forEach((name, m) -> {
           for (boolean sideways : new boolean[] {true, false}) {
             Turn turn = sideways ? m.sideways() : m.upDown();
+            MountScrew screw = new MountScrew(Integer.parseInt(name), sideways);
             boolean tried =
                 trials.stream()
                     .filter(t -> t.solve(resolutionMm()) instanceof ScrewTrial.Outcome.Works)
-                    .anyMatch(
-                        t -> String.valueOf(t.mirror()).equals(name) && t.sideways() == sideways);
+                    .anyMatch(t -> t.screw().equals(screw));
             if (!tried && turn.turns() >= LEAST_TRIED_TURNS) {
-              untried.add(name + (sideways ? ".sideways" : ".upDown"));
+              untried.add(screw);
             }
           }
         });
@@ -220,17 +220,13 @@ public record MirrorVisit(
   }
 
   /** Screws that nobody tried are tried before they are turned by a figure. */
-  private static void tryFirst(List<String> untried, List<String> advice) {
+  private static void tryFirst(List<MountScrew> untried, List<String> advice) {
     List<String> first = new ArrayList<>();
-    for (String screw : untried) {
-      boolean sideways = screw.endsWith(".sideways");
-      String words =
-          "the %s screw of mirror %s"
-              .formatted(sideways ? "sideways" : "up-and-down", screw.charAt(0));
-      advice.removeIf(a -> a.startsWith("Turn " + words + " "));
+    for (MountScrew screw : untried) {
+      advice.removeIf(a -> a.startsWith(Alignment.turn(screw)));
       first.add(
           "Try %s: a quarter turn clockwise, burn the furthest mark after it again, type how far that moved, and turn it back."
-              .formatted(words));
+              .formatted(screw.words()));
     }
     advice.addAll(0, first);
   }
@@ -262,11 +258,12 @@ public record MirrorVisit(
         f.plumb()
             .ifPresent(found ->
                 figures.add(
-                    figure(
+                    new Figure(
                         "lean",
                         "Edge leans",
                         found.edgeLeanMm(),
                         "mm",
+                        OptionalDouble.of(found.edgeLeanMmUncertainty()),
                         OptionalDouble.of(p.edgeMm())))));
     return figures;
   }

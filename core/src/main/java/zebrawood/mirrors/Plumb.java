@@ -99,11 +99,12 @@ public final class Plumb {
       verdict = Verdict.ADJUST;
       double below = (r.mirrorToHighMm + r.loweredMm) / 1000;
       advice.add(
-          "Tip the mirror on the head until the low mark has moved %s and %s: the edge leans %s mm over %s mm."
+          "Tip the mirror on the head until the low mark has moved %s and %s: the edge leans %s ± %s mm over %s mm."
               .formatted(
                   way(right.value() * below, "left", "right"),
                   way(rear.value() * below, "to the front", "to the rear"),
                   Numbers.fixed(lean, 2),
+                  Numbers.fixed(leanU, 2),
                   Numbers.plain(r.thicknessMm)));
     }
     return new Finding(

@@ -55,9 +55,12 @@ public record ScrewTrial(
     accepts.orThrow();
   }
 
-  /** Such as "the sideways screw of mirror 1". */
-  public String words() {
-    return "the %s screw of mirror %d".formatted(sideways ? "sideways" : "up-and-down", mirror);
+  public MountScrew screw() {
+    return new MountScrew(mirror, sideways);
+  }
+
+  private String words() {
+    return screw().words();
   }
 
   /**

@@ -35,7 +35,7 @@ class PlumbTest {
     // Upright, the low mark lies below the mirror: from 160 mm x 20 mrad, and from -15 mrad.
     assertThat(f.advice())
         .containsExactly(
-            "Tip the mirror on the head until the low mark has moved 3.2 mm left and 2.4 mm to the rear: the edge leans 0.25 mm over 10 mm.");
+            "Tip the mirror on the head until the low mark has moved 3.2 mm left and 2.4 mm to the rear: the edge leans 0.25 ± 0.00 mm over 10 mm.");
   }
 
   @Test

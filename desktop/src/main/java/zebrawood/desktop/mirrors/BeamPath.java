@@ -125,12 +125,15 @@ final class BeamPath {
     int mirrors = points.size() - 2;
     double[] metres = metres(mirrors);
     double[] missMm = new double[mirrors + 1];
-    double angle = 0;
     double largest = 0;
     for (int i = 1; i <= mirrors; i++) {
-      // What arrived is swapped by the fold, and goes on growing.
-      angle = -angle + f.mirrors().get(String.valueOf(i)).beamErrorRightMrad();
-      missMm[i] = -missMm[i - 1] + angle * metres[i - 1];
+      double[] pathsMm = new double[i];
+      double path = 0;
+      for (int k = i - 1; k >= 0; k--) {
+        path += 1000 * metres[k];
+        pathsMm[k] = path;
+      }
+      missMm[i] = f.movedRightMm(pathsMm);
       largest = Math.max(largest, Math.abs(missMm[i]));
     }
     double pxPerMm = points.get(1).distance(points.get(2)) / (1000 * metres[0]);

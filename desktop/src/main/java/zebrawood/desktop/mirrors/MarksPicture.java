@@ -156,9 +156,9 @@ final class MarksPicture extends LivePicture {
     double y = middleY - up * scale;
     List<Box> dots = new ArrayList<>(List.of(new Box(x, y, DOT, DOT)));
     finding.ifPresent(f -> {
-      double[] moved = moved(f, model.pathsMm(place));
-      double afterX = middleX + (right - moved[0]) * scale;
-      double afterY = middleY - (up - moved[1]) * scale;
+      double[] paths = model.pathsMm(place);
+      double afterX = middleX + (right - f.movedRightMm(paths)) * scale;
+      double afterY = middleY - (up - f.movedUpMm(paths)) * scale;
       on.line(x, y, afterX, afterY, "mark-way");
       on.circle(afterX, afterY, DOT, "mark-after");
       dots.add(new Box(afterX, afterY, DOT, DOT));
@@ -200,20 +200,6 @@ final class MarksPicture extends LivePicture {
       taken.add(chosen);
       on.words(words, chosen.x, chosen.y, "plan-after");
     }
-  }
-
-  /** How far the angles have moved a mark to the right and up, in mm. */
-  static double[] moved(MirrorFinding f, double[] pathsMm) {
-    double[] moved = new double[2];
-    double fold = 1;
-    for (int mirror = pathsMm.length; mirror >= 1; mirror--) {
-      var its = f.mirrors().get(String.valueOf(mirror));
-      double metres = pathsMm[mirror - 1] / 1000;
-      moved[0] += fold * its.beamErrorRightMrad() * metres;
-      moved[1] += its.beamErrorUpMrad() * metres;
-      fold = -fold;
-    }
-    return moved;
   }
 
   /** The mirrors whose screws are to be turned, in order; none where they are to be left. */

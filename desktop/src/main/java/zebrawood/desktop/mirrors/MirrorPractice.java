@@ -21,6 +21,7 @@ import zebrawood.measure.Verdict;
 import zebrawood.mirrors.MirrorFinding;
 import zebrawood.mirrors.MirrorFinding.Turn;
 import zebrawood.mirrors.MirrorVisit.ScrewsBy;
+import zebrawood.mirrors.MountScrew;
 import zebrawood.mirrors.Suspicion;
 
 /** Practice on a simulated train with hidden angles and offsets. Nothing of it is recorded. */
@@ -149,11 +150,7 @@ final class MirrorPractice implements Practice {
       lookInto(alignment.suspicion().get());
     } else if (!found.finding().untried().isEmpty()) {
       model.screws().stream()
-          .filter(s ->
-              found
-                  .finding()
-                  .untried()
-                  .contains(s.mirror() + (s.sideways() ? ".sideways" : ".upDown")))
+          .filter(s -> found.finding().untried().contains(new MountScrew(s.mirror(), s.sideways())))
           .forEach(this::attempt);
     } else {
       turn(alignment);

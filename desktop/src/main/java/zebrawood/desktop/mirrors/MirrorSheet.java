@@ -178,7 +178,8 @@ public final class MirrorSheet extends AnsweredSheet {
                     Numbers.fixed(p.rightMrad(), 1),
                     Numbers.fixed(p.rearMrad(), 1),
                     Numbers.fixed(p.rightMradUncertainty(), 1),
-                    Numbers.fixed(p.edgeLeanMm(), 2))));
+                    Numbers.fixed(p.edgeLeanMm(), 2),
+                    Numbers.fixed(p.edgeLeanMmUncertainty(), 2))));
     judged
         .pointer()
         .ifPresent(p ->
@@ -187,7 +188,8 @@ public final class MirrorSheet extends AnsweredSheet {
                     "mirrors.summary.pointer",
                     Numbers.fixed(p.offsetMm(), 1),
                     Numbers.fixed(p.offsetMmUncertainty(), 1),
-                    Numbers.fixed(10 * p.slopeMmPerMm(), 2))));
+                    Numbers.fixed(10 * p.slopeMmPerMm(), 2),
+                    Numbers.fixed(10 * p.slopeMmPerMmUncertainty(), 2))));
     return String.join(" ", sentences);
   }
 

@@ -7,8 +7,8 @@ import javafx.scene.layout.VBox;
  * A column that remembers how high it is for a width, until something within it changes.
  *
  * <p>The toolkit asks a column of wrapped text for its height several times at each level of a
- * nest, and remembers only heights that need no width: a nest of four asks each label a hundred
- * times a keystroke. What is asked for again is answered from memory here.
+ * nest, and remembers only heights that need no width, so that the work multiplies with each level.
+ * What is asked for again is answered from memory here.
  */
 public class SteadyBox extends VBox {
   private final Heights least = new Heights();

@@ -19,6 +19,7 @@ import zebrawood.measure.Verdict;
 import zebrawood.mirrors.MirrorReadings.Towards;
 import zebrawood.mirrors.MirrorVisit;
 import zebrawood.mirrors.MirrorVisit.ScrewsBy;
+import zebrawood.mirrors.MountScrew;
 import zebrawood.records.mirrors.MarksSvg;
 import zebrawood.records.mirrors.MirrorRecord;
 
@@ -94,14 +95,15 @@ class MirrorModelTest {
   @Test
   void screwsAreTriedFirstAndTheTrialIsBelieved() {
     read("0 0 2 0 0 0 0 0 -2 0 -2 0");
-    assertThat(found().finding().untried()).containsExactly("1.sideways", "2.sideways");
+    assertThat(found().finding().untried())
+        .containsExactly(new MountScrew(1, true), new MountScrew(2, true));
     assertThat(found().finding().advice().getFirst())
         .startsWith("Try the sideways screw of mirror 1: a quarter turn clockwise");
     int drawn = sidewaysMinutes();
     assertThat(drawn).isNegative();
     // A quarter turn, 630 mm away: twice what the drawing says, the other way.
     tried(0, "-6.5", "0");
-    assertThat(found().finding().untried()).containsExactly("2.sideways");
+    assertThat(found().finding().untried()).containsExactly(new MountScrew(2, true));
     assertThat(sidewaysMinutes()).isBetween(1, -drawn / 2 + 1);
     assertThat(found().finding().advice().get(1))
         .startsWith("Turn the sideways screw of mirror 1 clockwise");
