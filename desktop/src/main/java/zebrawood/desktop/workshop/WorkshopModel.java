@@ -206,10 +206,10 @@ public final class WorkshopModel implements AutoCloseable {
     write(() -> workshop.prefer(person, name, value), () -> {});
   }
 
-  /** Opens another machine. */
+  /** Opens another machine; what was said was of the one before. */
   public void choose(Machine machine) {
     prefer(LAST_MACHINE, machine.id());
-    reload(machine, () -> {});
+    reload(machine, () -> say(""));
   }
 
   /** Adds a machine, or a newer description of one, and opens it. */

@@ -96,11 +96,13 @@ class WorkshopModelTest {
             "Bryony",
             Standing.Open.class);
     for (var machine : model.machinesProperty().get().subList(1, 4)) {
+      model.say("of the machine before");
       model.choose(machine);
       while (!model.opened().machine().equals(machine)) {
         ui.poll(10, TimeUnit.SECONDS).run();
       }
       assertThat(standing()).as(machine.name()).isInstanceOf(expected.get(machine.name()));
+      assertThat(model.messageProperty().get()).isEmpty();
     }
   }
 
