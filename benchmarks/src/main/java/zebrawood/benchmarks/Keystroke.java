@@ -78,8 +78,8 @@ public final class Keystroke {
     onInterface(() -> app.shell().show("bed"));
     aFrame();
     onInterface(() -> {
-      fiveAlong("#across");
-      fiveAlong("#deep");
+      fiveAlong("#bed-across");
+      fiveAlong("#bed-deep");
     });
     aFrame();
     onInterface(() -> {

@@ -3,6 +3,7 @@ package zebrawood.bed;
 import java.util.List;
 import java.util.Optional;
 import zebrawood.measure.Accepts;
+import zebrawood.words.Message;
 
 /**
  * Gaps read over a bed that stands on screws.
@@ -27,14 +28,16 @@ public record BedReadings(
     var accepts = new Accepts();
     LevelFit.check(accepts, points, gaugeResolutionMm, toleranceMm);
     accepts
-        .atLeast("screws", screws, 3, "screws")
+        .atLeast("screws", screws, 3, "bed.count.screws")
         .notInOneLine("screws", screws)
         .distinct("screws", ids);
     keepScrew
         .filter(kept -> !ids.contains(kept))
         .ifPresent(kept ->
             accepts.complain(
-                "keepScrew", "\"" + kept + "\"", "one of " + ids + ", or null for the best"));
+                "keepScrew",
+                Message.quoted("\"" + kept + "\""),
+                Message.of("bed.accepts.one-of", Message.quoted(ids.toString()))));
     accepts.orThrow();
   }
 }

@@ -13,8 +13,6 @@ public final class BedStation {
   public static final Station STATION =
       new Station(
           "bed",
-          "Bed",
-          "Is the bed parallel to the head, everywhere?",
           machine -> true,
           Set.of(),
           Map.of(

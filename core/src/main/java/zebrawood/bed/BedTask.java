@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import zebrawood.ledger.Figure;
 import zebrawood.measure.Finding;
+import zebrawood.quantity.Quantity;
 
 /** One complete set of readings of the bed station, in any of the ways to read it. */
 public sealed interface BedTask {
@@ -64,23 +65,11 @@ public sealed interface BedTask {
     }
     double limitMm = toleranceMm().orElseThrow();
     return List.of(
-        highToLow(f.peakToValleyNowMm(), limitMm),
-        slope("slopeX", "Slope right", f.slopeXMmPerM(), f.slopeXMmPerMUncertainty()),
-        slope("slopeY", "Slope rear", f.slopeYMmPerM(), f.slopeYMmPerMUncertainty()),
-        plain("warp", "Warp", f.warpMm(), "mm"));
-  }
-
-  private static Figure highToLow(double mm, double limitMm) {
-    return new Figure(
-        "highToLow", "High to low", mm, "mm", OptionalDouble.empty(), OptionalDouble.of(limitMm));
-  }
-
-  private static Figure slope(String id, String label, double mmPerM, double uncertainty) {
-    return new Figure(
-        id, label, mmPerM, "mm/m", OptionalDouble.of(uncertainty), OptionalDouble.empty());
-  }
-
-  private static Figure plain(String id, String label, double value, String unit) {
-    return new Figure(id, label, value, unit, OptionalDouble.empty(), OptionalDouble.empty());
+        Figure.of("highToLow", f.peakToValleyNowMm(), Quantity.LENGTH).limited(limitMm),
+        Figure.of("slopeX", f.slopeXMmPerM(), Quantity.SLOPE)
+            .uncertain(f.slopeXMmPerMUncertainty()),
+        Figure.of("slopeY", f.slopeYMmPerM(), Quantity.SLOPE)
+            .uncertain(f.slopeYMmPerMUncertainty()),
+        Figure.of("warp", f.warpMm(), Quantity.LENGTH));
   }
 }

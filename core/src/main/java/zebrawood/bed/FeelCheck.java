@@ -5,6 +5,8 @@ import java.util.List;
 import zebrawood.measure.Accepts;
 import zebrawood.measure.Finding;
 import zebrawood.measure.Verdict;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * Is the bed level as far as a gauge that is only felt can tell?
@@ -24,38 +26,43 @@ public final class FeelCheck {
   public record FeelReadings(List<FeltPlace> places) {
     public FeelReadings {
       places = List.copyOf(places);
-      new Accepts().atLeast("places", places, 3, "places").orThrow();
+      new Accepts().atLeast("places", places, 3, "bed.count.places").orThrow();
     }
   }
 
   /** Without figures: verdict and sentences only. */
-  public record FeelFinding(Verdict verdict, List<String> advice, List<String> warnings)
+  public record FeelFinding(Verdict verdict, List<Advice> advice, List<Message> warnings)
       implements Finding {}
 
   public static FeelFinding judge(FeelReadings readings) {
     List<FeltPlace> places = readings.places();
     if (places.stream().allMatch(p -> p.feel() == Feel.SLIDES)) {
       return new FeelFinding(
-          Verdict.WITHIN, List.of("Leave it: the gauge slides alike everywhere."), List.of());
+          Verdict.WITHIN,
+          List.of(
+              Advice.leave("bed.feel-check.leave").because("bed.feel-check.gauge-slides-alike")),
+          List.of());
     }
     for (Feel wrong : List.of(Feel.TOUCHES, Feel.GAP)) {
       if (places.stream().allMatch(p -> p.feel() == wrong)) {
-        String gauge = wrong == Feel.TOUCHES ? "thinner" : "thicker";
         return new FeelFinding(
             Verdict.MEASURE_AGAIN,
-            List.of("Feel again with a " + gauge + " gauge: this one cannot tell places apart."),
+            List.of(
+                Advice.read(wrong == Feel.TOUCHES ? "bed.feel.thinner" : "bed.feel.thicker")
+                    .because("bed.feel.cannot-tell")),
             List.of());
       }
     }
-    List<String> advice = new ArrayList<>();
+    List<Advice> advice = new ArrayList<>();
     for (FeltPlace place : places) {
       switch (place.feel()) {
-        case TOUCHES -> advice.add("Lower the bed at " + place.name() + ": the gauge touches.");
-        case GAP -> advice.add("Raise the bed at " + place.name() + ": the gauge leaves a gap.");
+        case TOUCHES ->
+            advice.add(Advice.act("bed.feel.lower", place.name()).because("bed.feel.touches"));
+        case GAP -> advice.add(Advice.act("bed.feel.raise", place.name()).because("bed.feel.gap"));
         case SLIDES -> {}
       }
     }
-    advice.add("Feel all places again, or read the gaps to get the turns.");
+    advice.add(Advice.read("bed.feel-check.feel-all-places"));
     return new FeelFinding(Verdict.ADJUST, advice, List.of());
   }
 }

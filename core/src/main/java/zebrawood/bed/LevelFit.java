@@ -4,10 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.PlaneFit;
 import zebrawood.measure.Resolution;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Numbers;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /** The plane of the bed's surface, what it leaves over, and the verdict; for screws and shims. */
 final class LevelFit {
@@ -34,7 +38,7 @@ final class LevelFit {
   static void check(
       Accepts accepts, List<GapPoint> points, double gaugeResolutionMm, double toleranceMm) {
     accepts
-        .atLeast("points", points, 3, "points")
+        .atLeast("points", points, 3, "bed.count.points")
         .notInOneLine("points", points)
         .positive("gaugeResolutionMm", gaugeResolutionMm, 50)
         .positive("toleranceMm", toleranceMm, 100);
@@ -89,41 +93,45 @@ final class LevelFit {
     return mm > toleranceMm + NOTHING_MM;
   }
 
-  List<String> warnings() {
-    List<String> warnings = new ArrayList<>();
+  List<Message> warnings() {
+    List<Message> warnings = new ArrayList<>();
     if (gaugeResolutionMm > toleranceMm) {
       warnings.add(
-          "The gauge tells %s mm apart and the limit is %s mm: it cannot prove the bed within."
-              .formatted(Numbers.plain(gaugeResolutionMm), Numbers.plain(toleranceMm)));
+          Message.of(
+              "bed.level-fit.gauge-tells-apart",
+              Amount.plain(gaugeResolutionMm, Quantity.LENGTH),
+              Amount.plain(toleranceMm, Quantity.LENGTH)));
     }
     if (surface.degreesOfFreedom() == 0) {
-      warnings.add("Three places cannot show a warp; a fourth reading would.");
+      warnings.add(Message.of("bed.level-fit.three-places-cannot"));
     }
     return warnings;
   }
 
-  String finerGauge() {
-    return "Read the same places with a gauge that tells %s mm apart or better."
-        .formatted(Numbers.plain(toleranceMm / 2));
+  Advice finerGauge() {
+    return Advice.read(
+        "bed.level-fit.read-same-places", Amount.plain(toleranceMm / 2, Quantity.LENGTH));
   }
 
-  String noCure(String what) {
+  Advice noCure(Message what) {
     Spot high = highest();
     Spot low = lowest();
-    return ("%s cannot cure what is left: %s mm of warp, limit %s mm, highest at x %s y %s, lowest"
-            + " at x %s y %s. Pack, flatten or replace the bed there.")
-        .formatted(
-            what,
-            Numbers.fixed(warpMm, 2),
-            Numbers.plain(toleranceMm),
-            Numbers.fixed(high.xMm(), 0),
-            Numbers.fixed(high.yMm(), 0),
-            Numbers.fixed(low.xMm(), 0),
-            Numbers.fixed(low.yMm(), 0));
+    return Advice.act("bed.level-fit.cannot-cure-what", what)
+        .because(
+            "bed.level-fit.warp-limit-highest",
+            Amount.of(warpMm, Quantity.LENGTH, 2),
+            Amount.plain(toleranceMm, Quantity.LENGTH),
+            Amount.of(high.xMm(), Quantity.NUMBER, 0),
+            Amount.of(high.yMm(), Quantity.NUMBER, 0),
+            Amount.of(low.xMm(), Quantity.NUMBER, 0),
+            Amount.of(low.yMm(), Quantity.NUMBER, 0));
   }
 
-  String alreadyWithin() {
-    return "Leave it: highest to lowest is %s mm, limit %s mm."
-        .formatted(Numbers.fixed(nowMm, 2), Numbers.plain(toleranceMm));
+  Advice alreadyWithin() {
+    return Advice.leave("bed.level-fit.leave")
+        .because(
+            "bed.level-fit.highest-lowest-limit",
+            Amount.of(nowMm, Quantity.LENGTH, 2),
+            Amount.plain(toleranceMm, Quantity.LENGTH));
   }
 }

@@ -4,11 +4,15 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import zebrawood.measure.Estimate;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.Place;
 import zebrawood.measure.PlaneFit;
 import zebrawood.measure.TurnDirection;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Numbers;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * How far must each screw be turned, and which way, for the bed to be level with the head?
@@ -130,24 +134,24 @@ public final class Levelling {
     return Numbers.snap(level.afterMm(p -> moved.heightMm(p.xMm(), p.yMm())), LevelFit.NOTHING_MM);
   }
 
-  private static List<String> advice(Verdict verdict, List<ScrewTurn> turns, LevelFit level) {
-    List<String> advice = new ArrayList<>();
+  private static List<Advice> advice(Verdict verdict, List<ScrewTurn> turns, LevelFit level) {
+    List<Advice> advice = new ArrayList<>();
     switch (verdict) {
       case WITHIN -> advice.add(level.alreadyWithin());
       case MEASURE_AGAIN -> advice.add(level.finerGauge());
       case STOP -> {
-        advice.add(level.noCure("The screws"));
+        advice.add(level.noCure(Message.of("bed.levelling.screws")));
         addTurns(advice, turns);
       }
       case ADJUST -> {
         addTurns(advice, turns);
-        advice.add("Read the same places again.");
+        advice.add(Advice.read("bed.levelling.read-same-places"));
       }
     }
     return advice;
   }
 
-  private static void addTurns(List<String> advice, List<ScrewTurn> turns) {
+  private static void addTurns(List<Advice> advice, List<ScrewTurn> turns) {
     turns.stream()
         .filter(t -> t.direction() != TurnDirection.NONE)
         .sorted(Comparator.comparingDouble(ScrewTurn::turns).reversed())
@@ -155,19 +159,17 @@ public final class Levelling {
         .forEach(advice::add);
   }
 
-  private static String sentence(ScrewTurn turn) {
-    String rounded = turn.eighths() == 0 ? "less than 1/16" : "about " + turn.roundedTurns();
-    return "Turn screw "
-        + turn.id()
-        + " by "
-        + Numbers.fixed(turn.turns(), 2)
-        + (turn.turns() > 1 ? " turns " : " turn ")
-        + turn.direction().words()
-        + " ("
-        + rounded
-        + "): it goes "
-        + (turn.riseMm() > 0 ? "up " : "down ")
-        + Numbers.fixed(Math.abs(turn.riseMm()), 2)
-        + " mm there.";
+  private static Advice sentence(ScrewTurn turn) {
+    return Advice.act(
+            turn.turns() > 1 ? "bed.levelling.turns" : "bed.levelling.turn",
+            turn.id(),
+            Amount.of(turn.turns(), Quantity.TURNS, 2),
+            turn.direction(),
+            turn.eighths() == 0
+                ? Message.of("bed.levelling.less-than")
+                : Message.of("bed.levelling.about", turn.roundedTurns()))
+        .because(
+            turn.riseMm() > 0 ? "bed.levelling.up" : "bed.levelling.down",
+            Amount.mm(Math.abs(turn.riseMm()), 2));
   }
 }

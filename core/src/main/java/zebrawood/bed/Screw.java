@@ -10,12 +10,15 @@ import zebrawood.measure.Place;
  */
 public record Screw(String id, double xMm, double yMm, double pitchMm, Clockwise clockwise)
     implements Place {
+  /** No thread is finer. */
+  private static final double FINEST_PITCH_MM = 0.001;
+
   public Screw {
     new Accepts()
         .filled("id", id)
         .between("xMm", xMm, -GapPoint.FARTHEST_MM, GapPoint.FARTHEST_MM)
         .between("yMm", yMm, -GapPoint.FARTHEST_MM, GapPoint.FARTHEST_MM)
-        .positive("pitchMm", pitchMm, 20)
+        .between("pitchMm", pitchMm, FINEST_PITCH_MM, 20)
         .orThrow();
   }
 }

@@ -2,6 +2,8 @@ package zebrawood.bed;
 
 import java.util.List;
 import zebrawood.measure.Verdict;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * What the readings say of a bed or head on feet.
@@ -24,6 +26,6 @@ public record ShimFinding(
     Spot highest,
     Spot lowest,
     Verdict verdict,
-    List<String> advice,
-    List<String> warnings)
+    List<Advice> advice,
+    List<Message> warnings)
     implements LevelFinding {}

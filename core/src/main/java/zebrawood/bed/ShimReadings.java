@@ -18,7 +18,7 @@ public record ShimReadings(
     var accepts = new Accepts();
     LevelFit.check(accepts, points, gaugeResolutionMm, toleranceMm);
     accepts
-        .atLeast("feet", feet, 3, "feet")
+        .atLeast("feet", feet, 3, "bed.count.feet")
         .notInOneLine("feet", feet)
         .distinct("feet", feet.stream().map(Foot::id).toList())
         .orThrow();

@@ -3,11 +3,12 @@ package zebrawood.bed;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.stream.Collectors;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.Place;
 import zebrawood.measure.PlaneFit;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
 
 /**
  * Which of the thicknesses at hand make up a shim? Any number of each is taken to be there: washers
@@ -34,7 +35,7 @@ public final class ShimStacks {
    * @param nearEnoughMm how far from the wanted thickness a stack may be
    */
   public ShimStacks(List<Double> thicknessesMm, double nearEnoughMm) {
-    var accepts = new Accepts().atLeast("thicknesses", thicknessesMm, 1, "thickness");
+    var accepts = new Accepts().atLeast("thicknesses", thicknessesMm, 1, "bed.count.thickness");
     for (double thickness : thicknessesMm) {
       accepts.between("thicknesses", thickness, 0.01, 20);
     }
@@ -63,18 +64,24 @@ public final class ShimStacks {
     }
 
     /** Such as "0.5 + 2 × 0.1 mm". */
-    public String inWords() {
+    public Message said() {
       if (piecesMm.isEmpty()) {
-        return "nothing";
+        return Message.of("bed.stack.nothing");
       }
-      return piecesMm.stream()
-              .distinct()
-              .map(t -> {
-                long count = piecesMm.stream().filter(t::equals).count();
-                return (count > 1 ? count + " × " : "") + Numbers.plain(t);
-              })
-              .collect(Collectors.joining(" + "))
-          + " mm";
+      List<Double> kinds = piecesMm.stream().distinct().toList();
+      Message sum = pieces(kinds.getFirst(), kinds.size() == 1);
+      for (int i = 1; i < kinds.size(); i++) {
+        sum = Message.of("bed.stack.plus", sum, pieces(kinds.get(i), i + 1 == kinds.size()));
+      }
+      return sum;
+    }
+
+    /** The unit stands behind the last ones only. */
+    private Message pieces(Double mm, boolean last) {
+      long count = piecesMm.stream().filter(mm::equals).count();
+      Amount each = Amount.plain(mm, Quantity.LENGTH);
+      Message shown = last ? Message.of("bed.stack.one", each) : Message.bare(each);
+      return count > 1 ? Message.of("bed.stack.times", count, shown) : shown;
     }
   }
 

@@ -4,8 +4,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import zebrawood.measure.Estimate;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Numbers;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * How thick a shim does each foot need for bed and head to be parallel?
@@ -21,15 +25,15 @@ public final class Shimming {
 
   /** Shims under a bed that has no screws. */
   public static ShimFinding underBed(ShimReadings readings) {
-    return solve(readings, 1, "bed");
+    return solve(readings, 1, Message.of("bed.shimming.bed"));
   }
 
   /** Shims under the feet of a fixed head's column. */
   public static ShimFinding underHead(ShimReadings readings) {
-    return solve(readings, -1, "column");
+    return solve(readings, -1, Message.of("bed.shimming.column"));
   }
 
-  private static ShimFinding solve(ShimReadings readings, int sign, String what) {
+  private static ShimFinding solve(ShimReadings readings, int sign, Message what) {
     LevelFit level =
         new LevelFit(readings.points(), readings.gaugeResolutionMm(), readings.toleranceMm());
     var surface = level.surface();
@@ -60,31 +64,34 @@ public final class Shimming {
         level.warnings());
   }
 
-  private static List<String> advice(
-      Verdict verdict, List<Shim> shims, LevelFit level, String what) {
-    List<String> advice = new ArrayList<>();
+  private static List<Advice> advice(
+      Verdict verdict, List<Shim> shims, LevelFit level, Message what) {
+    List<Advice> advice = new ArrayList<>();
     switch (verdict) {
       case WITHIN -> advice.add(level.alreadyWithin());
       case MEASURE_AGAIN -> advice.add(level.finerGauge());
       case STOP -> {
-        advice.add(level.noCure("Shims"));
+        advice.add(level.noCure(Message.of("bed.shimming.shims")));
         addShims(advice, shims, what);
       }
       case ADJUST -> {
         addShims(advice, shims, what);
-        advice.add("Tighten the feet and read the same places again.");
+        advice.add(Advice.act("bed.shimming.tighten-feet-read"));
       }
     }
     return advice;
   }
 
-  private static void addShims(List<String> advice, List<Shim> shims, String what) {
+  private static void addShims(List<Advice> advice, List<Shim> shims, Message what) {
     shims.stream()
         .filter(s -> s.thicknessMm() > 0)
         .sorted(Comparator.comparingDouble(Shim::thicknessMm).reversed())
         .map(s ->
-            "Put %s mm under foot %s of the %s."
-                .formatted(Numbers.fixed(s.thicknessMm(), 2), s.id(), what))
+            Advice.act(
+                "bed.shimming.put-under-foot",
+                Amount.of(s.thicknessMm(), Quantity.LENGTH, 2),
+                s.id(),
+                what))
         .forEach(advice::add);
   }
 }

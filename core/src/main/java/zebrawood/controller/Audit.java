@@ -12,8 +12,11 @@ import zebrawood.controller.ControllerReadings.JobSoftware;
 import zebrawood.controller.ControllerReadings.MachineFacts;
 import zebrawood.controller.ControllerReadings.Policy;
 import zebrawood.controller.ControllerReadings.Units;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * Do the controller's settings fit the machine and the job software, and what would put them right?
@@ -40,7 +43,7 @@ public final class Audit {
   private final Settings settings;
   private final List<Item> items = new ArrayList<>();
   private final Writes writes = new Writes();
-  private final List<String> warnings = new ArrayList<>();
+  private final List<Message> warnings = new ArrayList<>();
 
   private Audit(ControllerReadings readings) {
     this.readings = readings;
@@ -62,7 +65,7 @@ public final class Audit {
                 new PowerScale(top.getAsDouble(), least.orElse(0), software.topPowerWord()))
             : Optional.empty();
     if (top.isPresent() && least.isEmpty()) {
-      warnings.add("The least power word ($31) was not reported: it is taken as 0.");
+      warnings.add(Message.of("controller.audit.least-power-word"));
     }
     powerWordScale(top, scale);
     laserMode();
@@ -83,20 +86,13 @@ public final class Audit {
 
   private void powerWordScale(OptionalDouble top, Optional<PowerScale> scale) {
     double wanted = software.topPowerWord();
-    String words =
-        scale
-            .map(s ->
-                s.effectiveFullPower() < 1 - 1e-12
-                    ? "100 %% in the software reaches only %s %% of the %s"
-                        .formatted(
-                            Numbers.fixed(100 * s.effectiveFullPower(), 1),
-                            readings.spindle() ? "spindle's speed" : "laser")
-                    : "everything above %s %% in the software is the same full power"
-                        .formatted(Numbers.fixed(s.saturatesAtPercent(), 1)))
-            .orElse("");
+    Message because = scale.map(this::reaches).orElse(Message.NONE);
     if (top.isEmpty() || top.getAsDouble() == wanted) {
       note(
-          "power-word-scale", Settings.TOP_POWER_WORD, Value.of(top), "The top power words agree.");
+          "power-word-scale",
+          Settings.TOP_POWER_WORD,
+          Value.of(top),
+          Message.of("controller.audit.top-power-words"));
     } else if (readings.policy() == Policy.MATCH_SOFTWARE) {
       adjust(
           "power-word-scale",
@@ -104,8 +100,8 @@ public final class Audit {
           Value.of(top),
           new Value.Number(wanted),
           Severity.ADJUST,
-          "Set the controller's top power word to " + Numbers.plain(wanted),
-          words);
+          Message.of("controller.audit.set-top-word", Message.number(wanted)),
+          because);
       writes.scale(Settings.TOP_POWER_WORD, wanted);
     } else {
       adjust(
@@ -114,9 +110,21 @@ public final class Audit {
           Value.of(top),
           Value.of(top),
           Severity.ADJUST,
-          "Set the top power word in the job software to " + Numbers.plain(top.getAsDouble()),
-          words);
+          Message.of("controller.audit.set-software-word", Message.number(top.getAsDouble())),
+          because);
     }
+  }
+
+  private Message reaches(PowerScale scale) {
+    return scale.effectiveFullPower() < 1 - 1e-12
+        ? Message.of(
+            readings.spindle()
+                ? "controller.audit.reaches-speed"
+                : "controller.audit.reaches-laser",
+            Amount.of(100 * scale.effectiveFullPower(), Quantity.PERCENT, 1))
+        : Message.of(
+            "controller.audit.everything-above-software",
+            Amount.of(scale.saturatesAtPercent(), Quantity.PERCENT, 1));
   }
 
   private void laserMode() {
@@ -124,7 +132,7 @@ public final class Audit {
     if (readings.spindle()) {
       spindleMode(mode);
     } else if (mode.isEmpty() || mode.getAsDouble() == 1) {
-      note("laser-mode", 32, Value.of(mode), "The laser follows the motion.");
+      note("laser-mode", 32, Value.of(mode), Message.of("controller.audit.laser-follows-motion"));
     } else {
       adjust(
           "laser-mode",
@@ -132,15 +140,15 @@ public final class Audit {
           Value.of(mode),
           new Value.Number(1),
           Severity.STOP,
-          "Let the laser follow the motion",
-          "as it is every stop leaves a burn, and a pause can set fire");
+          Message.of("controller.audit.let-laser-follow"),
+          Message.of("controller.audit.as-every-stop"));
       writes.first(Settings.LASER_MODE, 1);
     }
   }
 
   private void spindleMode(OptionalDouble mode) {
     if (mode.isEmpty() || mode.getAsDouble() == 0) {
-      note("laser-mode", 32, Value.of(mode), "The spindle runs by itself.");
+      note("laser-mode", 32, Value.of(mode), Message.of("controller.audit.spindle-runs-by"));
     } else {
       adjust(
           "laser-mode",
@@ -148,8 +156,8 @@ public final class Audit {
           Value.of(mode),
           new Value.Number(0),
           Severity.ADJUST,
-          "Switch the laser mode off for the spindle",
-          "with it the spindle stands still before each cut has ended");
+          Message.of("controller.audit.switch-laser-mode"),
+          Message.of("controller.audit.with-spindle-stands"));
       writes.scale(Settings.LASER_MODE, 0);
     }
   }
@@ -165,16 +173,16 @@ public final class Audit {
         homing,
         switches,
         "homing",
-        "without it nobody knows where the head is after switching on",
-        "it has no switches and would drive against the frame looking for them");
+        Message.of("controller.audit.without-nobody-knows"),
+        Message.of("controller.audit.no-switches-would"));
     flag(
         "hard-limits",
         Settings.HARD_LIMITS,
         hard,
         switches,
-        "the hard limits",
-        "without them a lost step or a crash does not stop it",
-        "it has no switches, and open inputs raise false alarms");
+        "hard-limits",
+        Message.of("controller.audit.without-them-lost"),
+        Message.of("controller.audit.no-switches-open"));
     boolean homes = homing.isPresent() && isOn(homing);
     if (soft.isPresent() && isOn(soft) && homing.isPresent() && !homes) {
       adjust(
@@ -183,8 +191,10 @@ public final class Audit {
           Value.of(soft),
           new Value.Number(switches ? 1 : 0),
           Severity.STOP,
-          switches ? "Switch homing on before anything moves" : "Switch the soft limits off",
-          "soft limits without homing guard the wrong place");
+          switches
+              ? Message.of("controller.audit.switch-homing-before")
+              : Message.of("controller.audit.switch-soft-limits"),
+          Message.of("controller.audit.soft-limits-without"));
       if (!switches) {
         writes.off(Settings.SOFT_LIMITS);
       }
@@ -195,10 +205,12 @@ public final class Audit {
           Value.of(soft),
           new Value.Number(switches ? 1 : 0),
           Severity.ADJUST,
-          switches ? "Switch the soft limits on" : "Switch the soft limits off",
           switches
-              ? "without them a job larger than the bed drives against its end"
-              : "without switches it cannot home, and they guard the wrong place");
+              ? Message.of("controller.audit.switch-soft-limits-2")
+              : Message.of("controller.audit.switch-soft-limits"),
+          switches
+              ? Message.of("controller.audit.without-them-job")
+              : Message.of("controller.audit.without-switches-cannot"));
       if (switches) {
         writes.last(Settings.SOFT_LIMITS, 1);
       } else {
@@ -209,7 +221,7 @@ public final class Audit {
           "soft-limits",
           Settings.SOFT_LIMITS,
           Value.of(soft),
-          "The soft limits are as they should be.");
+          Message.of("controller.audit.soft-limits-are"));
     }
   }
 
@@ -223,10 +235,10 @@ public final class Audit {
       OptionalDouble now,
       boolean wanted,
       String name,
-      String whyOn,
-      String whyOff) {
+      Message whyOn,
+      Message whyOff) {
     if (now.isEmpty() || isOn(now) == wanted) {
-      note(id, setting, Value.of(now), "It is as it should be.");
+      note(id, setting, Value.of(now), Message.of("controller.audit.as-should"));
       return;
     }
     adjust(
@@ -235,7 +247,7 @@ public final class Audit {
         Value.of(now),
         new Value.Number(wanted ? 1 : 0),
         Severity.ADJUST,
-        "Switch %s %s".formatted(name, wanted ? "on" : "off"),
+        Message.of("controller.audit.switch-" + name + (wanted ? "-on" : "-off")),
         wanted ? whyOn : whyOff);
     if (!wanted) {
       writes.off(setting);
@@ -249,13 +261,13 @@ public final class Audit {
   private void homeCorner() {
     OptionalDouble mask = settings.number(Settings.HOMING_DIRECTION, 0, 255);
     if (mask.isEmpty()) {
-      note("home-corner", 23, Value.of(mask), "The homing direction was not reported.");
+      note("home-corner", 23, Value.of(mask), Message.of("controller.audit.homing-direction-was"));
       return;
     }
     int now = (int) mask.getAsDouble();
     int right = now & ~3 | machine.homeCorner().homingBits();
     if (now == right || !machine.limitSwitches()) {
-      note("home-corner", 23, Value.of(mask), "It homes to the right corner, or not at all.");
+      note("home-corner", 23, Value.of(mask), Message.of("controller.audit.homes-right-corner"));
       return;
     }
     adjust(
@@ -264,9 +276,8 @@ public final class Audit {
         Value.of(mask),
         new Value.Number(right),
         Severity.ADJUST,
-        "Let it home to the %s, by the direction mask %d"
-            .formatted(machine.homeCorner().words(), right),
-        "it looks for its switches at the %s".formatted(Corner.ofMask(now).words()));
+        Message.of("controller.audit.let-home-by", machine.homeCorner(), right),
+        Message.of("controller.audit.looks-switches", Corner.ofMask(now)));
     writes.geometry(Settings.HOMING_DIRECTION, right);
   }
 
@@ -279,7 +290,7 @@ public final class Audit {
     boolean wrongY = y.isPresent() && !near(y.getAsDouble(), rightY);
     Value observed = x.isEmpty() && y.isEmpty() ? new Value.Nothing() : new Value.Pair(x, y);
     if (!wrongX && !wrongY) {
-      note("travel", "$130/$131", observed, "The travel is the machine's, as far as reported.");
+      note("travel", "$130/$131", observed, Message.of("controller.audit.travel-machine-as"));
       return;
     }
     add(
@@ -288,9 +299,11 @@ public final class Audit {
         observed,
         new Value.Pair(OptionalDouble.of(rightX), OptionalDouble.of(rightY)),
         Severity.ADJUST,
-        "Set the travel to %s × %s mm".formatted(Numbers.plain(rightX), Numbers.plain(rightY)),
-        "the controller believes in %s, and its soft limits stop too early or too late"
-            .formatted(observed.words()));
+        Message.of(
+            "controller.audit.set-travel",
+            Message.bare(Amount.plain(rightX, Quantity.LENGTH)),
+            Amount.plain(rightY, Quantity.LENGTH)),
+        Message.of("controller.audit.controller-believes-soft", observed.said()));
     if (wrongX) {
       writes.geometry(Settings.TRAVEL_X, rightX);
     }
@@ -307,7 +320,7 @@ public final class Audit {
     OptionalDouble inches = number(Settings.REPORT_INCHES, MOST_FLAG);
     double right = software.units() == Units.INCH ? 1 : 0;
     if (inches.isEmpty() || (inches.getAsDouble() != 0) == (right == 1)) {
-      note("units", 13, Value.of(inches), "Its reports are in the software's unit.");
+      note("units", 13, Value.of(inches), Message.of("controller.audit.reports-are-software"));
       return;
     }
     adjust(
@@ -316,8 +329,8 @@ public final class Audit {
         Value.of(inches),
         new Value.Number(right),
         Severity.ADJUST,
-        "Let it report in " + (right == 1 ? "inches" : "mm"),
-        "positions are shown wrong by 25.4, though the motion is right");
+        Message.of(right == 1 ? "controller.audit.report-inches" : "controller.audit.report-mm"),
+        Message.of("controller.audit.positions-are-shown"));
     writes.report(Settings.REPORT_INCHES, right);
   }
 
@@ -325,7 +338,7 @@ public final class Audit {
     Value sent = new Value.Word(software.airAssistCode().spelling());
     Value wired = new Value.Word(readings.wiredAirAssistCode().spelling());
     if (sent.equals(wired)) {
-      note("air-assist", "job software", sent, "The software sends the code that is wired.");
+      note("air-assist", "job software", sent, Message.of("controller.audit.software-sends-code"));
     } else {
       add(
           "air-assist",
@@ -333,15 +346,18 @@ public final class Audit {
           sent,
           wired,
           Severity.ADJUST,
-          "Let the job software send %s for air".formatted(wired.words()),
-          "it sends %s, the valve is wired to %s, and it cuts without air"
-              .formatted(sent.words(), wired.words()));
+          Message.of("controller.audit.let-job-software", wired.said()),
+          Message.of("controller.audit.sends-valve-wired", sent.said(), wired.said()));
     }
   }
 
   private void leastPowerWord(OptionalDouble least) {
     if (least.isEmpty() || least.getAsDouble() == 0) {
-      note("minimum-power-word", 31, Value.of(least), "The power begins at nothing.");
+      note(
+          "minimum-power-word",
+          31,
+          Value.of(least),
+          Message.of("controller.audit.power-begins-nothing"));
       return;
     }
     adjust(
@@ -350,9 +366,10 @@ public final class Audit {
         Value.of(least),
         new Value.Number(0),
         Severity.ADJUST,
-        "Set the least power word to 0",
-        "below word %s nothing comes, and every share above it is off"
-            .formatted(Numbers.plain(least.getAsDouble())));
+        Message.of("controller.audit.set-least-power"),
+        Message.of(
+            "controller.audit.below-word-nothing",
+            Amount.plain(least.getAsDouble(), Quantity.NUMBER)));
     writes.least(Settings.LEAST_POWER_WORD, 0);
   }
 
@@ -367,7 +384,8 @@ public final class Audit {
         near(area.get(0), machine.travelMm().get(0))
             && near(area.get(1), machine.travelMm().get(1));
     if (same) {
-      note("work-area", "job software", observed, "The software's work area is the machine's.");
+      note(
+          "work-area", "job software", observed, Message.of("controller.audit.software-work-area"));
     } else {
       add(
           "work-area",
@@ -375,9 +393,8 @@ public final class Audit {
           observed,
           travel,
           Severity.ADJUST,
-          "Set the work area in the job software to %s mm".formatted(travel.words()),
-          "it believes in %s mm, and work lands off the bed or stops short of it"
-              .formatted(observed.words()));
+          Message.of("controller.audit.set-work-area", travel.said()),
+          Message.of("controller.audit.believes-mm-work", observed.said()));
     }
   }
 
@@ -385,7 +402,8 @@ public final class Audit {
     Value observed = word(corner);
     Value right = word(machine.homeCorner());
     if (corner == machine.homeCorner()) {
-      note("origin", "job software", observed, "The software's origin is where the machine homes.");
+      note(
+          "origin", "job software", observed, Message.of("controller.audit.software-origin-where"));
     } else {
       add(
           "origin",
@@ -393,8 +411,8 @@ public final class Audit {
           observed,
           right,
           Severity.ADJUST,
-          "Set the origin in the job software to the " + machine.homeCorner().words(),
-          "it has the %s, and work lands mirrored or off the bed".formatted(corner.words()));
+          Message.of("controller.audit.set-origin", machine.homeCorner()),
+          Message.of("controller.audit.work-lands-mirrored", corner));
     }
   }
 
@@ -402,11 +420,11 @@ public final class Audit {
     return new Value.Word(corner.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
   }
 
-  private void note(String id, int setting, Value observed, String why) {
+  private void note(String id, int setting, Value observed, Message why) {
     note(id, "$" + setting, observed, why);
   }
 
-  private void note(String id, String setting, Value observed, String why) {
+  private void note(String id, String setting, Value observed, Message why) {
     items.add(
         new Item(
             id,
@@ -414,7 +432,11 @@ public final class Audit {
             observed,
             observed,
             Severity.NOTE,
-            observed instanceof Value.Nothing ? "It was not reported; nothing can be said." : why));
+            Advice.leave(
+                "words.said",
+                observed instanceof Value.Nothing
+                    ? Message.of("controller.audit.was-not-reported")
+                    : why)));
   }
 
   private void adjust(
@@ -423,8 +445,8 @@ public final class Audit {
       Value observed,
       Value advised,
       Severity severity,
-      String todo,
-      String because) {
+      Message todo,
+      Message because) {
     add(id, "$" + setting, observed, advised, severity, todo, because);
   }
 
@@ -434,9 +456,16 @@ public final class Audit {
       Value observed,
       Value advised,
       Severity severity,
-      String todo,
-      String because) {
-    items.add(new Item(id, setting, observed, advised, severity, todo + ": " + because + "."));
+      Message todo,
+      Message because) {
+    items.add(
+        new Item(
+            id,
+            setting,
+            observed,
+            advised,
+            severity,
+            new Advice(Advice.Kind.DO, todo, Optional.of(because), Optional.empty())));
   }
 
   private ControllerFinding finding(Optional<PowerScale> scale) {
@@ -445,7 +474,7 @@ public final class Audit {
             .filter(i -> i.severity() != Severity.NOTE)
             .sorted(Comparator.comparing(Item::severity).reversed())
             .toList();
-    List<String> advice = new ArrayList<>();
+    List<Advice> advice = new ArrayList<>();
     wrong.forEach(i -> advice.add(i.why()));
     Verdict verdict = Verdict.WITHIN;
     if (!wrong.isEmpty()) {
@@ -454,10 +483,13 @@ public final class Audit {
       verdict = Verdict.MEASURE_AGAIN;
     }
     if (scale.isEmpty()) {
-      advice.add("Read the top power word ($30): without it nobody knows the share of the laser.");
+      advice.add(
+          Advice.read("controller.audit.read-top-power")
+              .because("controller.audit.without-nobody-knows-share"));
     }
     if (advice.isEmpty()) {
-      advice.add("Leave it: the settings fit the machine and the software.");
+      advice.add(
+          Advice.leave("controller.audit.leave").because("controller.audit.settings-fit-machine"));
     }
     return new ControllerFinding(
         scale.map(s -> OptionalDouble.of(s.effectiveFullPower())).orElse(OptionalDouble.empty()),

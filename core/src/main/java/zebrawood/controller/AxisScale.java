@@ -2,6 +2,7 @@ package zebrawood.controller;
 
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
+import zebrawood.words.Message;
 
 /**
  * How far does the axis go for what is commanded, and what should its steps per mm be?
@@ -35,7 +36,8 @@ public final class AxisScale {
       if (commandedMm > 0
           && measuredMm > 0
           && !(Math.abs(Math.log(commandedMm / measuredMm)) < 4)) {
-        accepts.complain("measuredMm", measuredMm, "of the order of what was commanded");
+        accepts.complain(
+            "measuredMm", measuredMm, Message.of("controller.axis-scale.order-what-was"));
       }
       stepsPerMm.ifPresent(s -> accepts.positive("stepsPerMm", s, 1e7));
       accepts.orThrow();

@@ -4,10 +4,11 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import zebrawood.measure.Bare;
 import zebrawood.measure.Finding;
-import zebrawood.measure.Numbers;
+import zebrawood.measure.PlainValue;
 import zebrawood.measure.Verdict;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * What the settings come to.
@@ -24,8 +25,8 @@ public record ControllerFinding(
     List<Item> findings,
     List<String> writes,
     Verdict verdict,
-    List<String> advice,
-    List<String> warnings)
+    List<Advice> advice,
+    List<Message> warnings)
     implements Finding {
 
   public ControllerFinding {
@@ -51,24 +52,24 @@ public record ControllerFinding(
    * @param setting its number as {@code $30}, or where else it is set
    * @param observed number, text or two numbers; null where it was not reported
    * @param advised what it should be, of the same kind
-   * @param why one sentence: what to do, and what it does to the work as it is
+   * @param why what to do, and what it does to the work as it is
    */
   public record Item(
-      String id, String setting, Value observed, Value advised, Severity severity, String why) {}
+      String id, String setting, Value observed, Value advised, Severity severity, Advice why) {}
 
   /** A value of a setting. */
-  public sealed interface Value extends Bare {
+  public sealed interface Value extends PlainValue {
     /** Not reported. */
     record Nothing() implements Value {
       @Override
-      public Object bare() {
+      public Object plainValue() {
         return null;
       }
     }
 
     record Number(double number) implements Value {
       @Override
-      public Object bare() {
+      public Object plainValue() {
         return number;
       }
     }
@@ -76,7 +77,7 @@ public record ControllerFinding(
     /** To the right and to the rear; either may be missing. */
     record Pair(OptionalDouble x, OptionalDouble y) implements Value {
       @Override
-      public Object bare() {
+      public Object plainValue() {
         return Arrays.asList(
             x.isPresent() ? x.getAsDouble() : null, y.isPresent() ? y.getAsDouble() : null);
       }
@@ -84,7 +85,7 @@ public record ControllerFinding(
 
     record Word(String word) implements Value {
       @Override
-      public Object bare() {
+      public Object plainValue() {
         return word;
       }
     }
@@ -94,12 +95,13 @@ public record ControllerFinding(
     }
 
     /** As people read it. */
-    default String words() {
+    default Message said() {
       return switch (this) {
-        case Nothing n -> "not reported";
-        case Number(double number) -> Numbers.plain(number);
-        case Pair(OptionalDouble x, OptionalDouble y) -> of(x).words() + " × " + of(y).words();
-        case Word(String word) -> word.replace('-', ' ');
+        case Nothing n -> Message.of("controller.value.not-reported");
+        case Number(double number) -> Message.number(number);
+        case Pair(OptionalDouble x, OptionalDouble y) ->
+            Message.of("controller.value.pair", of(x).said(), of(y).said());
+        case Word(String word) -> Message.verbatim(word.replace('-', ' '));
       };
     }
   }

@@ -3,7 +3,8 @@ package zebrawood.controller;
 import java.util.List;
 import java.util.Optional;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Spelled;
+import zebrawood.measure.OwnSpelling;
+import zebrawood.words.Message;
 
 /**
  * A controller's settings beside what the machine and the job software are.
@@ -71,7 +72,10 @@ public record ControllerReadings(
   private static void twoLengths(String field, List<Double> values) {
     var accepts = new Accepts();
     if (values.size() != 2) {
-      accepts.complain(field, values.size() + " numbers", "two: to the right and to the rear");
+      accepts.complain(
+          field,
+          Message.of("controller.accepts.numbers", values.size()),
+          Message.of("controller.controller-readings.two-right-rear"));
     }
     for (int i = 0; i < values.size(); i++) {
       accepts.positive(field + "[" + i + "]", values.get(i), 100_000);
@@ -87,7 +91,7 @@ public record ControllerReadings(
   }
 
   /** A code that switches air assist on. */
-  public enum AirCode implements Spelled {
+  public enum AirCode implements OwnSpelling {
     M7,
     M8;
 

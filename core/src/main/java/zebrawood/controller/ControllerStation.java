@@ -13,8 +13,6 @@ public final class ControllerStation {
   public static final Station STATION =
       new Station(
           "controller",
-          "Controller",
-          "Does it do what the job software and the machine expect?",
           machine -> true,
           Set.of(),
           Map.of(

@@ -1,7 +1,6 @@
 package zebrawood.controller;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -10,8 +9,11 @@ import zebrawood.machine.Lens;
 import zebrawood.machine.Machine;
 import zebrawood.measure.Accepts;
 import zebrawood.measure.Finding;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * One visit to the controller: its settings, what was measured, and the motion as it was proven.
@@ -57,20 +59,10 @@ public record ControllerVisit(
 
   /** The motion, proven after any change. */
   public enum Motion {
-    HOMES("it homes to its own corner"),
-    CORNERS("the head reaches all four corners of the work area and stops short of the frame"),
-    SWITCHES("each limit switch, pressed by hand, stops it"),
-    CABLES("cables and hoses stay slack at the far ends");
-
-    private final String words;
-
-    Motion(String words) {
-      this.words = words;
-    }
-
-    public String words() {
-      return words;
-    }
+    HOMES,
+    CORNERS,
+    SWITCHES,
+    CABLES
   }
 
   public record Proof(Motion item, boolean passed) {}
@@ -90,31 +82,28 @@ public record ControllerVisit(
       Optional<AxisScale.Finding> along,
       Optional<RunUp.Finding> runUp,
       Verdict verdict,
-      List<String> advice,
-      List<String> warnings)
+      List<Advice> advice,
+      List<Message> warnings)
       implements Finding {}
-
-  /** Advice begins so when something is still to be proven. */
-  public static final String PROVE = "Prove it";
 
   /** This idle delay means for ever. */
   private static final double HOLDS = 255;
-
-  private static final List<Verdict> WORSE =
-      List.of(Verdict.WITHIN, Verdict.MEASURE_AGAIN, Verdict.ADJUST, Verdict.STOP);
 
   public ControllerVisit {
     proofs = List.copyOf(proofs);
     var accepts = new Accepts();
     if (numbered.isPresent() == named.isPresent()) {
-      accepts.complain("settings", "neither or both kinds", "numbered settings or named fields");
+      accepts.complain(
+          "settings",
+          Message.of("controller.controller-visit.neither-both-kinds"),
+          Message.of("controller.controller-visit.numbered-settings-named"));
     }
     accepts.orThrow();
   }
 
   public Judged solve(Machine machine) {
-    List<String> advice = new ArrayList<>();
-    List<String> warnings = new ArrayList<>();
+    List<Advice> advice = new ArrayList<>();
+    List<Message> warnings = new ArrayList<>();
     List<Verdict> verdicts = new ArrayList<>(List.of(Verdict.WITHIN));
     Optional<ControllerFinding> audit = numbered.map(Audit::solve);
     List<Difference> since = sinceLeft();
@@ -122,13 +111,16 @@ public record ControllerVisit(
     if (reset) {
       verdicts.add(Verdict.ADJUST);
       advice.add(
-          "Restore the snapshot as it was left: %d settings changed at once, as after a firmware reset."
-              .formatted(since.size()));
+          Advice.act("controller.controller-visit.restore-snapshot-as")
+              .because("controller.controller-visit.settings-changed-once", since.size()));
     } else if (!since.isEmpty()) {
       warnings.add(
-          "Not as it was left: "
-              + String.join("; ", since.stream().map(Difference::words).toList())
-              + ".");
+          Message.of(
+              "controller.controller-visit.not-as-left",
+              since.stream()
+                  .map(Difference::said)
+                  .reduce((a, b) -> Message.of("controller.semicolon", a, b))
+                  .orElseThrow()));
     }
     audit.ifPresent(f -> {
       verdicts.add(f.verdict());
@@ -137,23 +129,26 @@ public record ControllerVisit(
       }
       warnings.addAll(f.warnings());
     });
-    List<String> misfits = misfits(machine);
+    List<Advice> misfits = misfits(machine);
     advice.addAll(misfits);
     verdicts.add(misfits.isEmpty() ? Verdict.WITHIN : Verdict.ADJUST);
     int wrong = misfits.size() + audit.map(ControllerFinding::wrong).orElse(0);
     Optional<AxisScale.Finding> right = across.map(AxisScale::solve);
     Optional<AxisScale.Finding> rear = along.map(AxisScale::solve);
-    right.ifPresent(f -> scale("right ($100)", f, advice, verdicts));
-    rear.ifPresent(f -> scale("rear ($101)", f, advice, verdicts));
+    right.ifPresent(f -> scale(Message.of("controller.axis.right"), f, advice, verdicts));
+    rear.ifPresent(f -> scale(Message.of("controller.axis.rear"), f, advice, verdicts));
     if (twoMarks == TwoMarks.LOWER_IS_DARKER) {
       verdicts.add(Verdict.STOP);
       advice.addFirst(
-          "Turn the power signal round before anything else: a lower word burns harder, and 0 may be full power.");
+          Advice.act("controller.controller-visit.turn-power-signal")
+              .because("controller.controller-visit.lower-word-burns"));
     }
     numbered.ifPresent(r -> atStart(r, advice, verdicts, warnings));
     proofs(machine, advice, verdicts);
     if (advice.isEmpty()) {
-      advice.add("Leave it: the settings fit, and the motion is proven.");
+      advice.add(
+          Advice.leave("controller.controller-visit.leave")
+              .because("controller.controller-visit.settings-fit-motion"));
     }
     return new Judged(
         audit,
@@ -163,26 +158,34 @@ public record ControllerVisit(
         right,
         rear,
         runUp.map(RunUp::solve),
-        verdicts.stream().max(Comparator.comparingInt(WORSE::indexOf)).orElseThrow(),
+        Verdict.worst(verdicts),
         advice,
         warnings);
   }
 
   /** What of named fields does not fit the machine, its lens, and the page used offline. */
-  private List<String> misfits(Machine machine) {
+  private List<Advice> misfits(Machine machine) {
     if (named.isEmpty()) {
       return List.of();
     }
     NamedFields online = NamedFields.parse(named.get());
-    List<String> misfits = new ArrayList<>(online.against(machine, lensOn(machine)));
+    List<Advice> misfits = new ArrayList<>(online.against(machine, lensOn(machine)));
     offline.ifPresent(text -> {
       for (Difference d : Difference.between(online.values(), NamedFields.parse(text).values())) {
         misfits.add(
-            "Make both configurations alike: \"%s\" is %s with the computer and %s without it."
-                .formatted(d.name(), d.before().orElse("not there"), d.now().orElse("not there")));
+            Advice.act("controller.controller-visit.make-both")
+                .because(
+                    "controller.controller-visit.one-other",
+                    Message.quoted(d.name()),
+                    there(d.before()),
+                    there(d.now())));
       }
     });
     return misfits;
+  }
+
+  private static Message there(Optional<String> value) {
+    return value.map(Message::quoted).orElse(Message.of("controller.difference.not-there"));
   }
 
   /** The lens that is on it: the one named, or the only one it has. */
@@ -200,45 +203,53 @@ public record ControllerVisit(
   }
 
   private void atStart(
-      ControllerReadings r, List<String> advice, List<Verdict> verdicts, List<String> warnings) {
+      ControllerReadings r, List<Advice> advice, List<Verdict> verdicts, List<Message> warnings) {
     if (homeAtStart == HomeAtStart.YES && !r.machine().limitSwitches()) {
       verdicts.add(Verdict.ADJUST);
       advice.add(
-          "Switch homing at the start off in the job software: it has no switches and would drive against the frame.");
+          Advice.act("controller.controller-visit.switch-homing-start")
+              .because("controller.controller-visit.no-switches-would"));
     } else if (homeAtStart == HomeAtStart.NO && r.machine().limitSwitches()) {
-      warnings.add(
-          "The job software does not home it at the start: until somebody homes it, soft limits guard nothing.");
+      warnings.add(Message.of("controller.controller-visit.job-software-does"));
     }
     OptionalDouble idle = Settings.parse(r.settings()).number(Settings.IDLE_DELAY, 0, 65_535);
     if (idle.isPresent() && idle.getAsDouble() < HOLDS) {
       warnings.add(
-          "Its motors let go %s ms after a move ($1): a head that is pushed loses its place. 255 holds them."
-              .formatted(Numbers.plain(idle.getAsDouble())));
+          Message.of(
+              "controller.controller-visit.motors-let-go",
+              Amount.plain(idle.getAsDouble(), Quantity.NUMBER)));
     }
   }
 
   private static void scale(
-      String axis, AxisScale.Finding f, List<String> advice, List<Verdict> verdicts) {
+      Message axis, AxisScale.Finding f, List<Advice> advice, List<Verdict> verdicts) {
     if (!f.decides()) {
       verdicts.add(Verdict.MEASURE_AGAIN);
       advice.add(
-          "Measure a longer travel to the %s: %s mm would decide."
-              .formatted(axis, Numbers.fixed(Math.ceil(f.travelThatDecidesMm()), 0)));
+          Advice.read("controller.controller-visit.measure-longer-travel", axis)
+              .because(
+                  "controller.controller-visit.would-decide",
+                  Amount.of(Math.ceil(f.travelThatDecidesMm()), Quantity.LENGTH, 0)));
     } else if (!f.within()) {
       verdicts.add(Verdict.ADJUST);
       advice.add(
-          "%s to the %s: it goes wrong by %s per mille (± %s)."
-              .formatted(
-                  f.stepsPerMm().isPresent()
-                      ? "Set the steps per mm to " + Numbers.fixed(f.stepsPerMm().getAsDouble(), 3)
-                      : "Multiply the steps per mm by " + Numbers.fixed(f.factor(), 5),
-                  axis,
-                  Numbers.fixed(1000 * Math.abs(1 - 1 / f.factor()), 1),
-                  Numbers.fixed(1000 * f.factorUncertainty(), 1)));
+          (f.stepsPerMm().isPresent()
+                  ? Advice.act(
+                      "controller.controller-visit.set-steps",
+                      Amount.of(f.stepsPerMm().getAsDouble(), Quantity.NUMBER, 3),
+                      axis)
+                  : Advice.act(
+                      "controller.controller-visit.multiply-steps",
+                      Amount.of(f.factor(), Quantity.NUMBER, 5),
+                      axis))
+              .because(
+                  "controller.controller-visit.goes-wrong-by",
+                  Amount.of(1000 * Math.abs(1 - 1 / f.factor()), Quantity.NUMBER, 1),
+                  Amount.of(1000 * f.factorUncertainty(), Quantity.NUMBER, 1)));
     }
   }
 
-  private void proofs(Machine machine, List<String> advice, List<Verdict> verdicts) {
+  private void proofs(Machine machine, List<Advice> advice, List<Verdict> verdicts) {
     for (Motion item : Motion.values()) {
       if (!asks(item, machine)) {
         continue;
@@ -246,10 +257,10 @@ public record ControllerVisit(
       Optional<Proof> proof = proofs.stream().filter(p -> p.item == item).findFirst();
       if (proof.isEmpty()) {
         verdicts.add(Verdict.MEASURE_AGAIN);
-        advice.add(PROVE + ": " + item.words() + ".");
+        advice.add(Advice.prove(Message.of(item)));
       } else if (!proof.get().passed) {
         verdicts.add(Verdict.STOP);
-        advice.add("Do not run it until it is so: " + item.words() + ".");
+        advice.add(Advice.act("controller.not-so").because(Message.of(item)));
       }
     }
   }
@@ -286,24 +297,15 @@ public record ControllerVisit(
   /** What the notebook shows; how many settings are wrong is the telling figure. */
   public List<Figure> figures(Judged f) {
     List<Figure> figures = new ArrayList<>();
-    figures.add(
-        new Figure(
-            "wrong", "Faults", f.wrong(), "lines", OptionalDouble.empty(), OptionalDouble.of(0)));
+    figures.add(Figure.of("wrong", f.wrong(), Quantity.LINES).limited(0));
     f.audit()
         .filter(a -> a.effectiveFullPower().isPresent())
         .ifPresent(a ->
             figures.add(
-                figure(
-                    "fullPower",
-                    "100 % reaches",
-                    100 * a.effectiveFullPower().getAsDouble(),
-                    "%")));
-    f.across().ifPresent(a -> figures.add(figure("scaleX", "Scale right", 1 / a.factor(), "")));
-    f.along().ifPresent(a -> figures.add(figure("scaleY", "Scale rear", 1 / a.factor(), "")));
+                Figure.of(
+                    "fullPower", 100 * a.effectiveFullPower().getAsDouble(), Quantity.PERCENT)));
+    f.across().ifPresent(a -> figures.add(Figure.of("scaleX", 1 / a.factor(), Quantity.NUMBER)));
+    f.along().ifPresent(a -> figures.add(Figure.of("scaleY", 1 / a.factor(), Quantity.NUMBER)));
     return figures;
-  }
-
-  private static Figure figure(String id, String label, double value, String unit) {
-    return new Figure(id, label, value, unit, OptionalDouble.empty(), OptionalDouble.empty());
   }
 }

@@ -2,26 +2,20 @@ package zebrawood.controller;
 
 /** A corner of the bed, seen from the front. */
 public enum Corner {
-  FRONT_LEFT("front left", true, true),
-  FRONT_RIGHT("front right", false, true),
-  REAR_LEFT("rear left", true, false),
-  REAR_RIGHT("rear right", false, false);
+  FRONT_LEFT(true, true),
+  FRONT_RIGHT(false, true),
+  REAR_LEFT(true, false),
+  REAR_RIGHT(false, false);
 
   private static final int X_BIT = 1;
   private static final int Y_BIT = 2;
 
-  private final String words;
   private final boolean left;
   private final boolean front;
 
-  Corner(String words, boolean left, boolean front) {
-    this.words = words;
+  Corner(boolean left, boolean front) {
     this.left = left;
     this.front = front;
-  }
-
-  public String words() {
-    return words;
   }
 
   public boolean left() {

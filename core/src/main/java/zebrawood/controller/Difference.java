@@ -7,6 +7,7 @@ import java.util.SortedMap;
 import java.util.SortedSet;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import zebrawood.words.Message;
 
 /**
  * What differs between two snapshots of settings or two lists of names and values.
@@ -60,7 +61,11 @@ public record Difference(String name, Optional<String> before, Optional<String> 
   /** One or two settings are changed by hand; a reset changes what was set up, all at once. */
   private static final int RESET = 3;
 
-  public String words() {
-    return "%s: %s, was %s".formatted(name, now.orElse("not there"), before.orElse("not there"));
+  public Message said() {
+    return Message.of("controller.difference.was", Message.quoted(name), there(now), there(before));
+  }
+
+  private static Message there(Optional<String> value) {
+    return value.map(Message::quoted).orElse(Message.of("controller.difference.not-there"));
   }
 }

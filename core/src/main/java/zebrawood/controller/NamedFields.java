@@ -15,8 +15,11 @@ import zebrawood.machine.Lens;
 import zebrawood.machine.Machine;
 import zebrawood.machine.PulseRange;
 import zebrawood.machine.SourceKind;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.UnusableReading;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * A page of named fields or a configuration file of a controller without numbered settings, as
@@ -48,7 +51,9 @@ public record NamedFields(SortedMap<String, String> values) {
   public static NamedFields parse(String text) {
     if (text.length() > LONGEST) {
       throw UnusableReading.of(
-          "configuration", text.length() + " letters", "at most " + LONGEST + " letters");
+          "configuration",
+          Message.of("machine.accepts.letters", text.length()),
+          Message.of("machine.accepts.most-letters", LONGEST));
     }
     SortedMap<String, String> values = new TreeMap<>();
     String section = "";
@@ -64,8 +69,8 @@ public record NamedFields(SortedMap<String, String> values) {
     if (values.isEmpty()) {
       throw UnusableReading.of(
           "configuration",
-          "without a name and a value",
-          "lines like $30=1000, or like: field size = 110");
+          Message.of("controller.named-fields.without-name-value"),
+          Message.of("controller.named-fields.lines-like-30"));
     }
     return new NamedFields(values);
   }
@@ -75,8 +80,8 @@ public record NamedFields(SortedMap<String, String> values) {
    *
    * @param fitted the lens that is on it now, where it is known
    */
-  public List<String> against(Machine machine, Optional<Lens> fitted) {
-    List<String> wrong = new ArrayList<>();
+  public List<Advice> against(Machine machine, Optional<Lens> fitted) {
+    List<Advice> wrong = new ArrayList<>();
     values.forEach((name, value) ->
         Stream.of(
                 size(name, value, machine, fitted),
@@ -88,7 +93,7 @@ public record NamedFields(SortedMap<String, String> values) {
     return wrong;
   }
 
-  private static Optional<String> size(
+  private static Optional<Advice> size(
       String name, String value, Machine machine, Optional<Lens> fitted) {
     OptionalDouble mm = number(value);
     boolean size =
@@ -101,16 +106,21 @@ public record NamedFields(SortedMap<String, String> values) {
     double right = fitted.map(l -> l.fieldMm().orElse(its)).orElse(its);
     return Math.abs(mm.getAsDouble() - right) > SAME_FIELD * right
         ? Optional.of(
-            "Set \"%s\" to %s%s: it has %s, and everything is burnt in the wrong size."
-                .formatted(
-                    name,
-                    Numbers.plain(right),
-                    fitted.map(l -> " for the " + l.words()).orElse(""),
-                    value))
+            fitted
+                .map(l ->
+                    Advice.act(
+                        "controller.named-fields.set-for",
+                        Message.quoted(name),
+                        Message.number(right),
+                        l.said()))
+                .orElse(
+                    Advice.act(
+                        "controller.named-fields.set", Message.quoted(name), Message.number(right)))
+                .because("controller.named-fields.everything-burnt-wrong", Message.quoted(value)))
         : Optional.empty();
   }
 
-  private static Optional<String> lens(
+  private static Optional<Advice> lens(
       String name, String value, Machine machine, Optional<Lens> fitted) {
     OptionalDouble mm = number(value);
     List<Lens> right = fitted.map(List::of).orElse(machine.lenses().orElse(List.of()));
@@ -121,12 +131,15 @@ public record NamedFields(SortedMap<String, String> values) {
             .noneMatch(l ->
                 Math.abs(mm.getAsDouble() - l.focalLengthMm()) <= SAME_LENS * l.focalLengthMm())
         ? Optional.of(
-            "Load the configuration of the %s: \"%s\" is %s, a lens that is not on it."
-                .formatted(right.getFirst().words(), name, value))
+            Advice.act("controller.named-fields.load-configuration", right.getFirst().said())
+                .because(
+                    "controller.named-fields.lens-not",
+                    Message.quoted(name),
+                    Message.quoted(value)))
         : Optional.empty();
   }
 
-  private static Optional<String> pulses(String name, String value, Machine machine) {
+  private static Optional<Advice> pulses(String name, String value, Machine machine) {
     OptionalDouble number = number(value);
     Optional<PulseRange> range = machine.source().pulses();
     String words = name + " " + value.toLowerCase(Locale.ROOT);
@@ -140,13 +153,18 @@ public record NamedFields(SortedMap<String, String> values) {
     boolean high = khz > its.mostKhz() && !name.contains("min");
     return low || high
         ? Optional.of(
-            "Set \"%s\" to %s kHz: it has %s, and the source gives its power from %s only."
-                .formatted(
-                    name, Numbers.plain(low ? its.leastKhz() : its.mostKhz()), value, its.words()))
+            Advice.act(
+                    "controller.named-fields.set",
+                    Message.quoted(name),
+                    Amount.plain(low ? its.leastKhz() : its.mostKhz(), Quantity.PULSE_RATE))
+                .because(
+                    "controller.named-fields.source-gives-power",
+                    Message.quoted(value),
+                    its.said()))
         : Optional.empty();
   }
 
-  private static Optional<String> source(String name, String value, Machine machine) {
+  private static Optional<Advice> source(String name, String value, Machine machine) {
     SourceKind its = machine.source().kind();
     if (!name.contains("laser type") && !name.contains("source type") && !name.endsWith("source")) {
       return Optional.empty();
@@ -154,8 +172,8 @@ public record NamedFields(SortedMap<String, String> values) {
     return kindOf(value)
         .filter(kinds -> !kinds.contains(its))
         .map(k ->
-            "Set \"%s\" for a %s: it has %s, whose limits do not fit."
-                .formatted(name, its.words(), value));
+            Advice.act("controller.named-fields.set-source", Message.quoted(name), its)
+                .because("controller.named-fields.whose-limits-do", Message.quoted(value)));
   }
 
   /** The number that a value begins with; the letters of a lens such as "F160" are passed over. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
+import zebrawood.words.Message;
 
 /**
  * Which share of the laser does a percentage in the job software give?
@@ -25,7 +26,8 @@ public record PowerScale(double controllerTop, double controllerLeast, double so
             .between("settings $31", controllerLeast, 0, 1e9)
             .positive("jobSoftware.topPowerWord", softwareTop, 1e9);
     if (controllerTop <= controllerLeast) {
-      accepts.complain("settings $31", controllerLeast, "less than $30, the top power word");
+      accepts.complain(
+          "settings $31", controllerLeast, Message.of("controller.power-scale.less-than-30"));
     }
     accepts.orThrow();
   }

@@ -7,8 +7,11 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.UnusableReading;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Numbers;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
 
 /**
  * Numbered settings as a controller reports them, by number; values as text, since other firmware
@@ -61,7 +64,9 @@ public record Settings(SortedMap<Integer, String> values) {
   public static Settings parse(String dump) {
     if (dump.length() > LONGEST_DUMP) {
       throw UnusableReading.of(
-          "settings", dump.length() + " letters", "a dump of at most " + LONGEST_DUMP + " letters");
+          "settings",
+          Message.of("machine.accepts.letters", dump.length()),
+          Message.of("machine.accepts.most-letters", LONGEST_DUMP));
     }
     SortedMap<Integer, String> values = new TreeMap<>();
     dump.lines()
@@ -73,7 +78,10 @@ public record Settings(SortedMap<Integer, String> values) {
           }
         });
     if (values.isEmpty()) {
-      throw UnusableReading.of("settings", "without any setting", "lines like $30=1000");
+      throw UnusableReading.of(
+          "settings",
+          Message.of("controller.settings.without-any-setting"),
+          Message.of("controller.settings.lines-like-30"));
     }
     return new Settings(values);
   }
@@ -97,9 +105,12 @@ public record Settings(SortedMap<Integer, String> values) {
     if (!(value >= least && value <= most)) {
       throw UnusableReading.of(
           "settings",
-          "$" + number + "=" + shown(text),
-          "$%d with a number from %s to %s"
-              .formatted(number, Numbers.plain(least), Numbers.plain(most)));
+          Message.verbatim("$" + number + "=" + shown(text)),
+          Message.of(
+              "controller.settings.with-number-from",
+              number,
+              Amount.plain(least, Quantity.NUMBER),
+              Amount.plain(most, Quantity.NUMBER)));
     }
     return OptionalDouble.of(value);
   }

@@ -5,16 +5,18 @@ import java.util.List;
 import java.util.Optional;
 import zebrawood.measure.Accepts;
 import zebrawood.measure.Verdict;
+import zebrawood.words.Message;
 
 /**
  * What was read at a station and what the core found; never changed once recorded.
  *
+ * @param subject what the readings are of, where the station has several: a lens, a configuration
  * @param at when the readings were taken: a correction keeps the time of what it corrects
  * @param recordedAt when this entry was written down
  * @param by initials
- * @param because why the station was visited, in words
- * @param readings everything typed, as the station's codec wrote it: any figure can be traced to it
- * @param finding the finding, as the station's codec wrote it
+ * @param because why the station was visited
+ * @param readings everything typed, as kept: any figure can be traced to it
+ * @param finding the finding, as kept
  * @param figures what the notebook shows; the first is the station's telling figure. Empty for a
  *     check without figures
  * @param replaces id of the entry that this one corrects or withdraws
@@ -23,17 +25,18 @@ public record Entry(
     String id,
     String machineId,
     String stationId,
+    Optional<String> subject,
     EntryKind kind,
     Instant at,
     Instant recordedAt,
     String by,
-    String because,
+    Message because,
     String readings,
     String finding,
     Verdict verdict,
     List<Figure> figures,
-    Optional<String> replaces) {
-
+    Optional<String> replaces)
+    implements Recorded {
   public Entry {
     figures = List.copyOf(figures);
     var accepts =
@@ -43,7 +46,8 @@ public record Entry(
             .filled("stationId", stationId)
             .filled("by", by);
     if (kind == EntryKind.WITHDRAWN && replaces.isEmpty()) {
-      accepts.complain("replaces", "missing", "the id of the entry that is withdrawn");
+      accepts.complain(
+          "replaces", Message.of("accepts.missing"), Message.of("ledger.accepts.withdrawn"));
     }
     accepts.orThrow();
   }
@@ -55,20 +59,36 @@ public record Entry(
 
   /** Whether the readings decided anything. */
   public boolean decided() {
-    return verdict != Verdict.MEASURE_AGAIN;
+    return verdict != Verdict.MEASURE_AGAIN && !unread();
   }
 
-  /** The entry that makes this one void. */
+  /** Whether it stands in another's place. */
+  public boolean corrects() {
+    return replaces.isPresent() && kind != EntryKind.WITHDRAWN;
+  }
+
+  @Override
+  public boolean withdrawal() {
+    return kind == EntryKind.WITHDRAWN;
+  }
+
+  @Override
+  public boolean unread() {
+    return kind == EntryKind.UNKNOWN;
+  }
+
+  @Override
   public Entry withdrawnBy(String newId, Instant now, String initials) {
     return new Entry(
         newId,
         machineId,
         stationId,
+        subject,
         EntryKind.WITHDRAWN,
         now,
         now,
         initials,
-        "undone",
+        Message.of("ledger.reason.undone"),
         "",
         "",
         verdict,

@@ -1,24 +1,69 @@
 package zebrawood.ledger;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
 
 /**
  * One figure of an entry, as the notebook and the hand-over sheet show it.
  *
- * @param id the same for the same figure in every entry of a station
+ * @param id the same for the same figure in every entry of a station; its words stand in the
+ *     station's bundle under {@code <station>.figure.<id>}
+ * @param label the words that an earlier version kept with it
+ * @param unit the canonical unit of its quantity
  * @param uncertainty one standard deviation, in the same unit
  * @param limit the figure's limit when the entry was made, from the machine's data sheet
  */
 public record Figure(
     String id,
-    String label,
+    Optional<String> label,
     double value,
     String unit,
     OptionalDouble uncertainty,
     OptionalDouble limit) {
+  public static Figure of(String id, double value, Quantity quantity) {
+    return new Figure(
+        id,
+        Optional.empty(),
+        value,
+        quantity.canonical().symbol(),
+        OptionalDouble.empty(),
+        OptionalDouble.empty());
+  }
+
+  public Figure uncertain(double standardDeviation) {
+    return new Figure(id, label, value, unit, OptionalDouble.of(standardDeviation), limit);
+  }
+
+  public Figure limited(OptionalDouble most) {
+    return new Figure(id, label, value, unit, uncertainty, most);
+  }
+
+  public Figure limited(double most) {
+    return limited(OptionalDouble.of(most));
+  }
+
+  /** Empty where another version kept it in a unit that is not known here. */
+  public Optional<Quantity> quantity() {
+    return Quantity.ofUnit(unit);
+  }
+
+  /** A value of the same kind, to be said: the figure itself, its uncertainty, its limit. */
+  public Amount amount(double of) {
+    return Amount.of(of, quantity().orElse(Quantity.NUMBER), decimals());
+  }
+
+  public Amount amount() {
+    return amount(value);
+  }
+
+  public boolean overLimit() {
+    return limit.isPresent() && value > limit.getAsDouble();
+  }
 
   /** As finely as it is read: temperatures to a tenth, what is counted or large to a whole. */
-  public int decimals() {
+  private int decimals() {
     return switch (unit) {
       case "°C", "K", "OD" -> 1;
       case "µS/cm", "%", "m³/h", "lines", "m" -> 0;

@@ -5,16 +5,19 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedMap;
-import java.util.function.Function;
+import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import zebrawood.ledger.Standing.Cause;
 import zebrawood.machine.Machine;
 import zebrawood.measure.Verdict;
+import zebrawood.words.Message;
 
 /**
  * One machine's record, read: which entries and events count, and how each station stands.
@@ -23,33 +26,63 @@ import zebrawood.measure.Verdict;
  * be withdrawn. How a station stands follows from its last decided entry; then from the events,
  * adjustments upstream and days since the entry that proved it. An event doubts the stations that
  * say so, and with "read again" also all that rests on them; a doubt that a quick check clears
- * stays where it is.
+ * stays where it is. Before and after are those of the {@link Timeline}.
+ *
+ * <p>A station whose readings are of a subject stands for each subject by itself; {@link
+ * #standings} tells of what is fitted now, {@link #onFile} of the others.
  */
 public final class Ledger {
   /** Readings further apart than a working day belong to two visits. */
   public static final Duration LONGEST_VISIT = Duration.ofHours(12);
 
+  /** Two clocks of one workshop are this far apart without anybody minding. */
+  private static final Duration SAME_MOMENT = Duration.ofMinutes(5);
+
   private final Machine machine;
+  private final Timeline timeline;
+  private final List<Recorded> written;
   private final List<Entry> entries;
   private final List<Event> events;
+  private final List<Withdrawn> withdrawn;
 
-  /** Entries and events of other machines are passed over. */
-  public Ledger(Machine machine, List<Entry> entries, List<Event> events) {
+  /**
+   * What no longer counts, and what made it so.
+   *
+   * @param withdrawal can itself be withdrawn, which brings it back
+   */
+  public record Withdrawn(Recorded what, Recorded withdrawal) {}
+
+  /**
+   * Lines of other machines are passed over.
+   *
+   * @param history in the order of writing
+   */
+  public Ledger(Machine machine, List<? extends Recorded> history) {
     this.machine = machine;
-    this.entries =
-        counting(
-            entries.stream().filter(e -> e.machineId().equals(machine.id())).toList(),
-            Entry::id,
-            Entry::replaces,
-            e -> e.kind() == EntryKind.WITHDRAWN,
-            Comparator.comparing(Entry::at).thenComparing(Entry::recordedAt));
-    this.events =
-        counting(
-            events.stream().filter(e -> e.machineId().equals(machine.id())).toList(),
-            Event::id,
-            Event::replaces,
-            e -> e.kind() == EventKind.WITHDRAWN,
-            Comparator.comparing(Event::at).thenComparing(Event::recordedAt));
+    written =
+        history.stream()
+            .filter(r -> r.machineId().equals(machine.id()))
+            .<Recorded>map(r -> r)
+            .toList();
+    timeline = new Timeline(written);
+    Map<String, List<Recorded>> replacedBy = new HashMap<>();
+    for (Recorded one : written) {
+      one.replaces().ifPresent(r -> replacedBy.computeIfAbsent(r, k -> new ArrayList<>()).add(one));
+    }
+    List<Recorded> counting =
+        timeline.all().stream()
+            .filter(one -> !one.withdrawal() && counts(one, replacedBy, 0))
+            .toList();
+    entries = counting.stream().filter(Entry.class::isInstance).map(Entry.class::cast).toList();
+    events = counting.stream().filter(Event.class::isInstance).map(Event.class::cast).toList();
+    withdrawn =
+        written.stream()
+            .filter(one -> !one.withdrawal())
+            .flatMap(one ->
+                replacedBy.getOrDefault(one.id(), List.of()).stream()
+                    .filter(later -> later.withdrawal() && counts(later, replacedBy, 0))
+                    .map(later -> new Withdrawn(one, later)))
+            .toList();
   }
 
   public Machine machine() {
@@ -61,9 +94,20 @@ public final class Ledger {
     return entries;
   }
 
-  /** The entries of one station that count, oldest first. */
+  /** The entries of one station that count, oldest first, whatever they are of. */
   public List<Entry> entriesAt(Station station) {
     return entries.stream().filter(e -> e.stationId().equals(station.id())).toList();
+  }
+
+  /** The entries of one station that are of what is fitted now, oldest first. */
+  public List<Entry> entriesOfFitted(Station station) {
+    return of(station, fittedAt(station));
+  }
+
+  private List<Entry> of(Station station, Optional<String> subject) {
+    return entriesAt(station).stream()
+        .filter(e -> station.subject().isEmpty() || e.subject().equals(subject))
+        .toList();
   }
 
   /** The events that count, oldest first. */
@@ -71,20 +115,105 @@ public final class Ledger {
     return events;
   }
 
+  /** Whether the one comes after the other in the record. */
+  public boolean isAfter(Recorded one, Recorded other) {
+    return timeline.isAfter(one, other);
+  }
+
+  /** The entry that was written down last, of those that count. */
+  public Optional<Entry> lastWritten() {
+    return written.reversed().stream()
+        .filter(Entry.class::isInstance)
+        .map(Entry.class::cast)
+        .filter(entries::contains)
+        .findFirst();
+  }
+
+  /** What was taken back, oldest first. */
+  public List<Withdrawn> withdrawn() {
+    return withdrawn;
+  }
+
+  /** Lines that count and are dated after now: a clock was wrong, here or where they come from. */
+  public List<Recorded> ahead(Instant now) {
+    Instant latest = now.plus(SAME_MOMENT);
+    return counting()
+        .filter(r -> r.at().isAfter(latest) || r.recordedAt().isAfter(latest))
+        .toList();
+  }
+
+  /** Lines of a kind or in a form that this version does not know. */
+  public List<Recorded> unread() {
+    return counting().filter(Recorded::unread).toList();
+  }
+
+  /** Ids of stations that entries are of and that are not among these. */
+  public List<String> stationsNotAmong(List<Station> stations) {
+    Set<String> known = new HashSet<>();
+    stations.forEach(s -> known.add(s.id()));
+    return entries.stream()
+        .map(Entry::stationId)
+        .distinct()
+        .filter(id -> !known.contains(id))
+        .toList();
+  }
+
+  private Stream<Recorded> counting() {
+    return Stream.concat(entries.stream(), events.stream());
+  }
+
+  /** What is on the machine now, as the last event that named one of its kind said. */
+  public Optional<String> fitted(SubjectKind kind) {
+    return events.reversed().stream()
+        .filter(e -> e.kind().names().equals(Optional.of(kind)))
+        .flatMap(e -> e.subject().stream())
+        .findFirst();
+  }
+
+  /** Without such an event, what the last entry was of. */
+  private Optional<String> fittedAt(Station station) {
+    return station
+        .subject()
+        .flatMap(kind ->
+            fitted(kind)
+                .or(() ->
+                    entriesAt(station).reversed().stream()
+                        .flatMap(e -> e.subject().stream())
+                        .findFirst()));
+  }
+
   /**
-   * How each station that applies stands, in the order given.
+   * How each station that applies stands, in the order given, for what is fitted now.
    *
    * @param stations in the order of the work: a station comes after those it rests on
    */
   public SequencedMap<Station, Standing> standings(List<Station> stations, Instant today) {
     SequencedMap<Station, Standing> standings = new LinkedHashMap<>();
-    Map<String, Standing> byId = new HashMap<>();
     for (Station station : applying(stations)) {
-      Standing standing = standing(station, stations, byId, today);
-      standings.put(station, standing);
-      byId.put(station.id(), standing);
+      standings.put(
+          station, standing(station, fittedAt(station), stations, byId(standings), today));
     }
     return standings;
+  }
+
+  /** How a station stands for each subject that has entries and is not fitted now. */
+  public SequencedMap<String, Standing> onFile(
+      Station station, List<Station> stations, Instant today) {
+    Map<String, Standing> upstream = byId(standings(stations, today));
+    Optional<String> fitted = fittedAt(station);
+    SequencedMap<String, Standing> onFile = new LinkedHashMap<>();
+    entriesAt(station).stream()
+        .flatMap(e -> e.subject().stream())
+        .distinct()
+        .filter(s -> station.subject().isPresent() && !Optional.of(s).equals(fitted))
+        .forEach(s -> onFile.put(s, standing(station, Optional.of(s), stations, upstream, today)));
+    return onFile;
+  }
+
+  private static Map<String, Standing> byId(SequencedMap<Station, Standing> standings) {
+    Map<String, Standing> byId = new HashMap<>();
+    standings.forEach((station, standing) -> byId.put(station.id(), standing));
+    return byId;
   }
 
   /** The stations that an event of this kind would put in doubt, with how much, in order. */
@@ -107,11 +236,11 @@ public final class Ledger {
     List<Instant> times = new ArrayList<>();
     doubted.forEach((station, doubt) ->
         entriesAt(station).stream()
-            .filter(e -> e.at().isAfter(event.at()) && clears(doubt, e))
+            .filter(e -> timeline.isAfter(e, event) && clears(doubt, e))
             .findFirst()
             .ifPresent(e -> {
               proved.add(station);
-              times.add(e.at());
+              times.add(e.time());
             }));
     Optional<Instant> all =
         proved.size() == doubted.size()
@@ -132,21 +261,26 @@ public final class Ledger {
     if (leaving) {
       return EntryKind.AS_LEFT;
     }
-    return last(entriesAt(station), e -> true)
+    return last(entriesOfFitted(station), e -> !e.unread())
             .filter(e -> e.kind() != EntryKind.AS_LEFT && e.tellingFigure().isPresent())
-            .filter(e -> Duration.between(e.at(), now).compareTo(LONGEST_VISIT) < 0)
+            .filter(e -> ofVisit(e, now))
             .isPresent()
         ? EntryKind.CHECK
         : EntryKind.AS_FOUND;
   }
 
-  /** Why a station is read next, in words for the notebook. */
-  public static String reasonToRead(Standing standing) {
+  /** Whether it was read on the visit that is under way. */
+  public static boolean ofVisit(Entry entry, Instant now) {
+    return Duration.between(entry.time(), now).abs().compareTo(LONGEST_VISIT) < 0;
+  }
+
+  /** Why a station is read next, for the notebook. */
+  public static Message reasonToRead(Standing standing) {
     return switch (standing) {
-      case Standing.Holds h -> "check";
+      case Standing.Holds h -> Message.of("ledger.reason.check");
       case Standing.Stale(Entry proof, Cause cause) -> StandingWords.because(cause);
-      case Standing.Out o -> "was out";
-      case Standing.Open o -> "commissioning";
+      case Standing.Out o -> Message.of("ledger.reason.was-out");
+      case Standing.Open o -> Message.of("ledger.reason.commissioning");
     };
   }
 
@@ -167,8 +301,12 @@ public final class Ledger {
   }
 
   private Standing standing(
-      Station station, List<Station> all, Map<String, Standing> upstream, Instant today) {
-    List<Entry> decided = entriesAt(station).stream().filter(Entry::decided).toList();
+      Station station,
+      Optional<String> subject,
+      List<Station> all,
+      Map<String, Standing> upstream,
+      Instant today) {
+    List<Entry> decided = of(station, subject).stream().filter(Entry::decided).toList();
     Optional<Entry> proof = last(decided, Ledger::proves);
     if (!decided.isEmpty() && decided.getLast().verdict() != Verdict.WITHIN) {
       return new Standing.Out(decided.getLast());
@@ -181,8 +319,7 @@ public final class Ledger {
               .findFirst();
       return new Standing.Open(last(decided, e -> true), waitsFor);
     }
-    Instant checked = decided.getLast().at();
-    return cause(station, all, upstream, proof.get(), checked, today)
+    return cause(station, subject, all, upstream, proof.get(), decided.getLast(), today)
         .<Standing>map(cause -> new Standing.Stale(proof.get(), cause))
         .orElseGet(() -> new Standing.Holds(proof.get()));
   }
@@ -190,39 +327,49 @@ public final class Ledger {
   /** The earliest thing since the proof that no later reading has cleared. */
   private Optional<Cause> cause(
       Station station,
+      Optional<String> subject,
       List<Station> all,
       Map<String, Standing> upstream,
       Entry proof,
-      Instant checked,
+      Entry checked,
       Instant today) {
     List<Cause> causes = new ArrayList<>();
     for (Event event : events) {
       doubt(event.kind(), station, all)
-          .filter(d -> event.at().isAfter(d == Doubt.QUICK_CHECK ? checked : proof.at()))
+          .filter(d -> concerns(event, station, subject))
+          .filter(d -> timeline.isAfter(event, d == Doubt.QUICK_CHECK ? checked : proof))
           .ifPresent(d -> causes.add(new Cause.Happened(event, d)));
     }
     for (Station below : all) {
       if (station.restsOn().contains(below.id())) {
-        disturbed(below, upstream.get(below.id()), proof.at())
+        disturbed(below, upstream.get(below.id()), proof)
             .ifPresent(since -> causes.add(new Cause.Upstream(below, since)));
       }
     }
-    if (Duration.between(proof.at(), today).toDays() > station.holdsDays()) {
-      Instant since = proof.at().plus(Duration.ofDays(station.holdsDays()));
+    if (Duration.between(proof.time(), today).toDays() > station.holdsDays()) {
+      Instant since = proof.time().plus(Duration.ofDays(station.holdsDays()));
       causes.add(new Cause.Aged(since, station.holdsDays()));
     }
     return causes.stream().min(Comparator.comparing(Cause::since));
   }
 
+  /** A new lens doubts what was read of that lens, not of the others. */
+  private static boolean concerns(Event event, Station station, Optional<String> subject) {
+    return station.subject().isEmpty()
+        || !event.kind().names().equals(station.subject())
+        || event.subject().isEmpty()
+        || event.subject().equals(subject);
+  }
+
   /** When the station below went out, or was found out and adjusted, after the proof above it. */
-  private Optional<Instant> disturbed(Station below, Standing standing, Instant proof) {
-    if (standing instanceof Standing.Out out && out.last().at().isAfter(proof)) {
-      return Optional.of(out.last().at());
+  private Optional<Instant> disturbed(Station below, Standing standing, Entry proof) {
+    if (standing instanceof Standing.Out out && timeline.isAfter(out.last(), proof)) {
+      return Optional.of(out.last().time());
     }
-    return entriesAt(below).stream()
-        .filter(e -> e.at().isAfter(proof))
+    return entriesOfFitted(below).stream()
+        .filter(e -> timeline.isAfter(e, proof))
         .filter(e -> e.verdict() == Verdict.ADJUST || e.verdict() == Verdict.STOP)
-        .map(Entry::at)
+        .map(Entry::time)
         .findFirst();
   }
 
@@ -235,30 +382,10 @@ public final class Ledger {
     return entries.reversed().stream().filter(wanted).findFirst();
   }
 
-  private static <T> List<T> counting(
-      List<T> all,
-      Function<T, String> id,
-      Function<T, Optional<String>> replaces,
-      Predicate<T> withdrawal,
-      Comparator<T> order) {
-    Map<String, List<T>> replacedBy = new HashMap<>();
-    for (T one : all) {
-      replaces
-          .apply(one)
-          .ifPresent(r -> replacedBy.computeIfAbsent(r, k -> new ArrayList<>()).add(one));
-    }
-    return all.stream()
-        .filter(one -> counts(one, id, replacedBy, 0))
-        .filter(withdrawal.negate())
-        .sorted(order)
-        .toList();
-  }
-
   /** Depth is bounded, so that a damaged file whose entries replace one another in a ring ends. */
-  private static <T> boolean counts(
-      T one, Function<T, String> id, Map<String, List<T>> replacedBy, int depth) {
+  private static boolean counts(Recorded one, Map<String, List<Recorded>> replacedBy, int depth) {
     return depth > 100
-        || replacedBy.getOrDefault(id.apply(one), List.of()).stream()
-            .noneMatch(later -> counts(later, id, replacedBy, depth + 1));
+        || replacedBy.getOrDefault(one.id(), List.of()).stream()
+            .noneMatch(later -> counts(later, replacedBy, depth + 1));
   }
 }

@@ -30,7 +30,7 @@ public sealed interface Standing {
     record Happened(Event event, Doubt doubt) implements Cause {
       @Override
       public Instant since() {
-        return event.at();
+        return event.time();
       }
     }
 

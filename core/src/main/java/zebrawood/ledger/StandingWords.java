@@ -3,58 +3,57 @@ package zebrawood.ledger;
 import java.time.format.DateTimeFormatter;
 import java.util.Optional;
 import zebrawood.ledger.Standing.Cause;
-import zebrawood.measure.Numbers;
+import zebrawood.words.Message;
 
-/** A standing in words, alike on the rail, the machine page and paper. */
+/** A standing as it is said on the rail, the machine page and paper alike. */
 public final class StandingWords {
   private StandingWords() {}
 
   /** Such as "stale: machine moved". */
-  public static String of(Standing standing, DateTimeFormatter day) {
+  public static Message of(Standing standing, DateTimeFormatter day) {
     return switch (standing) {
-      case Standing.Holds(Entry proof) -> "holds · " + day.format(proof.at());
-      case Standing.Stale(Entry proof, Cause cause) -> "stale · " + because(cause);
-      case Standing.Out(Entry last) -> "out" + overLimit(last);
+      case Standing.Holds(Entry proof) ->
+          Message.of("ledger.standing.holds", day.format(proof.time()));
+      case Standing.Stale(Entry proof, Cause cause) ->
+          Message.of("ledger.standing.stale", because(cause));
+      case Standing.Out(Entry last) -> out(last);
       case Standing.Open(Optional<Entry> check, Optional<Station> waitsFor)
           when waitsFor.isPresent() ->
-          "waits for " + waitsFor.get().title();
+          Message.of("ledger.standing.waits", waitsFor.get().title());
       case Standing.Open(Optional<Entry> check, Optional<Station> waitsFor) ->
-          check.isPresent() ? "checked, no figures" : "open";
+          Message.of(check.isPresent() ? "ledger.standing.checked" : "ledger.standing.open");
     };
   }
 
-  /** Why a station is stale, in lower case. */
-  public static String because(Cause cause) {
+  /** Why a station is stale, to stand inside a sentence. */
+  public static Message because(Cause cause) {
     return switch (cause) {
-      case Cause.Happened(Event event, Doubt doubt) -> lowerFirst(event.kind().words());
-      case Cause.Aged(var since, int days) -> "not read for " + days + " days";
-      case Cause.Upstream(Station station, var since) -> station.title() + " changed";
+      case Cause.Happened(Event event, Doubt doubt) ->
+          Message.of(Message.keyOf(event.kind()) + ".short");
+      case Cause.Aged(var since, int days) -> Message.of("ledger.cause.aged", days);
+      case Cause.Upstream(Station station, var since) ->
+          Message.of("ledger.cause.upstream", station.title());
     };
   }
 
   /** What a check without figures came to. */
-  public static String of(Entry entry) {
-    return switch (entry.verdict()) {
-      case WITHIN -> "passed";
-      case ADJUST, STOP -> "not passed";
-      case MEASURE_AGAIN -> "undecided";
-    };
+  public static Message of(Entry entry) {
+    if (entry.unread()) {
+      return Message.of("ledger.check.unread");
+    }
+    return Message.of(
+        switch (entry.verdict()) {
+          case WITHIN -> "ledger.check.passed";
+          case ADJUST, STOP -> "ledger.check.not-passed";
+          case MEASURE_AGAIN -> "ledger.check.undecided";
+        });
   }
 
-  private static String overLimit(Entry last) {
+  private static Message out(Entry last) {
     return last.tellingFigure()
-        .filter(f -> f.limit().isPresent() && f.value() > f.limit().getAsDouble())
+        .filter(Figure::overLimit)
         .map(f ->
-            " by "
-                + Numbers.fixed(f.value() - f.limit().getAsDouble(), f.decimals())
-                + " "
-                + f.unit())
-        .orElse("");
-  }
-
-  private static String lowerFirst(String words) {
-    int colon = words.indexOf(':');
-    String head = colon < 0 ? words : words.substring(0, colon);
-    return head.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + head.substring(1);
+            Message.of("ledger.standing.out-by", f.amount(f.value() - f.limit().getAsDouble())))
+        .orElse(Message.of("ledger.standing.out"));
   }
 }

@@ -1,33 +1,55 @@
 package zebrawood.ledger;
 
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import zebrawood.machine.Machine;
+import zebrawood.words.Message;
 
 /**
  * One stage of the work, as the ledger knows it.
  *
- * @param id as in {@code solve ID}, and in every entry
- * @param title its name on the rail
- * @param question the plain question it answers
+ * @param id as in {@code solve ID}, and in every entry; begins its keys in the bundles
  * @param applies whether machines of this build have it
  * @param restsOn ids of the stations that its figures trust
  * @param doubtedBy the events that put it in doubt by themselves; what rests on it follows
  * @param holdsDays after how many days without a reading it counts as stale
  * @param minutes what a visit takes, roughly
+ * @param subject what its readings are of, where a machine has several: it then stands for each by
+ *     itself
  */
 public record Station(
     String id,
-    String title,
-    String question,
     Predicate<Machine> applies,
     Set<String> restsOn,
     Map<EventKind, Doubt> doubtedBy,
     int holdsDays,
-    int minutes) {
+    int minutes,
+    Optional<SubjectKind> subject) {
   public Station {
     restsOn = Set.copyOf(restsOn);
     doubtedBy = Map.copyOf(doubtedBy);
+  }
+
+  /** A station whose readings are of the machine itself. */
+  public Station(
+      String id,
+      Predicate<Machine> applies,
+      Set<String> restsOn,
+      Map<EventKind, Doubt> doubtedBy,
+      int holdsDays,
+      int minutes) {
+    this(id, applies, restsOn, doubtedBy, holdsDays, minutes, Optional.empty());
+  }
+
+  /** Its name on the rail. */
+  public Message title() {
+    return Message.of(id + ".title");
+  }
+
+  /** The plain question it answers. */
+  public Message question() {
+    return Message.of(id + ".question");
   }
 }

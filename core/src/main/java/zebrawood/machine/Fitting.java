@@ -5,28 +5,18 @@ import java.util.List;
 
 /** What a machine may have fitted; proofs and the go card follow from it. */
 public enum Fitting {
-  EMERGENCY_STOP("emergency stop"),
-  LID_SWITCH("lid or door switch"),
-  KEY_SWITCH("key switch"),
-  FLOW_SWITCH("coolant flow switch"),
-  CHILLER("chiller"),
-  EXHAUST("exhaust or filter unit"),
-  AIR_ASSIST("air assist"),
-  SHUTTER("beam shutter"),
-  LENS_CAP("lens cap"),
-  RED_POINTER("red pointer"),
-  CAMERA("camera"),
-  ROTARY("rotary");
-
-  private final String words;
-
-  Fitting(String words) {
-    this.words = words;
-  }
-
-  public String words() {
-    return words;
-  }
+  EMERGENCY_STOP,
+  LID_SWITCH,
+  KEY_SWITCH,
+  FLOW_SWITCH,
+  CHILLER,
+  EXHAUST,
+  AIR_ASSIST,
+  SHUTTER,
+  LENS_CAP,
+  RED_POINTER,
+  CAMERA,
+  ROTARY;
 
   /** What machines of this build and source mostly come with. */
   static List<Fitting> usual(Build build, SourceKind source) {

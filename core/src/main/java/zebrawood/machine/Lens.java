@@ -2,7 +2,9 @@ package zebrawood.machine;
 
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
 
 /**
  * A lens that belongs to the machine.
@@ -18,9 +20,11 @@ public record Lens(double focalLengthMm, OptionalDouble fieldMm) {
   }
 
   /** Such as "160 mm lens, field 110 mm". */
-  public String words() {
-    return Numbers.plain(focalLengthMm)
-        + " mm lens"
-        + (fieldMm.isPresent() ? ", field " + Numbers.plain(fieldMm.getAsDouble()) + " mm" : "");
+  public Message said() {
+    Amount focal = Amount.plain(focalLengthMm, Quantity.LENGTH);
+    return fieldMm.isPresent()
+        ? Message.of(
+            "machine.lens.field", focal, Amount.plain(fieldMm.getAsDouble(), Quantity.LENGTH))
+        : Message.of("machine.lens", focal);
   }
 }

@@ -2,9 +2,12 @@ package zebrawood.machine;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
 
 /**
  * One machine as its data sheet describes it.
@@ -45,7 +48,10 @@ public record Machine(
     lenses = lenses.map(List::copyOf);
     var accepts = new Accepts().filled("id", id).filled("name", name);
     if (name != null && name.length() > LONGEST_NAME) {
-      accepts.complain("name", name.length() + " letters", "at most " + LONGEST_NAME + " letters");
+      accepts.complain(
+          "name",
+          Message.of("machine.accepts.letters", name.length()),
+          Message.of("machine.accepts.most-letters", LONGEST_NAME));
     }
     accepts
         .between("areaXMm", areaXMm, 10, 10_000)
@@ -53,15 +59,25 @@ public record Machine(
         .positive("levelToleranceMm", levelToleranceMm, 20);
     startUp.ifPresent(order -> {
       if (order.isEmpty() || order.size() > MOST_TO_SWITCH_ON) {
-        accepts.complain("startUp", order.size() + " parts", "1 to " + MOST_TO_SWITCH_ON);
+        accepts.complain(
+            "startUp",
+            Message.of("accepts.of-them", order.size()),
+            Accepts.between(1, MOST_TO_SWITCH_ON));
       }
       if (order.stream().anyMatch(w -> w.isBlank() || w.length() > LONGEST_NAME)) {
-        accepts.complain("startUp", "a part without a name", "words of at most 60 letters");
+        accepts.complain(
+            "startUp",
+            Message.of("machine.accepts.nameless"),
+            Message.of("machine.accepts.most-letters", LONGEST_NAME));
       }
     });
     lenses
         .filter(l -> l.size() > MOST_LENSES)
-        .ifPresent(l -> accepts.complain("lenses", l.size() + " lenses", "at most " + MOST_LENSES));
+        .ifPresent(l ->
+            accepts.complain(
+                "lenses",
+                Message.of("accepts.of-them", l.size()),
+                Message.of("machine.accepts.most", MOST_LENSES)));
     accepts.orThrow();
   }
 
@@ -129,20 +145,22 @@ public record Machine(
   }
 
   /** Its parts in the order they are switched on. */
-  public List<String> startUpOrder() {
-    return startUp.orElseGet(this::usualOrder);
+  public List<Message> startUpOrder() {
+    return startUp
+        .map(parts -> parts.stream().map(Message::verbatim).toList())
+        .orElseGet(this::usualOrder);
   }
 
-  private List<String> usualOrder() {
-    List<String> order = new ArrayList<>();
+  private List<Message> usualOrder() {
+    List<Message> order = new ArrayList<>();
     if (cooledByWater()) {
-      order.add(has(Fitting.CHILLER) ? "chiller" : "coolant pump");
+      order.add(Message.of(has(Fitting.CHILLER) ? "machine.part.chiller" : "machine.part.pump"));
     }
     if (has(Fitting.EXHAUST)) {
-      order.add("exhaust");
+      order.add(Message.of("machine.part.exhaust"));
     }
-    order.add("machine");
-    order.add("computer");
+    order.add(Message.of("machine.part.machine"));
+    order.add(Message.of("machine.part.computer"));
     return order;
   }
 
@@ -156,26 +174,31 @@ public record Machine(
   }
 
   /** Source and size in one line, such as "CO₂ glass tube 90 W · gantry with mirrors". */
-  public String inOneLine() {
-    return "%s %s W · %s · %s × %s mm · %s"
-        .formatted(
-            source.kind().words(),
-            Numbers.plain(source.watts()),
-            build.words(),
-            Numbers.plain(areaXMm),
-            Numbers.plain(areaYMm),
-            wavelength());
+  public Message inOneLine() {
+    return Message.of(
+        "machine.one-line",
+        source.kind(),
+        Amount.plain(source.watts(), Quantity.POWER),
+        build,
+        Message.bare(Amount.plain(areaXMm, Quantity.LENGTH)),
+        Amount.plain(areaYMm, Quantity.LENGTH),
+        wavelength());
   }
 
   /** Wavelength as printed on eyewear: in nm, thousands set apart. */
-  public String wavelength() {
+  public Message wavelength() {
     long nm = Math.round(source.wavelengthNm());
-    return nm >= 10_000 ? (nm / 1000) + " " + "%03d".formatted(nm % 1000) + " nm" : nm + " nm";
+    return nm >= 10_000
+        ? Message.of(
+            "machine.wavelength.thousands",
+            nm / 1000,
+            Message.verbatim(String.format(Locale.ROOT, "%03d", nm % 1000)))
+        : Message.of("machine.wavelength", nm);
   }
 
   /** What everybody in the room must know whenever this machine is on. */
-  public String standingCaution() {
-    String eyewear = "Eyewear for " + wavelength() + " on everyone in the room";
-    return eyewear + (enclosed() ? " · lid shut for full power" : " · door shut, sign out");
+  public Message standingCaution() {
+    return Message.of(
+        enclosed() ? "machine.caution.enclosed" : "machine.caution.open", wavelength());
   }
 }

@@ -2,25 +2,19 @@ package zebrawood.machine;
 
 /** Kind of laser source, with the wavelength it usually has. */
 public enum SourceKind {
-  CO2_GLASS_TUBE("CO₂ glass tube", 10_600, 90),
-  CO2_RF_TUBE("CO₂ RF tube", 10_600, 60),
-  DIODE("diode module", 450, 20),
-  FIBRE("fibre source", 1064, 50),
-  MOPA_FIBRE("MOPA fibre source", 1064, 60),
-  UV("UV source", 355, 5);
+  CO2_GLASS_TUBE(10_600, 90),
+  CO2_RF_TUBE(10_600, 60),
+  DIODE(450, 20),
+  FIBRE(1064, 50),
+  MOPA_FIBRE(1064, 60),
+  UV(355, 5);
 
-  private final String words;
   private final double usualWavelengthNm;
   private final double usualWatts;
 
-  SourceKind(String words, double usualWavelengthNm, double usualWatts) {
-    this.words = words;
+  SourceKind(double usualWavelengthNm, double usualWatts) {
     this.usualWavelengthNm = usualWavelengthNm;
     this.usualWatts = usualWatts;
-  }
-
-  public String words() {
-    return words;
   }
 
   public double usualWavelengthNm() {

@@ -1,15 +1,37 @@
 package zebrawood.machine;
 
 import java.util.List;
+import java.util.Optional;
 import zebrawood.measure.Accepts;
+import zebrawood.words.Message;
 
 /**
  * The steering mirrors between tube and head, in the order the beam meets them, not counting the
  * one on the head that folds the beam down. The last one rides on the gantry.
  *
  * @param incidenceDeg angle between the beam and each mirror's normal; 45 folds it by a right angle
+ * @param lastAt where the last one rides; empty while nobody said so, then the left end counts
+ * @param railAt where the one before it stands; empty while nobody said so, then the rear counts
  */
-public record Train(List<Double> incidenceDeg) {
+public record Train(
+    List<Double> incidenceDeg, Optional<GantryEnd> lastAt, Optional<TravelEnd> railAt) {
+  /** Which end of the gantry the last mirror rides at, seen from the front. */
+  public enum GantryEnd {
+    LEFT,
+    RIGHT
+  }
+
+  /** Which end of the gantry's travel the mirror before it stands at. */
+  public enum TravelEnd {
+    REAR,
+    FRONT
+  }
+
+  /** Mirrors whose places nobody told. */
+  public Train(List<Double> incidenceDeg) {
+    this(incidenceDeg, Optional.empty(), Optional.empty());
+  }
+
   /** Two mirrors, folding by right angles in the horizontal plane. */
   public static final Train USUAL = new Train(List.of(45.0, 45.0));
 
@@ -20,7 +42,10 @@ public record Train(List<Double> incidenceDeg) {
     incidenceDeg = List.copyOf(incidenceDeg);
     var accepts = new Accepts();
     if (incidenceDeg.isEmpty() || incidenceDeg.size() > MOST) {
-      accepts.complain("incidenceDeg", incidenceDeg.size() + " mirrors", "1 to " + MOST);
+      accepts.complain(
+          "incidenceDeg",
+          Message.of("machine.accepts.mirrors", incidenceDeg.size()),
+          Accepts.between(1, MOST));
     }
     incidenceDeg.forEach(deg -> accepts.between("incidenceDeg", deg, 10, 80));
     accepts.orThrow();

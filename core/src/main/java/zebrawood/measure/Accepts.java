@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import zebrawood.measure.UnusableReading.Complaint;
+import zebrawood.words.Message;
 
 /**
  * Collects what is wrong with the components of one record, so that all bad fields are reported
@@ -24,29 +25,40 @@ public final class Accepts {
   /** A number from {@code least} to {@code most}, both allowed. */
   public Accepts between(String field, double value, double least, double most) {
     if (!(value >= least && value <= most)) {
-      complain(field, value, "a number from " + plain(least) + " to " + plain(most));
+      complain(field, found(value), between(least, most));
     }
     return this;
+  }
+
+  /** What a number from the one to the other is called. */
+  public static Message between(double least, double most) {
+    return Message.of("accepts.between", Message.number(least), Message.number(most));
   }
 
   /** A number more than 0 and at most {@code most}. */
   public Accepts positive(String field, double value, double most) {
     if (!(value > 0 && value <= most)) {
-      complain(field, value, "a number more than 0 and at most " + plain(most));
+      complain(field, found(value), Message.of("accepts.positive", Message.number(most)));
     }
     return this;
   }
 
   public Accepts filled(String field, String text) {
     if (text == null || text.isBlank()) {
-      complain(field, "empty", "a name of at least one letter or digit");
+      complain(field, Message.of("accepts.empty"), Message.of("accepts.name"));
     }
     return this;
   }
 
+  /**
+   * @param what the key of what is counted
+   */
   public Accepts atLeast(String field, Collection<?> values, int count, String what) {
     if (values.size() < count) {
-      complain(field, values.size() + " of them", "at least " + count + " " + what);
+      complain(
+          field,
+          Message.of("accepts.of-them", values.size()),
+          Message.of("accepts.at-least", count, Message.of(what)));
     }
     return this;
   }
@@ -56,7 +68,10 @@ public final class Accepts {
     Set<String> seen = new HashSet<>();
     for (String name : names) {
       if (!seen.add(name)) {
-        complain(field, "\"" + name + "\" twice", "a different name for each");
+        complain(
+            field,
+            Message.of("accepts.twice", Message.quoted(name)),
+            Message.of("accepts.different"));
       }
     }
     return this;
@@ -65,16 +80,21 @@ public final class Accepts {
   /** Places that do not all lie in one line, so that a plane through them is determined. */
   public Accepts notInOneLine(String field, List<? extends Place> places) {
     if (places.size() >= 3 && Spread.of(places).inOneLine()) {
-      complain(field, "all in one line", "at least 3 places that are not in one line");
+      complain(field, Message.of("accepts.in-one-line"), Message.of("accepts.not-in-line"));
     }
     return this;
   }
 
-  public Accepts complain(String field, Object found, String accepted) {
+  /** A number that cannot be used. */
+  public Accepts complain(String field, double found, Message accepted) {
+    return complain(field, found(found), accepted);
+  }
+
+  public Accepts complain(String field, Message found, Message accepted) {
     if (complaints.isEmpty()) {
       complaints = new ArrayList<>();
     }
-    complaints.add(new Complaint(field, found(found), accepted));
+    complaints.add(new Complaint(field, found, accepted));
     return this;
   }
 
@@ -89,26 +109,10 @@ public final class Accepts {
     }
   }
 
-  private static String found(Object found) {
-    return switch (found) {
-      case null -> "missing";
-      case Double d when d.isNaN() -> "not a number";
-      case Double d when d.isInfinite() -> "infinite";
-      case Double d -> plain(d);
-      default -> found.toString();
-    };
-  }
-
-  /** A number as a person writes it: no exponent for ordinary sizes, no trailing zeros. */
-  static String plain(double value) {
-    if (Math.abs(value) >= 1e9 || (value != 0 && Math.abs(value) < 1e-6)) {
-      return String.valueOf(value);
+  private static Message found(double value) {
+    if (Double.isNaN(value)) {
+      return Message.of("accepts.not-a-number");
     }
-    String text = Numbers.fixed(value, 6);
-    int end = text.length();
-    while (text.charAt(end - 1) == '0') {
-      end--;
-    }
-    return text.substring(0, text.charAt(end - 1) == '.' ? end - 1 : end);
+    return Double.isInfinite(value) ? Message.of("accepts.infinite") : Message.number(value);
   }
 }

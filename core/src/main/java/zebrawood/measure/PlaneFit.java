@@ -27,7 +27,10 @@ public final class PlaneFit {
    */
   public static <P extends Place> PlaneFit of(
       List<P> places, ToDoubleFunction<? super P> heightMm, double heightErrorMm) {
-    new Accepts().atLeast("points", places, 3, "places").notInOneLine("points", places).orThrow();
+    new Accepts()
+        .atLeast("points", places, 3, "accepts.places")
+        .notInOneLine("points", places)
+        .orThrow();
     int n = places.size();
     double middleX = places.stream().mapToDouble(Place::xMm).sum() / n;
     double middleY = places.stream().mapToDouble(Place::yMm).sum() / n;

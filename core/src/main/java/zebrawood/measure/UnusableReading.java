@@ -2,6 +2,8 @@ package zebrawood.measure;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import zebrawood.words.Message;
+import zebrawood.words.Phrasebook;
 
 /**
  * Thrown by the constructor of a readings record when a value cannot be used. It carries every bad
@@ -10,33 +12,53 @@ import java.util.stream.Collectors;
 public final class UnusableReading extends RuntimeException {
   private static final long serialVersionUID = 1L;
 
+  /** More of them are not read; the number of the others is told. */
+  private static final int MOST_TOLD = 12;
+
   /**
    * One bad field.
    *
    * @param field the field's path, such as {@code points[2].gapMm}
-   * @param found what stood there, as text
-   * @param accepted what would have been accepted, to be read after "accepted is"
+   * @param found what stood there
+   * @param accepted what would have been accepted
    */
-  public record Complaint(String field, String found, String accepted) {
+  public record Complaint(String field, Message found, Message accepted) {
     /** The complaint as part of a sentence. */
-    public String sentence() {
-      return field + " is " + found + ", accepted is " + accepted;
+    public String sentence(Phrasebook words) {
+      return words.say("accepts.complaint", Message.quoted(field), found, accepted);
     }
   }
 
   private final transient List<Complaint> complaints;
 
   public UnusableReading(List<Complaint> complaints) {
-    super(complaints.stream().map(Complaint::sentence).collect(Collectors.joining("; ", "", ".")));
+    super();
     this.complaints = List.copyOf(complaints);
   }
 
-  public static UnusableReading of(String field, Object found, String accepted) {
-    return new UnusableReading(List.of(new Complaint(field, String.valueOf(found), accepted)));
+  public static UnusableReading of(String field, Message found, Message accepted) {
+    return new UnusableReading(List.of(new Complaint(field, found, accepted)));
   }
 
   public List<Complaint> complaints() {
     return complaints;
+  }
+
+  /** What documents and logs get: one sentence with every bad field. */
+  @Override
+  public String getMessage() {
+    return sentence(Phrasebook.ENGLISH);
+  }
+
+  public String sentence(Phrasebook words) {
+    String told =
+        complaints.stream()
+            .limit(MOST_TOLD)
+            .map(c -> c.sentence(words))
+            .collect(Collectors.joining("; "));
+    return complaints.size() > MOST_TOLD
+        ? words.say("accepts.more-complaints", told, complaints.size() - MOST_TOLD)
+        : told + ".";
   }
 
   /** The first complaint about the field of this name, or one below it. */

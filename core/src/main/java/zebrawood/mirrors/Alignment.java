@@ -7,7 +7,6 @@ import java.util.Optional;
 import java.util.SequencedMap;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.LinearFit;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.TurnDirection;
 import zebrawood.measure.Verdict;
 import zebrawood.mirrors.MirrorFinding.Mirror;
@@ -17,6 +16,11 @@ import zebrawood.mirrors.MirrorReadings.Learned;
 import zebrawood.mirrors.MirrorReadings.Mark;
 import zebrawood.mirrors.MirrorReadings.Screw;
 import zebrawood.mirrors.MirrorReadings.Towards;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Numbers;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * Which screws of the steering mirrors must be turned, how far and which way, for the beam to stay
@@ -37,6 +41,8 @@ import zebrawood.mirrors.MirrorReadings.Towards;
  * <p>Refuses marks that do not determine every angle. Not for misalignments of several degrees.
  */
 public final class Alignment {
+  private static final String TURN = "mirrors.alignment.turn";
+
   private static final double MINUTES = 60;
 
   private static final double NOTHING_MRAD = 1e-9;
@@ -192,39 +198,39 @@ public final class Alignment {
     return after > readings.toleranceMm() ? Verdict.STOP : Verdict.ADJUST;
   }
 
-  private List<String> warnings(
+  private List<Message> warnings(
       Verdict verdict,
       Optional<Suspicion> suspicion,
       double rms,
       double after,
       double shiftRight,
       double shiftUp) {
-    List<String> warnings = new ArrayList<>();
-    double expected = readings.markResolutionMm() / Math.sqrt(12);
+    List<Message> warnings = new ArrayList<>();
+    Amount error = Amount.mm(readings.markResolutionMm() / Math.sqrt(12), 2);
+    Message worst = Misfit.worst(marks, fit);
     suspicion.ifPresent(s ->
         warnings.add(
-            "The marks do not fit any set of angles: %s mm off, the worst %s, reading error %s mm%s."
-                .formatted(
-                    Numbers.fixed(rms, 2),
-                    Misfit.worst(marks, fit),
-                    Numbers.fixed(expected, 2),
-                    // What has to be done first says it already.
-                    verdict == Verdict.STOP ? "" : "; " + s.words())));
+            // What has to be done first says it already.
+            verdict == Verdict.STOP
+                ? Message.of("mirrors.alignment.no-fit", Amount.mm(rms, 2), worst, error)
+                : Message.of(
+                    "mirrors.alignment.no-fit-since", Amount.mm(rms, 2), worst, error, s.said())));
     if (verdict == Verdict.STOP) {
       warnings.add(
-          "Exact turns would leave %s mm of wander, limit %s."
-              .formatted(Numbers.fixed(after, 2), Numbers.plain(readings.toleranceMm())));
+          Message.of(
+              "mirrors.alignment.exact-turns-would",
+              Amount.of(after, Quantity.LENGTH, 2),
+              Message.bare(Amount.plain(readings.toleranceMm(), Quantity.LENGTH))));
     }
     double shift = Math.hypot(shiftRight, shiftUp);
     if (verdict != Verdict.STOP && shift > readings.apertureMm() / 4) {
       warnings.add(
-          "The beam enters the head %s mm off its middle: no screw cures that, a mount or the tube is to be moved."
-              .formatted(Numbers.fixed(shift, 1)));
+          Message.of("mirrors.alignment.beam-enters-head", Amount.of(shift, Quantity.LENGTH, 1)));
     }
     return warnings;
   }
 
-  private List<String> advice(
+  private List<Advice> advice(
       Verdict verdict,
       Optional<Suspicion> suspicion,
       SequencedMap<String, Mirror> mirrors,
@@ -232,58 +238,69 @@ public final class Alignment {
       double rounded,
       double shiftRight,
       double shiftUp) {
-    List<String> advice = new ArrayList<>();
+    List<Advice> advice = new ArrayList<>();
     switch (verdict) {
       case WITHIN ->
           advice.add(
-              "Leave the screws: the marks at the head wander %s mm, limit %s."
-                  .formatted(Numbers.fixed(now, 2), Numbers.plain(readings.toleranceMm())));
+              Advice.leave("mirrors.alignment.leave-screws")
+                  .because(
+                      "mirrors.alignment.marks-head-wander",
+                      Amount.of(now, Quantity.LENGTH, 2),
+                      Message.bare(Amount.plain(readings.toleranceMm(), Quantity.LENGTH))));
       case STOP ->
           advice.add(
-              "Look for what is loose or bent before you turn a screw: %s."
-                  .formatted(
+              Advice.act("mirrors.alignment.look-what-loose")
+                  .because(
                       suspicion
-                          .map(Suspicion::words)
-                          .orElse("no angles bring the marks within the limit")));
+                          .map(Suspicion::said)
+                          .orElse(Message.of("mirrors.alignment.no-angles"))));
       default -> {
         mirrors.forEach((name, m) -> {
           screw(advice, new MountScrew(Integer.parseInt(name), true), m.sideways());
           screw(advice, new MountScrew(Integer.parseInt(name), false), m.upDown());
         });
         advice.add(
-            "Burn the marks again: %s mm of wander are left after these turns."
-                .formatted(Numbers.fixed(rounded, 2)));
+            Advice.read("mirrors.alignment.burn-marks-again")
+                .because(
+                    "mirrors.alignment.wander-are-left", Amount.of(rounded, Quantity.LENGTH, 2)));
       }
     }
     if (verdict != Verdict.STOP && Math.hypot(shiftRight, shiftUp) > readings.apertureMm() / 4) {
       advice.add(
-          "Then move the mount or the tube: the beam by %s mm to the %s and %s mm %s, angles first."
-              .formatted(
-                  Numbers.fixed(Math.abs(shiftRight), 1),
-                  shiftRight > 0 ? "left" : "right",
-                  Numbers.fixed(Math.abs(shiftUp), 1),
-                  shiftUp > 0 ? "down" : "up"));
+          Advice.act("mirrors.alignment.then-move-mount")
+              .because(
+                  "mirrors.alignment.beam-by-angles",
+                  Amount.mm(Math.abs(shiftRight), 1),
+                  way("mirrors.way", shiftRight > 0 ? "left" : "right"),
+                  Amount.mm(Math.abs(shiftUp), 1),
+                  way("mirrors.way", shiftUp > 0 ? "down" : "up")));
     }
     return advice;
   }
 
-  private static void screw(List<String> advice, MountScrew screw, Turn turn) {
+  private static void screw(List<Advice> advice, MountScrew screw, Turn turn) {
     int minutes = Math.abs(turn.clockMinutes());
     if (minutes != 0) {
       advice.add(
-          "%s %s by %s ± %s turn: %d %s on a clock's face."
-              .formatted(
-                  turn(screw),
-                  turn.direction().words(),
-                  Numbers.fixed(turn.turns(), 2),
-                  Numbers.fixed(turn.turnsUncertainty(), 2),
-                  minutes,
-                  minutes == 1 ? "minute" : "minutes"));
+          Advice.act(
+                  TURN,
+                  screw.said(),
+                  turn.direction(),
+                  Amount.of(turn.turns(), Quantity.TURNS, 2),
+                  Amount.of(turn.turnsUncertainty(), Quantity.TURNS, 2))
+              .because(
+                  minutes == 1 ? "mirrors.alignment.minute" : "mirrors.alignment.minutes",
+                  minutes));
     }
   }
 
-  /** How the advice to turn a screw begins. */
-  static String turn(MountScrew screw) {
-    return "Turn " + screw.words();
+  /** Whether this advice is to turn that screw by a figure. */
+  static boolean turns(Advice advice, MountScrew screw) {
+    return advice.what().key().equals(TURN)
+        && advice.what().arguments().getFirst().equals(screw.said());
+  }
+
+  private static Message way(String key, String towards) {
+    return Message.of(key + "." + towards);
   }
 }

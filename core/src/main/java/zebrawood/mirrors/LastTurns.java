@@ -1,8 +1,10 @@
 package zebrawood.mirrors;
 
 import java.util.List;
-import zebrawood.measure.Numbers;
 import zebrawood.mirrors.MirrorFinding.Turn;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
 
 /**
  * Did the screws do what was asked of them?
@@ -23,7 +25,7 @@ final class LastTurns {
    * @param earlier marks before the turns, with the screws as they were taken for
    * @param now what the marks after them came to
    */
-  static void disobeyed(MirrorReadings earlier, MirrorFinding now, List<String> warnings) {
+  static void disobeyed(MirrorReadings earlier, MirrorFinding now, List<Message> warnings) {
     MirrorFinding was = Alignment.solve(earlier);
     was.mirrors()
         .forEach((name, m) -> {
@@ -54,26 +56,27 @@ final class LastTurns {
       double was,
       double is,
       double uncertainty,
-      List<String> warnings) {
+      List<Message> warnings) {
     double asked = turn.turned(was);
     double did = was - is;
     double amiss = Math.abs(did - asked);
     if (asked == 0 || amiss < SURE * uncertainty || amiss < AMISS * Math.abs(asked)) {
       return;
     }
-    String why =
-        did * asked < 0
-            ? "it was turned the other way, or clockwise does the opposite there"
-            : Math.abs(did) < Math.abs(asked)
-                ? "it has play, or was not turned as far"
-                : "it does more a turn than was thought";
+    Message why =
+        Message.of(
+            did * asked < 0
+                ? "mirrors.last-turns.was-turned-other"
+                : Math.abs(did) < Math.abs(asked)
+                    ? "mirrors.last-turns.play-was-not"
+                    : "mirrors.last-turns.does-more-turn");
     warnings.add(
-        "Since the last marks %s took off %s ± %s mrad and not %s: %s. Try it by a quarter turn."
-            .formatted(
-                screw.words(),
-                Numbers.fixed(Math.signum(asked) * did, 1),
-                Numbers.fixed(uncertainty, 1),
-                Numbers.fixed(Math.abs(asked), 1),
-                why));
+        Message.of(
+            "mirrors.last-turns.since-last-marks",
+            screw.said(),
+            Amount.of(Math.signum(asked) * did, Quantity.NUMBER, 1),
+            Amount.of(uncertainty, Quantity.ANGLE, 1),
+            Amount.of(Math.abs(asked), Quantity.NUMBER, 1),
+            why));
   }
 }

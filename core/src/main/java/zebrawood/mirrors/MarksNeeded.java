@@ -9,6 +9,7 @@ import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.SingularValueDecomposition;
 import zebrawood.mirrors.MirrorReadings.At;
 import zebrawood.mirrors.MirrorReadings.Mark;
+import zebrawood.words.Message;
 
 /** Do the marks determine every angle, and which mark would if they do not? */
 final class MarksNeeded {
@@ -18,10 +19,10 @@ final class MarksNeeded {
   private static final double FURTHER_MM = 500;
 
   /** What is wrong with the marks, and what would be accepted. */
-  record Missing(String found, String accepted) {}
+  record Missing(Message found, Message accepted) {}
 
   /** A mark that could be added, and how it is told. */
-  private record Candidate(Mark mark, String words) {}
+  private record Candidate(Mark mark, Message said) {}
 
   private MarksNeeded() {}
 
@@ -30,21 +31,21 @@ final class MarksNeeded {
     if (marks.stream().noneMatch(Mark::atHead)) {
       return Optional.of(
           new Missing(
-              marks.size() + " of them, none at the head",
+              Message.of("mirrors.marks-needed.none-at-head", marks.size()),
               mirrors == 1
-                  ? "at least two marks under mirror 1, at two heights"
-                  : "at least two marks at the head, with the carriage near to mirror %d and far from it"
-                      .formatted(mirrors)));
+                  ? Message.of("mirrors.marks-needed.least-two-marks")
+                  : Message.of("mirrors.marks-needed.least-two-marks-head", mirrors)));
     }
     if (determined(marks, mirrors)) {
       return Optional.empty();
     }
-    String found = marks.size() + " of them, too few or too alike";
+    Message found = Message.of("mirrors.marks-needed.alike", marks.size());
     List<Mark> more = new ArrayList<>(marks);
     for (Candidate candidate : candidates(marks, mirrors)) {
       more.add(candidate.mark);
       if (determined(more, mirrors)) {
-        return Optional.of(new Missing(found, candidate.words + ", as well"));
+        return Optional.of(
+            new Missing(found, Message.of("mirrors.marks-needed.as-well", candidate.said)));
       }
       more.removeLast();
     }
@@ -52,8 +53,8 @@ final class MarksNeeded {
         new Missing(
             found,
             mirrors == 2
-                ? "marks at mirror 2 with the gantry near and far, and at the head with the carriage near and far"
-                : "marks before each mirror and at the head, near and far"));
+                ? Message.of("mirrors.marks-needed.marks-mirror-2")
+                : Message.of("mirrors.marks-needed.marks-before-each")));
   }
 
   private static List<Candidate> candidates(List<Mark> marks, int mirrors) {
@@ -63,9 +64,8 @@ final class MarksNeeded {
         new Candidate(
             mark(At.HEAD, further(head, mirrors)),
             mirrors == 1
-                ? "a mark further along the beam from mirror 1, such as at another height of the table"
-                : "a mark at the head with the carriage further from mirror %d, or nearer to it"
-                    .formatted(mirrors)));
+                ? Message.of("mirrors.marks-needed.mark-further-along")
+                : Message.of("mirrors.marks-needed.mark-head-with", mirrors)));
     for (int to = mirrors; to >= 2; to--) {
       At at = At.values()[to - 2];
       int before = to - 1;
@@ -80,17 +80,14 @@ final class MarksNeeded {
           new Candidate(
               mark(at, further(paths, before)),
               to == mirrors
-                  ? "a mark at mirror %d with the gantry further from mirror %d, or nearer to it"
-                      .formatted(to, before)
-                  : "a mark before mirror %d at another distance from mirror %d"
-                      .formatted(to, before)));
+                  ? Message.of("mirrors.marks-needed.mark-mirror-with", to, before)
+                  : Message.of("mirrors.marks-needed.mark-before-mirror", to, before)));
     }
     if (mirrors > 1) {
       candidates.add(
           new Candidate(
               mark(At.HEAD, further(head, mirrors - 1)),
-              "a mark at the head with the gantry further from mirror %d, or nearer to it"
-                  .formatted(mirrors - 1)));
+              Message.of("mirrors.marks-needed.mark-head-with-gantry", mirrors - 1)));
     }
     return candidates;
   }

@@ -8,6 +8,8 @@ import java.util.function.ToDoubleFunction;
 import zebrawood.measure.Finding;
 import zebrawood.measure.TurnDirection;
 import zebrawood.measure.Verdict;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * What the marks come to.
@@ -30,8 +32,8 @@ public record MirrorFinding(
     double residualRmsMm,
     Optional<Suspicion> suspicion,
     Verdict verdict,
-    List<String> advice,
-    List<String> warnings)
+    List<Advice> advice,
+    List<Message> warnings)
     implements Finding {
   public MirrorFinding {
     mirrors =

@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.machine.Train;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
+import zebrawood.words.Message;
 
 /**
  * Marks on tape, and the screws of the mounts.
@@ -59,8 +59,10 @@ public record MirrorReadings(
     }
 
     /** Such as "mirror 2". */
-    String words() {
-      return this == HEAD ? "the head" : "mirror " + (ordinal() + 2);
+    Message said() {
+      return this == HEAD
+          ? Message.of("mirrors.at.head")
+          : Message.of("mirrors.at.mirror", ordinal() + 2);
     }
   }
 
@@ -109,16 +111,23 @@ public record MirrorReadings(
       var accepts = new Accepts();
       if (sideways.clockwiseMovesBeam != Towards.RIGHT
           && sideways.clockwiseMovesBeam != Towards.LEFT) {
-        accepts.complain("sideways.clockwiseMovesBeam", spelled(sideways), "\"right\" or \"left\"");
+        accepts.complain(
+            "sideways.clockwiseMovesBeam",
+            spelled(sideways),
+            Message.of("mirrors.mirror-readings.right-left"));
       }
       if (upDown.clockwiseMovesBeam != Towards.UP && upDown.clockwiseMovesBeam != Towards.DOWN) {
-        accepts.complain("upDown.clockwiseMovesBeam", spelled(upDown), "\"up\" or \"down\"");
+        accepts.complain(
+            "upDown.clockwiseMovesBeam",
+            spelled(upDown),
+            Message.of("mirrors.mirror-readings.up-down"));
       }
       accepts.orThrow();
     }
 
-    private static String spelled(Screw screw) {
-      return "\"" + screw.clockwiseMovesBeam.name().toLowerCase(java.util.Locale.ROOT) + "\"";
+    private static Message spelled(Screw screw) {
+      return Message.quoted(
+          "\"" + screw.clockwiseMovesBeam.name().toLowerCase(java.util.Locale.ROOT) + "\"");
     }
   }
 
@@ -154,7 +163,8 @@ public record MirrorReadings(
       path.ifPresent(mm -> {
         accepts.positive(field, mm, 100_000);
         if (mm > whole) {
-          accepts.complain(field, mm, "at most " + Numbers.plain(whole) + ", the whole path");
+          accepts.complain(
+              field, mm, Message.of("mirrors.accepts.whole-path", Message.number(whole)));
         }
       });
     }
@@ -204,14 +214,20 @@ public record MirrorReadings(
     int mirrors = train.orElse(Train.USUAL).mirrors();
     for (int mirror = 1; mirror <= mirrors; mirror++) {
       if (!mounts.containsKey(String.valueOf(mirror))) {
-        accepts.complain("mounts." + mirror, null, "the screws of mirror " + mirror);
+        accepts.complain(
+            "mounts." + mirror,
+            Message.of("accepts.missing"),
+            Message.of("mirrors.accepts.screws-of", mirror));
       }
     }
     mounts.keySet().stream()
         .filter(m -> !m.matches("[1-" + mirrors + "]"))
         .sorted()
         .forEach(m ->
-            accepts.complain("mounts." + m, "an unknown mirror", "mounts of " + named(mirrors)));
+            accepts.complain(
+                "mounts." + m,
+                Message.of("mirrors.mirror-readings.unknown-mirror"),
+                Message.of("mirrors.accepts.mounts", named(mirrors))));
     for (int i = 0; i < marks.size(); i++) {
       paths(accepts, "marks[" + i + "].", marks.get(i), mirrors);
     }
@@ -223,11 +239,11 @@ public record MirrorReadings(
   }
 
   /** Such as {@code "1" and "2" only}. */
-  private static String named(int mirrors) {
+  private static Message named(int mirrors) {
     return switch (mirrors) {
-      case 1 -> "\"1\" only";
-      case 2 -> "\"1\" and \"2\" only";
-      default -> "\"1\", \"2\" and \"3\" only";
+      case 1 -> Message.of("mirrors.mirror-readings.1-only");
+      case 2 -> Message.of("mirrors.mirror-readings.1-2-only");
+      default -> Message.of("mirrors.mirror-readings.1-2-3");
     };
   }
 
@@ -236,7 +252,7 @@ public record MirrorReadings(
     int before = mark.at.mirrorsBefore(mirrors);
     if (before > mirrors || mark.at != At.HEAD && before >= mirrors) {
       accepts.complain(
-          field + "at", mark.at.words(), "a place of this train of " + mirrors + " mirrors");
+          field + "at", mark.at.said(), Message.of("mirrors.accepts.place-of-train", mirrors));
       return;
     }
     for (int mirror = 2; mirror <= Train.MOST; mirror++) {
@@ -244,9 +260,12 @@ public record MirrorReadings(
       String name = field + "pathFrom" + mirror + "Mm";
       if (mirror <= before && path.isEmpty()) {
         accepts.complain(
-            name, null, "the path from mirror " + mirror + ", for a mark at " + mark.at.words());
+            name,
+            Message.of("accepts.missing"),
+            Message.of("mirrors.accepts.path", mirror, mark.at.said()));
       } else if (mirror > before && path.isPresent()) {
-        accepts.complain(name, path.getAsDouble(), "nothing, for a mark at " + mark.at.words());
+        accepts.complain(
+            name, path.getAsDouble(), Message.of("mirrors.accepts.no-path", mark.at.said()));
       }
     }
   }

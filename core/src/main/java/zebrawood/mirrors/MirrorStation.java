@@ -14,8 +14,6 @@ public final class MirrorStation {
   public static final Station STATION =
       new Station(
           "mirrors",
-          "Mirrors",
-          "Do the marks stay put from the near end of travel to the far end?",
           machine -> machine.build() == Build.GANTRY_WITH_MIRRORS,
           Set.of(),
           Map.of(

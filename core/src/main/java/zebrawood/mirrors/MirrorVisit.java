@@ -1,7 +1,6 @@
 package zebrawood.mirrors;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,12 +9,15 @@ import java.util.OptionalDouble;
 import zebrawood.ledger.Figure;
 import zebrawood.measure.Accepts;
 import zebrawood.measure.Finding;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.Verdict;
 import zebrawood.mirrors.MirrorFinding.Turn;
 import zebrawood.mirrors.MirrorReadings.Learned;
 import zebrawood.mirrors.MirrorReadings.Mount;
 import zebrawood.mirrors.MirrorReadings.Screw;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * One visit to the mirrors: the full set of marks, or the quick check, and what was looked at
@@ -55,7 +57,7 @@ public record MirrorVisit(
   }
 
   /** The share of the beam that is lost at an opening or at a mirror's rim. */
-  public record Lost(String where, double share) {}
+  public record Lost(Message where, double share) {}
 
   /**
    * What it came to.
@@ -72,8 +74,8 @@ public record MirrorVisit(
       List<MountScrew> untried,
       List<Lost> lost,
       Verdict verdict,
-      List<String> advice,
-      List<String> warnings)
+      List<Advice> advice,
+      List<Message> warnings)
       implements Finding {
 
     /** The wander, whichever way it was looked at. */
@@ -91,23 +93,23 @@ public record MirrorVisit(
   /** Where the face is not known: a quarter of a usual one. */
   private static final double USUAL_FACE_MM = 20;
 
-  private static final List<Verdict> WORSE =
-      List.of(Verdict.WITHIN, Verdict.MEASURE_AGAIN, Verdict.ADJUST, Verdict.STOP);
-
   public MirrorVisit {
     trials = List.copyOf(trials);
     var accepts = new Accepts();
     beamMm.ifPresent(mm -> accepts.positive("beamMm", mm, 1000));
     faceMm.ifPresent(mm -> accepts.positive("faceMm", mm, 1000));
     if (full.isPresent() == quick.isPresent()) {
-      accepts.complain("marks", "neither or both kinds", "the full set or a quick check");
+      accepts.complain(
+          "marks",
+          Message.of("mirrors.mirror-visit.neither-both-kinds"),
+          Message.of("mirrors.mirror-visit.full-set-quick"));
     }
     accepts.orThrow();
   }
 
   public Judged solve() {
-    List<String> advice = new ArrayList<>();
-    List<String> warnings = new ArrayList<>();
+    List<Advice> advice = new ArrayList<>();
+    List<Message> warnings = new ArrayList<>();
     List<MountScrew> untried = new ArrayList<>();
     List<Verdict> verdicts = new ArrayList<>();
     tube(advice);
@@ -117,8 +119,8 @@ public record MirrorVisit(
       advice.addAll(f.advice());
       warnings.addAll(f.warnings());
       trials.forEach(t -> {
-        if (t.solve(resolutionMm()) instanceof ScrewTrial.Outcome.Contradicts(String because)) {
-          warnings.add(because);
+        if (t.solve(resolutionMm()) instanceof ScrewTrial.Outcome.Contradicts(Advice because)) {
+          warnings.add(because.said());
         }
       });
       before.ifPresent(b -> LastTurns.disobeyed(b, f, warnings));
@@ -143,15 +145,7 @@ public record MirrorVisit(
     List<Lost> lost = Rims.lost(this);
     Rims.scorches(lost, warnings);
     return new Judged(
-        alignment,
-        checked,
-        upright,
-        dot,
-        untried,
-        lost,
-        verdicts.stream().max(Comparator.comparingInt(WORSE::indexOf)).orElseThrow(),
-        advice,
-        warnings);
+        alignment, checked, upright, dot, untried, lost, Verdict.worst(verdicts), advice, warnings);
   }
 
   /** The full set with the screws as the trials taught them, for the next round. */
@@ -166,17 +160,18 @@ public record MirrorVisit(
   }
 
   /** Angles do not matter before the beam meets mirror 1 near its middle. */
-  private void tube(List<String> advice) {
+  private void tube(List<Advice> advice) {
     atMirror1
         .filter(s -> Math.hypot(s.rightMm(), s.upMm()) > faceMm.orElse(USUAL_FACE_MM) / 4)
         .ifPresent(s ->
             advice.add(
-                "Move the tube before any screw: its beam meets mirror 1 %s mm %s and %s mm %s of the middle."
-                    .formatted(
-                        Numbers.plain(Math.abs(s.rightMm())),
-                        s.rightMm() < 0 ? "left" : "right",
-                        Numbers.plain(Math.abs(s.upMm())),
-                        s.upMm() < 0 ? "below" : "above")));
+                Advice.act("mirrors.mirror-visit.move-tube-before")
+                    .because(
+                        "mirrors.mirror-visit.beam-meets-mirror",
+                        Amount.plain(Math.abs(s.rightMm()), Quantity.LENGTH),
+                        Message.of(s.rightMm() < 0 ? "mirrors.way.left" : "mirrors.way.right"),
+                        Amount.plain(Math.abs(s.upMm()), Quantity.LENGTH),
+                        Message.of(s.upMm() < 0 ? "mirrors.way.below" : "mirrors.way.above"))));
   }
 
   /** The mounts with what the trials taught. */
@@ -220,13 +215,13 @@ public record MirrorVisit(
   }
 
   /** Screws that nobody tried are tried before they are turned by a figure. */
-  private static void tryFirst(List<MountScrew> untried, List<String> advice) {
-    List<String> first = new ArrayList<>();
+  private static void tryFirst(List<MountScrew> untried, List<Advice> advice) {
+    List<Advice> first = new ArrayList<>();
     for (MountScrew screw : untried) {
-      advice.removeIf(a -> a.startsWith(Alignment.turn(screw)));
+      advice.removeIf(a -> Alignment.turns(a, screw));
       first.add(
-          "Try %s: a quarter turn clockwise, burn the furthest mark after it again, type how far that moved, and turn it back."
-              .formatted(screw.words()));
+          Advice.act("mirrors.mirror-visit.try", screw.said())
+              .because("mirrors.mirror-visit.quarter-turn"));
     }
     advice.addAll(0, first);
   }
@@ -239,37 +234,24 @@ public record MirrorVisit(
     List<Figure> figures = new ArrayList<>();
     full.ifPresent(r ->
         figures.add(
-            figure("wander", "Wander", f.wanderNowMm(), "mm", OptionalDouble.of(r.toleranceMm()))));
+            Figure.of("wander", f.wanderNowMm(), Quantity.LENGTH).limited(r.toleranceMm())));
     if (quick.isPresent()) {
       return figures;
     }
     f.alignment()
         .ifPresent(a -> {
           figures.add(
-              figure(
-                  "offset",
-                  "Offset",
-                  Math.hypot(a.headShiftRightMm(), a.headShiftUpMm()),
-                  "mm",
-                  OptionalDouble.empty()));
-          figures.add(figure("misfit", "Misfit", a.residualRmsMm(), "mm", OptionalDouble.empty()));
+              Figure.of(
+                  "offset", Math.hypot(a.headShiftRightMm(), a.headShiftUpMm()), Quantity.LENGTH));
+          figures.add(Figure.of("misfit", a.residualRmsMm(), Quantity.LENGTH));
         });
     plumb.ifPresent(p ->
         f.plumb()
             .ifPresent(found ->
                 figures.add(
-                    new Figure(
-                        "lean",
-                        "Edge leans",
-                        found.edgeLeanMm(),
-                        "mm",
-                        OptionalDouble.of(found.edgeLeanMmUncertainty()),
-                        OptionalDouble.of(p.edgeMm())))));
+                    Figure.of("lean", found.edgeLeanMm(), Quantity.LENGTH)
+                        .uncertain(found.edgeLeanMmUncertainty())
+                        .limited(p.edgeMm()))));
     return figures;
-  }
-
-  private static Figure figure(
-      String id, String label, double value, String unit, OptionalDouble limit) {
-    return new Figure(id, label, value, unit, OptionalDouble.empty(), limit);
   }
 }

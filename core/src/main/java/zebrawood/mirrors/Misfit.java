@@ -7,10 +7,11 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.LinearFit;
-import zebrawood.measure.Numbers;
-import zebrawood.mirrors.MirrorReadings.At;
 import zebrawood.mirrors.MirrorReadings.Mark;
 import zebrawood.mirrors.Suspicion.Kind;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
 
 /**
  * Marks that no set of angles makes: what pattern do they have, and what would decide?
@@ -72,10 +73,7 @@ final class Misfit {
         .or(misfit::oneMark)
         .map(Candidate::suspicion)
         .or(() ->
-            Optional.of(
-                new Suspicion(
-                    Kind.NOT_NAMED,
-                    "burn two of them again without touching a screw: where they differ, a mount is loose; where they do not, a rail is bent")));
+            Optional.of(new Suspicion(Kind.NOT_NAMED, Message.of("mirrors.misfit.not-named"))));
   }
 
   /** Root mean square misfit over all marks and both axes. */
@@ -85,7 +83,7 @@ final class Misfit {
   }
 
   /** The mark that is furthest from where the angles would have it, and how far, in words. */
-  static String worst(List<Mark> marks, LinearFit fit) {
+  static Message worst(List<Mark> marks, LinearFit fit) {
     int n = marks.size();
     int worst = 0;
     double furthest = 0;
@@ -96,15 +94,15 @@ final class Misfit {
         worst = i;
       }
     }
-    return Numbers.fixed(furthest, 2) + " mm at " + named(marks.get(worst));
+    return Message.of("mirrors.misfit.worst", Amount.mm(furthest, 2), named(marks.get(worst)));
   }
 
-  private static String named(Mark mark) {
-    return "%s that was read %s right, %s up"
-        .formatted(
-            mark.at() == At.HEAD ? "the head" : mark.at().words(),
-            Numbers.plain(mark.rightMm()),
-            Numbers.plain(mark.upMm()));
+  private static Message named(Mark mark) {
+    return Message.of(
+        "mirrors.misfit.read",
+        mark.at().said(),
+        Message.bare(Amount.plain(mark.rightMm(), Quantity.LENGTH)),
+        Message.bare(Amount.plain(mark.upMm(), Quantity.LENGTH)));
   }
 
   private static double reduced(LinearFit fit) {
@@ -132,8 +130,7 @@ final class Misfit {
         ? Optional.of(
             new Suspicion(
                 Kind.LOOSE_MOUNT,
-                "two marks at the same place at %s are %s mm apart, so a mount is loose: press each mount and its lock with a finger, tighten, and burn the place twice again"
-                    .formatted(where.at().words(), Numbers.fixed(apart, 1))))
+                Message.of("mirrors.misfit.loose", where.at().said(), Amount.mm(apart, 1))))
         : Optional.empty();
   }
 
@@ -168,7 +165,7 @@ final class Misfit {
     boolean explains =
         reduced(fit) < explained && Math.abs(growth.value()) > SURE * growth.uncertainty();
     return explains
-        ? Optional.of(new Candidate(new Suspicion(kind, words(kind, growth.value())), reduced(fit)))
+        ? Optional.of(new Candidate(new Suspicion(kind, said(kind, growth.value())), reduced(fit)))
         : Optional.empty();
   }
 
@@ -185,19 +182,21 @@ final class Misfit {
     return row;
   }
 
-  private String words(Kind kind, double mradPerM) {
+  private Message said(Kind kind, double mradPerM) {
     double[] travels =
         readings.marks().stream().filter(Mark::atHead).mapToDouble(this::travel).toArray();
     double way =
         java.util.Arrays.stream(travels).max().orElse(0)
             - java.util.Arrays.stream(travels).min().orElse(0);
-    String beam = Numbers.fixed(Math.abs(mradPerM * way), 1);
+    Amount beam = Amount.of(Math.abs(mradPerM * way), Quantity.ANGLE, 1);
     // The beam turns twice as much as the mirror on the gantry, and tips by the root of 2.
     return kind == Kind.TWISTED_RAIL
-        ? "the misfit is up and down only, and as if it grew with the gantry's travel: burn the corners again, and if it stays the rails are twisted and tip the beam by %s mrad; lay a level along the beam's way on the gantry, rear and front: %s mm a metre between the two would prove it"
-            .formatted(beam, Numbers.fixed(Math.abs(mradPerM * way) / Math.sqrt(2), 1))
-        : "the misfit is sideways only, and as if it grew with the gantry's travel: burn the corners again, and if it stays the gantry does not stay square and turns the beam by %s mrad; measure from both its ends to the front of the frame, at the rear and at the front: %s mm for each metre between the ends would prove it"
-            .formatted(beam, Numbers.fixed(Math.abs(mradPerM * way) / 2, 1));
+        ? Message.of(
+            "mirrors.misfit.twisted-rail",
+            beam,
+            Amount.mm(Math.abs(mradPerM * way) / Math.sqrt(2), 1))
+        : Message.of(
+            "mirrors.misfit.unsquare-gantry", beam, Amount.mm(Math.abs(mradPerM * way) / 2, 1));
   }
 
   private Optional<Candidate> oneMark() {
@@ -220,9 +219,6 @@ final class Misfit {
   }
 
   private static Suspicion oddOne(Mark odd) {
-    return new Suspicion(
-        Kind.ONE_MARK,
-        "all fit but the one at %s: burn it again; where it falls elsewhere, a mount is loose, where it does not, a rail is bent"
-            .formatted(named(odd)));
+    return new Suspicion(Kind.ONE_MARK, Message.of("mirrors.misfit.one-mark", named(odd)));
   }
 }

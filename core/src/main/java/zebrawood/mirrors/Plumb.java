@@ -4,8 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import zebrawood.measure.Accepts;
 import zebrawood.measure.Estimate;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * Does the beam come out of the nozzle plumb, and how slanted is an edge that it cuts?
@@ -71,7 +74,7 @@ public final class Plumb {
       double edgeLeanMm,
       double edgeLeanMmUncertainty,
       Verdict verdict,
-      List<String> advice) {
+      List<Advice> advice) {
     public Finding {
       advice = List.copyOf(advice);
     }
@@ -83,7 +86,7 @@ public final class Plumb {
     Estimate rear = new Estimate(1000 * (r.lowRearMm - r.highRearMm) / r.loweredMm, u);
     double lean = Math.hypot(right.value(), rear.value()) * r.thicknessMm / 1000;
     double leanU = u * r.thicknessMm / 1000;
-    List<String> advice = new ArrayList<>();
+    List<Advice> advice = new ArrayList<>();
     Verdict verdict;
     if (lean + SURE * leanU <= r.edgeMm) {
       verdict = Verdict.WITHIN;
@@ -92,20 +95,25 @@ public final class Plumb {
       double decides = SURE * r.markResolutionMm / Math.sqrt(6) * r.thicknessMm / (r.edgeMm - lean);
       advice.add(
           decides < MOST_HEIGHT_MM
-              ? "Lower the table further between the two marks: %s mm would decide."
-                  .formatted(Numbers.fixed(Math.ceil(decides), 0))
-              : "Read both marks more finely: the edge leans just what it may, and no table goes low enough to decide.");
+              ? Advice.act("mirrors.plumb.lower-table-further")
+                  .because(
+                      "mirrors.plumb.would-decide",
+                      Amount.of(Math.ceil(decides), Quantity.LENGTH, 0))
+              : Advice.read("mirrors.plumb.read-both-marks")
+                  .because("mirrors.plumb.edge-leans-just"));
     } else {
       verdict = Verdict.ADJUST;
       double below = (r.mirrorToHighMm + r.loweredMm) / 1000;
       advice.add(
-          "Tip the mirror on the head until the low mark has moved %s and %s: the edge leans %s ± %s mm over %s mm."
-              .formatted(
+          Advice.act(
+                  "mirrors.plumb.tip-mirror-head",
                   way(right.value() * below, "left", "right"),
-                  way(rear.value() * below, "to the front", "to the rear"),
-                  Numbers.fixed(lean, 2),
-                  Numbers.fixed(leanU, 2),
-                  Numbers.plain(r.thicknessMm)));
+                  way(rear.value() * below, "front", "rear"))
+              .because(
+                  "mirrors.plumb.edge-leans-over",
+                  Message.bare(Amount.mm(lean, 2)),
+                  Amount.of(leanU, Quantity.LENGTH, 2),
+                  Amount.plain(r.thicknessMm, Quantity.LENGTH)));
     }
     return new Finding(
         right.value(),
@@ -118,7 +126,10 @@ public final class Plumb {
         advice);
   }
 
-  private static String way(double mm, String back, String on) {
-    return Numbers.fixed(Math.abs(mm), 1) + " mm " + (mm > 0 ? back : on);
+  private static Message way(double mm, String back, String on) {
+    return Message.of(
+        "mirrors.way.by",
+        Amount.mm(Math.abs(mm), 1),
+        Message.of("mirrors.way." + (mm > 0 ? back : on)));
   }
 }

@@ -3,8 +3,11 @@ package zebrawood.mirrors;
 import java.util.ArrayList;
 import java.util.List;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * Where does the beam burn when the red dot is aimed with, and how much does that change with the
@@ -54,7 +57,7 @@ public final class Pointer {
       double slopeMmPerMm,
       double slopeMmPerMmUncertainty,
       Verdict verdict,
-      List<String> advice) {
+      List<Advice> advice) {
     public Finding {
       advice = List.copyOf(advice);
     }
@@ -67,28 +70,34 @@ public final class Pointer {
     double rear = (r.lowRearMm - r.atRearMm) / r.loweredMm;
     double slope = Math.hypot(right, rear);
     double slopeU = one * Math.sqrt(2) / r.loweredMm;
-    List<String> advice = new ArrayList<>();
+    List<Advice> advice = new ArrayList<>();
     Verdict verdict = Verdict.WITHIN;
     if (offset > r.limitMm) {
       verdict = Verdict.ADJUST;
       advice.add(
-          "Move the red dot %s and %s at the height of the work, or give the job software that offset."
-              .formatted(
-                  way(r.atRightMm, "right", "left"),
-                  way(r.atRearMm, "to the rear", "to the front")));
+          Advice.act(
+              "mirrors.pointer.move-red-dot",
+              way(r.atRightMm, "right", "left"),
+              way(r.atRearMm, "rear", "front")));
     } else if (offset + SURE * one > r.limitMm && r.markResolutionMm > r.limitMm) {
       verdict = Verdict.MEASURE_AGAIN;
-      advice.add("Read the dot and the burn more finely: the rule is coarser than the limit.");
+      advice.add(
+          Advice.read("mirrors.pointer.read-dot-burn")
+              .because("mirrors.pointer.rule-coarser-than"));
     }
     if (slope > SURE * slopeU) {
       advice.add(
-          "Aim at the height of the work only: the burn leaves the dot by %s mm for every 10 mm of height."
-              .formatted(Numbers.fixed(10 * slope, 1)));
+          Advice.act("mirrors.pointer.aim-height-work")
+              .because(
+                  "mirrors.pointer.burn-leaves-dot", Amount.mm(10 * slope, 1), Amount.mm(10, 0)));
     }
     return new Finding(offset, one, slope, slopeU, verdict, advice);
   }
 
-  private static String way(double mm, String on, String back) {
-    return Numbers.plain(Math.abs(mm)) + " mm " + (mm >= 0 ? on : back);
+  private static Message way(double mm, String on, String back) {
+    return Message.of(
+        "mirrors.way.by",
+        Amount.plain(Math.abs(mm), Quantity.LENGTH),
+        Message.of("mirrors.way." + (mm >= 0 ? on : back)));
   }
 }

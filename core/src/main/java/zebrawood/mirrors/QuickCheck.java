@@ -3,8 +3,11 @@ package zebrawood.mirrors;
 import java.util.ArrayList;
 import java.util.List;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * The short way: is the mark under the nozzle round, and do the marks at the corners stay within
@@ -26,7 +29,7 @@ public record QuickCheck(
   }
 
   /** What it came to. */
-  public record Finding(double wanderNowMm, Verdict verdict, List<String> advice) {
+  public record Finding(double wanderNowMm, Verdict verdict, List<Advice> advice) {
     public Finding {
       advice = List.copyOf(advice);
     }
@@ -37,7 +40,7 @@ public record QuickCheck(
     new Accepts()
         .positive("markResolutionMm", markResolutionMm, 100)
         .positive("toleranceMm", toleranceMm, 1000)
-        .atLeast("corners", corners, 2, "marks at corners far from one another")
+        .atLeast("corners", corners, 2, "mirrors.quick-check.marks-corners-far")
         .orThrow();
   }
 
@@ -48,23 +51,30 @@ public record QuickCheck(
         wander = Math.max(wander, Math.hypot(one.rightMm - other.rightMm, one.upMm - other.upMm));
       }
     }
-    List<String> advice = new ArrayList<>();
+    List<Advice> advice = new ArrayList<>();
     Verdict verdict = Verdict.WITHIN;
     if (wander > toleranceMm) {
       verdict = Verdict.ADJUST;
       advice.add(
-          "Burn the full set of marks: they wander %s mm over the corners, limit %s."
-              .formatted(Numbers.fixed(wander, 1), Numbers.plain(toleranceMm)));
+          Advice.read("mirrors.quick-check.burn-full-set")
+              .because(
+                  "mirrors.quick-check.they-wander-over",
+                  Amount.of(wander, Quantity.LENGTH, 1),
+                  Message.bare(Amount.plain(toleranceMm, Quantity.LENGTH))));
     }
     if (!round) {
       verdict = Verdict.ADJUST;
       advice.add(
-          "Look through nozzle and lens: the mark under the nozzle is not round, so the beam touches something, or the lens is dirty or tilted.");
+          Advice.act("mirrors.quick-check.look-through-nozzle")
+              .because("mirrors.quick-check.mark-under-nozzle"));
     }
     if (advice.isEmpty()) {
       advice.add(
-          "Leave the mirrors: the mark is round, and the corners stay within %s mm, limit %s."
-              .formatted(Numbers.fixed(wander, 1), Numbers.plain(toleranceMm)));
+          Advice.leave("mirrors.quick-check.leave-mirrors")
+              .because(
+                  "mirrors.quick-check.mark-round-corners",
+                  Amount.of(wander, Quantity.LENGTH, 1),
+                  Message.bare(Amount.plain(toleranceMm, Quantity.LENGTH))));
     }
     return new Finding(wander, verdict, advice);
   }

@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import zebrawood.machine.Train;
-import zebrawood.measure.Numbers;
 import zebrawood.mirrors.MirrorReadings.At;
 import zebrawood.mirrors.MirrorReadings.Mark;
 import zebrawood.mirrors.MirrorVisit.Lost;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
 
 /** What share of the beam falls beside the mirrors and the head's opening, and what scorches. */
 final class Rims {
@@ -32,7 +34,7 @@ final class Rims {
               .ifPresent(s ->
                   lost.add(
                       new Lost(
-                          "mirror 1",
+                          Message.of("mirrors.at.mirror", 1),
                           Opening.lostShare(
                               seenMm(faceMm, train, 1), beam, Math.hypot(s.rightMm(), s.upMm())))));
           visit
@@ -42,8 +44,8 @@ final class Rims {
                   At at = At.values()[mirror - 2];
                   double seen = seenMm(faceMm, train, mirror);
                   furthest(r.marks(), at)
-                      .ifPresent(off ->
-                          lost.add(new Lost(at.words(), Opening.lostShare(seen, beam, off))));
+                      .ifPresent(
+                          off -> lost.add(new Lost(at.said(), Opening.lostShare(seen, beam, off))));
                 }
               });
         });
@@ -52,7 +54,8 @@ final class Rims {
         .ifPresent(r ->
             furthest(r.marks(), At.HEAD)
                 .ifPresent(off ->
-                    lost.add(new Lost("the head", Opening.lostShare(r.apertureMm(), beam, off)))));
+                    lost.add(
+                        new Lost(At.HEAD.said(), Opening.lostShare(r.apertureMm(), beam, off)))));
     return lost;
   }
 
@@ -68,14 +71,16 @@ final class Rims {
         .max(Double::compare);
   }
 
-  static void scorches(List<Lost> lost, List<String> warnings) {
+  static void scorches(List<Lost> lost, List<Message> warnings) {
     lost.stream()
         .filter(l -> l.share() > SCORCHES)
         .forEach(l ->
             warnings.add(
-                "%s would scorch: %s %% of the beam falls beside the opening there, on the side of the furthest mark."
-                    .formatted(
-                        l.where().equals("the head") ? "The head's rim" : "The rim of " + l.where(),
-                        Numbers.fixed(100 * l.share(), 1))));
+                Message.of(
+                    l.where().equals(At.HEAD.said())
+                        ? "mirrors.rims.head-scorches"
+                        : "mirrors.rims.mirror-scorches",
+                    l.where(),
+                    Amount.of(100 * l.share(), Quantity.PERCENT, 1))));
   }
 }

@@ -1,9 +1,12 @@
 package zebrawood.mirrors;
 
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
 import zebrawood.mirrors.MirrorReadings.Learned;
 import zebrawood.mirrors.MirrorReadings.Towards;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * A screw turned on trial, and how far a mark moved on the tape that the beam meets next.
@@ -30,9 +33,9 @@ public record ScrewTrial(
     record Works(Towards clockwiseMovesBeam, Learned response) implements Outcome {}
 
     /**
-     * @param because a sentence that says what it may be, and what to do
+     * @param because says what it may be, and what to do
      */
-    record Contradicts(String because) implements Outcome {}
+    record Contradicts(Advice because) implements Outcome {}
   }
 
   /** A hand turns a screw to half a minute of a clock's face. */
@@ -50,17 +53,14 @@ public record ScrewTrial(
             .between("movedUpMm", movedUpMm, -500, 500)
             .positive("pathMm", pathMm, 100_000);
     if (Math.abs(clockwiseTurns) < 2 * HAND_TURNS) {
-      accepts.complain("clockwiseTurns", clockwiseTurns, "at least a minute of a clock's face");
+      accepts.complain(
+          "clockwiseTurns", clockwiseTurns, Message.of("mirrors.screw-trial.least-minute-clock"));
     }
     accepts.orThrow();
   }
 
   public MountScrew screw() {
     return new MountScrew(mirror, sideways);
-  }
-
-  private String words() {
-    return screw().words();
   }
 
   /**
@@ -72,17 +72,18 @@ public record ScrewTrial(
     double moveMm = markResolutionMm / Math.sqrt(6);
     if (Math.abs(own) < SURE * moveMm && Math.abs(other) < SURE * moveMm) {
       return new Outcome.Contradicts(
-          "Turn %s on by the same quarter: the mark has not moved by more than it is read to, so the screw has play, does not touch, or is locked."
-              .formatted(words()));
+          Advice.act("mirrors.screw-trial.turn-by-same", screw().said())
+              .because("mirrors.screw-trial.mark-not-moved"));
     }
     if (Math.abs(other) > Math.abs(own)) {
       return new Outcome.Contradicts(
-          "Look which screw that was: for %s the mark went %s mm %s and only %s mm %s. It is the other screw of the mount, or the mount is fixed on its side."
-              .formatted(
-                  words(),
-                  Numbers.plain(Math.abs(other)),
+          Advice.act("mirrors.screw-trial.look-which-screw")
+              .because(
+                  "mirrors.screw-trial.mark-went-only",
+                  screw().said(),
+                  Amount.plain(Math.abs(other), Quantity.LENGTH),
                   way(!sideways, other),
-                  Numbers.plain(Math.abs(own)),
+                  Amount.plain(Math.abs(own), Quantity.LENGTH),
                   way(sideways, own)));
     }
     double metres = pathMm / 1000;
@@ -95,10 +96,8 @@ public record ScrewTrial(
         new Learned(response, uncertainty));
   }
 
-  private static String way(boolean sideways, double mm) {
-    if (sideways) {
-      return mm < 0 ? "left" : "right";
-    }
-    return mm < 0 ? "down" : "up";
+  private static Message way(boolean sideways, double mm) {
+    String towards = sideways ? mm < 0 ? "left" : "right" : mm < 0 ? "down" : "up";
+    return Message.of("mirrors.way." + towards);
   }
 }

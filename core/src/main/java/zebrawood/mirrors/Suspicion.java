@@ -1,11 +1,13 @@
 package zebrawood.mirrors;
 
+import zebrawood.words.Message;
+
 /**
  * What the marks that fit no angles look like.
  *
- * @param words what it is, by how much, and the measurement that would decide
+ * @param said what it is, by how much, and the measurement that would decide
  */
-public record Suspicion(Kind kind, String words) {
+public record Suspicion(Kind kind, Message said) {
   /** By its signature. */
   public enum Kind {
     /** The last mirror tips as the gantry travels: the misfit is up and down only. */

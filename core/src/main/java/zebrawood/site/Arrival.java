@@ -5,8 +5,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
+import zebrawood.measure.PartFinding;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
 
 /**
  * Getting it to its place, whole.
@@ -38,8 +41,8 @@ public record Arrival(
     accepts.orThrow();
   }
 
-  List<Part> judge() {
-    List<Part> parts = new ArrayList<>();
+  List<PartFinding> judge() {
+    List<PartFinding> parts = new ArrayList<>();
     wayIn.ifPresent(w -> parts.addAll(WayIn.judge(w, WayIn.solve(w))));
     weight.ifPresent(w -> parts.add(Weight.judge(w, Weight.solve(w))));
     room.ifPresent(r -> parts.addAll(Room.judge(r)));
@@ -48,24 +51,28 @@ public record Arrival(
     return parts;
   }
 
-  private Optional<Part> fibre() {
+  private Optional<PartFinding> fibre() {
     if (fibreLeastMm.isEmpty()) {
       return Optional.empty();
     }
     if (fibreBendMm.isEmpty()) {
       return Optional.of(
-          new Part(
+          new PartFinding(
               Verdict.MEASURE_AGAIN,
-              List.of("Read the tightest bend of the fibre cable, off: by its radius."),
+              List.of(
+                  Advice.read("site.arrival.read-tightest-bend").because("site.arrival.by-radius")),
               List.of()));
     }
     double bend = fibreBendMm.getAsDouble();
     double least = fibreLeastMm.getAsDouble();
     return bend < least
         ? Optional.of(
-            Part.stop(
-                "Do not power it: the fibre lies in a bend of %s mm radius, %s mm is the least. Lay it wider, and have it looked at if it was pinched."
-                    .formatted(Numbers.plain(bend), Numbers.plain(least))))
+            PartFinding.stop(
+                Advice.act("site.arrival.do-not-power")
+                    .because(
+                        "site.arrival.fibre-lies-bend",
+                        Amount.plain(bend, Quantity.LENGTH),
+                        Amount.plain(least, Quantity.LENGTH))))
         : Optional.empty();
   }
 }

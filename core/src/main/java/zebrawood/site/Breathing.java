@@ -5,8 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
+import zebrawood.measure.PartFinding;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /** The air that leaves the machine and the air that is blown on the work. */
 public record Breathing(
@@ -46,49 +50,50 @@ public record Breathing(
     }
   }
 
-  List<Part> judge(Optional<Duct.Finding> ductFinding) {
-    List<Part> parts = new ArrayList<>();
+  List<PartFinding> judge(Optional<Duct.Finding> ductFinding) {
+    List<PartFinding> parts = new ArrayList<>();
     ductFinding.ifPresent(f -> {
       parts.add(Duct.judge(duct.orElseThrow(), f));
       if (blowerAt != BlowerAt.OUTLET && outlet == Outlet.OUTDOORS) {
         parts.add(
-            Part.adjust(
-                "Move the blower to the outlet: behind it the duct is under pressure and leaks smoke into the room."));
+            PartFinding.adjust(
+                Advice.act("site.breathing.move-blower-outlet")
+                    .because("site.breathing.behind-duct-under")));
       }
       if (outlet == Outlet.FILTER) {
         parts.add(
-            Part.within("The filter unit stays.")
-                .warning(
-                    List.of(
-                        "A filter unit gives the air back to the room: local law says whether it may, and a loaded filter moves less than its curve.")));
+            PartFinding.within(Advice.act("site.breathing.filter-unit-stays"))
+                .warning(List.of(Message.of("site.breathing.filter-unit-gives"))));
       }
     });
     airAssist.ifPresent(a -> parts.addAll(judge(a)));
     return parts;
   }
 
-  private static List<Part> judge(AirAssist a) {
+  private static List<PartFinding> judge(AirAssist a) {
     if (a.bar.isEmpty() && a.leastBar.isPresent()) {
       return List.of(
-          new Part(
+          new PartFinding(
               Verdict.MEASURE_AGAIN,
-              List.of("Read the air assist's gauge while it blows."),
+              List.of(Advice.read("site.breathing.read-air-assist")),
               List.of()));
     }
     if (a.bar.isPresent()
         && a.leastBar.isPresent()
         && a.bar.getAsDouble() < a.leastBar.getAsDouble()) {
       return List.of(
-          Part.adjust(
-              "Open the air assist's regulator: %s bar, %s bar asked for."
-                  .formatted(
-                      Numbers.plain(a.bar.getAsDouble()),
-                      Numbers.plain(a.leastBar.getAsDouble()))));
+          PartFinding.adjust(
+              Advice.act("site.breathing.open-air-assist")
+                  .because(
+                      "site.breathing.asked",
+                      Amount.plain(a.bar.getAsDouble(), Quantity.GAS_PRESSURE),
+                      Amount.plain(a.leastBar.getAsDouble(), Quantity.GAS_PRESSURE))));
     }
-    List<String> warnings =
+    List<Message> warnings =
         a.source == AirSource.COMPRESSOR
-            ? List.of("A compressor's oil and water foul the lens: dry and filter its air.")
+            ? List.of(Message.of("site.breathing.compressor-oil-water"))
             : List.of();
-    return List.of(Part.within("The air assist is in order.").warning(warnings));
+    return List.of(
+        PartFinding.within(Advice.act("site.breathing.air-assist-order")).warning(warnings));
   }
 }

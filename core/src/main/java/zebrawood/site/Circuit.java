@@ -2,7 +2,10 @@ package zebrawood.site;
 
 import java.util.List;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
+import zebrawood.measure.PartFinding;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
 
 /**
  * Does everything that hangs on this breaker go with it for hours?
@@ -33,7 +36,7 @@ public final class Circuit {
           .between("volts", volts, 12, 1000)
           .positive("breakerA", breakerA, 1000)
           .positive("continuousShare", continuousShare, 1)
-          .atLeast("loads", loads, 1, "load")
+          .atLeast("loads", loads, 1, "site.count.load")
           .orThrow();
     }
   }
@@ -50,17 +53,20 @@ public final class Circuit {
     return new Finding(amps, share, share <= readings.continuousShare + ROUNDING);
   }
 
-  static Part judge(Readings readings, Finding f) {
-    String sum =
-        "%s A of %s A".formatted(Numbers.fixed(f.amps, 1), Numbers.plain(readings.breakerA));
+  static PartFinding judge(Readings readings, Finding f) {
+    Amount flows = Amount.of(f.amps, Quantity.CURRENT, 1);
     if (f.ok) {
-      return Part.within("Leave the circuit: " + sum + " run continuously.");
+      return PartFinding.within(
+          Advice.leave("site.circuit.leave")
+              .because(
+                  "site.circuit.continuously",
+                  flows,
+                  Amount.plain(readings.breakerA, Quantity.CURRENT)));
     }
     double tooMuchW =
         (f.shareOfBreaker - readings.continuousShare) * readings.breakerA * readings.volts;
-    String advice =
-        "Take %s W off this breaker, or have a licensed electrician lay another circuit; the local code wins."
-            .formatted(Numbers.fixed(Math.ceil(tooMuchW), 0));
-    return f.shareOfBreaker > 1 ? Part.stop(advice) : Part.adjust(advice);
+    Advice advice =
+        Advice.act("site.circuit.take-off-this", Amount.of(Math.ceil(tooMuchW), Quantity.POWER, 0));
+    return f.shareOfBreaker > 1 ? PartFinding.stop(advice) : PartFinding.adjust(advice);
   }
 }

@@ -7,7 +7,11 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.hipparchus.analysis.solvers.BrentSolver;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
+import zebrawood.measure.PartFinding;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * What does the exhaust run cost in pressure, and how much air does this blower move through it?
@@ -52,7 +56,7 @@ public final class Duct {
           .between("bends90", bends90, 0, 100)
           .between("roughnessMm", roughnessMm, 0, 100);
       if (roughnessMm >= diameterMm / 2) {
-        accepts.complain("roughnessMm", roughnessMm, "less than half the diameter");
+        accepts.complain("roughnessMm", roughnessMm, Message.of("site.duct.less-than-half"));
       }
     }
 
@@ -157,9 +161,12 @@ public final class Duct {
               || bends90.isPresent()
               || roughnessMm.isPresent();
       if (single && pieces.isPresent()) {
-        accepts.complain("pieces", "given beside a single bore", "either pieces or a single bore");
+        accepts.complain(
+            "pieces",
+            Message.of("site.duct.given-beside-single"),
+            Message.of("site.duct.either-pieces-single"));
       } else if (pieces.isPresent()) {
-        accepts.atLeast("pieces", pieces.get(), 1, "piece");
+        accepts.atLeast("pieces", pieces.get(), 1, "site.count.piece");
       } else {
         present(accepts, "diameterMm", diameterMm);
         present(accepts, "lengthM", lengthM);
@@ -196,7 +203,8 @@ public final class Duct {
 
     private static void present(Accepts accepts, String field, OptionalDouble value) {
       if (value.isEmpty()) {
-        accepts.complain(field, null, "this field, or pieces");
+        accepts.complain(
+            field, Message.of("accepts.missing"), Message.of("site.duct.this-field-pieces"));
       }
     }
 
@@ -207,20 +215,20 @@ public final class Duct {
     }
 
     private static void checkFalling(Accepts accepts, List<FanPoint> curve) {
-      accepts.atLeast("fanCurve", curve, 2, "points");
+      accepts.atLeast("fanCurve", curve, 2, "site.count.points");
       for (int i = 1; i < curve.size(); i++) {
         FanPoint before = curve.get(i - 1);
         FanPoint now = curve.get(i);
         if (now.flowM3H == before.flowM3H || now.pressurePa > before.pressurePa) {
           accepts.complain(
               "fanCurve",
-              "%s Pa at %s m3/h after %s Pa at %s m3/h"
-                  .formatted(
-                      Numbers.plain(now.pressurePa),
-                      Numbers.plain(now.flowM3H),
-                      Numbers.plain(before.pressurePa),
-                      Numbers.plain(before.flowM3H)),
-              "a curve that falls as the flow grows, one pressure for each flow");
+              Message.of(
+                  "site.duct.after",
+                  Amount.plain(now.pressurePa, Quantity.PRESSURE),
+                  Amount.plain(now.flowM3H, Quantity.FLOW),
+                  Amount.plain(before.pressurePa, Quantity.PRESSURE),
+                  Amount.plain(before.flowM3H, Quantity.FLOW)),
+              Message.of("site.duct.curve-falls-as"));
           return;
         }
       }
@@ -312,35 +320,48 @@ public final class Duct {
     return 1 / (x * x);
   }
 
-  static Part judge(Readings r, Finding f) {
-    List<String> warnings = new ArrayList<>();
-    if (f.velocityMS < DUST_MOVES_MS) {
+  /**
+   * Where the air is slowest, in m/s: in the widest piece, at the flow that the blower really
+   * moves, or at the one asked for while no blower is known. There dust settles first.
+   */
+  public static double dustMs(Readings r, Finding f) {
+    double flow = f.operatingFlowM3H.orElse(r.flowM3H);
+    return r.run().stream().mapToDouble(p -> p.velocityMS(flow)).min().orElseThrow();
+  }
+
+  static PartFinding judge(Readings r, Finding f) {
+    List<Message> warnings = new ArrayList<>();
+    double slowest = dustMs(r, f);
+    if (slowest < DUST_MOVES_MS) {
       warnings.add(
-          "At %s m/s dust and soot settle in the duct; %s m/s keep them moving."
-              .formatted(Numbers.fixed(f.velocityMS, 1), Numbers.fixed(DUST_MOVES_MS, 0)));
+          Message.of(
+              "site.duct.dust-soot-settle",
+              Amount.of(slowest, Quantity.AIR_SPEED, 1),
+              Amount.of(DUST_MOVES_MS, Quantity.AIR_SPEED, 0)));
     }
     if (r.fanCurve.isEmpty()) {
-      return Part.within(
-              "Choose a blower that gives %s Pa at %s m3/h, and set it at the outlet end of the run."
-                  .formatted(Numbers.fixed(f.lossPa, 0), Numbers.plain(r.flowM3H)))
+      return PartFinding.within(
+              Advice.act(
+                  "site.duct.choose-blower-gives",
+                  Amount.of(f.lossPa, Quantity.PRESSURE, 0),
+                  Amount.plain(r.flowM3H, Quantity.FLOW)))
           .warning(warnings);
     }
     if (f.operatingFlowM3H.isEmpty()) {
-      return new Part(
+      return new PartFinding(
           zebrawood.measure.Verdict.MEASURE_AGAIN,
-          List.of(
-              "Read more of the blower's curve: it does not meet the run's loss where it was read."),
+          List.of(Advice.read("site.duct.read-more-blower").because("site.duct.does-not-meet")),
           warnings);
     }
     double flow = f.operatingFlowM3H.getAsDouble();
-    String moved =
-        "%s m3/h of the %s asked for".formatted(Numbers.fixed(flow, 0), Numbers.plain(r.flowM3H));
+    Message moved =
+        Message.of(
+            "site.duct.moves",
+            Amount.of(flow, Quantity.FLOW, 0),
+            Amount.plain(r.flowM3H, Quantity.FLOW));
     return (flow < r.flowM3H * (1 - 1e-9)
-            ? Part.adjust(
-                "Widen or shorten the duct, take bends out, or fit a stronger blower: it moves "
-                    + moved
-                    + ".")
-            : Part.within("Leave the exhaust: it moves " + moved + "."))
+            ? PartFinding.adjust(Advice.act("site.duct.widen").because(moved))
+            : PartFinding.within(Advice.leave("site.duct.leave").because(moved)))
         .warning(warnings);
   }
 }

@@ -4,7 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
+import zebrawood.measure.PartFinding;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * Which optical density must eyewear have for this beam, and does a filter on the shelf have it?
@@ -31,7 +35,7 @@ public final class Eyewear {
               .between("toNm", toNm, 100, 1_000_000)
               .between("opticalDensity", opticalDensity, 0, 20);
       if (fromNm > toNm) {
-        accepts.complain("toNm", toNm, "at least fromNm");
+        accepts.complain("toNm", toNm, Message.of("site.eyewear.least-fromnm"));
       }
       accepts.orThrow();
     }
@@ -136,25 +140,20 @@ public final class Eyewear {
         || (wavelengthNm > 1000 && wavelengthNm < 1100);
   }
 
-  static Part judge(Readings r, Finding f) {
-    List<String> warnings = new ArrayList<>();
+  static PartFinding judge(Readings r, Finding f) {
+    List<Message> warnings = new ArrayList<>();
     if (r.pulse.isEmpty() && usuallyPulses(r.wavelengthNm)) {
-      warnings.add(
-          "Sources of this wavelength usually pulse: without energy, duration and repetition the density may be too low.");
+      warnings.add(Message.of("site.eyewear.sources-this-wavelength"));
     }
-    warnings.add(
-        "Eyewear is for stray light, never for looking into the beam. The laser safety officer decides.");
-    String needed =
-        "optical density %s or more at %s nm"
-            .formatted(
-                Numbers.fixed(Math.ceil(f.requiredOpticalDensity * 10 - 1e-9) / 10, 1),
-                Numbers.plain(r.wavelengthNm));
+    warnings.add(Message.of("site.eyewear.eyewear-stray-light"));
+    Amount density =
+        Amount.of(Math.ceil(f.requiredOpticalDensity * 10 - 1e-9) / 10, Quantity.NUMBER, 1);
+    Amount nm = Amount.plain(r.wavelengthNm, Quantity.WAVELENGTH);
     return (f.covered
-            ? Part.within("Wear the filter on the shelf: it has " + needed + ".")
-            : Part.stop(
-                "Do not fire: no filter on the shelf has "
-                    + needed
-                    + ". Get one for each person present."))
+            ? PartFinding.within(
+                Advice.act("site.eyewear.wear").because("site.eyewear.it-has", density, nm))
+            : PartFinding.stop(
+                Advice.act("site.eyewear.do-not-fire").because("site.eyewear.none", density, nm)))
         .warning(warnings);
   }
 }

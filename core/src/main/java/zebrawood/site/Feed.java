@@ -5,7 +5,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
+import zebrawood.measure.PartFinding;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * What feeds the machine.
@@ -38,16 +42,19 @@ public record Feed(
     accepts.orThrow();
   }
 
-  List<Part> judge(Optional<Circuit.Finding> load) {
-    List<Part> parts = new ArrayList<>();
+  List<PartFinding> judge(Optional<Circuit.Finding> load) {
+    List<PartFinding> parts = new ArrayList<>();
     parts.add(earth());
     load.ifPresent(f -> {
       parts.add(Circuit.judge(circuit.orElseThrow(), f));
       if (plugA.isPresent() && f.amps() > plugA.getAsDouble()) {
         parts.add(
-            Part.stop(
-                "Do not run it from this plug: %s A through a plug for %s A. A licensed electrician decides."
-                    .formatted(Numbers.fixed(f.amps(), 1), Numbers.plain(plugA.getAsDouble()))));
+            PartFinding.stop(
+                Advice.act("site.feed.do-not-run")
+                    .because(
+                        "site.feed.through-plug-licensed",
+                        Amount.of(f.amps(), Quantity.CURRENT, 1),
+                        Amount.plain(plugA.getAsDouble(), Quantity.CURRENT))));
       }
     });
     startUp().ifPresent(parts::add);
@@ -55,23 +62,26 @@ public record Feed(
     return parts;
   }
 
-  private Part earth() {
+  private PartFinding earth() {
     if (earthOhm.isEmpty()) {
-      return new Part(
+      return new PartFinding(
           zebrawood.measure.Verdict.MEASURE_AGAIN,
-          List.of("Read the earth from the frame to the plug's earth pin: it is never waived."),
+          List.of(Advice.read("site.feed.read-earth-from").because("site.feed.never-waived")),
           List.of());
     }
     double ohm = earthOhm.getAsDouble();
     return ohm > earthLimitOhm
-        ? Part.stop(
-            "Do not plug it in: the earth has %s ohm, limit %s. A licensed electrician puts it right."
-                .formatted(Numbers.fixed(ohm, 2), Numbers.plain(earthLimitOhm)))
-        : Part.within("The earth is in order.");
+        ? PartFinding.stop(
+            Advice.act("site.feed.do-not-plug")
+                .because(
+                    "site.feed.earth-limit-licensed",
+                    Amount.of(ohm, Quantity.RESISTANCE, 2),
+                    Amount.plain(earthLimitOhm, Quantity.NUMBER)))
+        : PartFinding.within(Advice.act("site.feed.earth-order"));
   }
 
   /** A note only: whether a breaker holds the rush depends on its kind and on the wiring. */
-  private Optional<Part> startUp() {
+  private Optional<PartFinding> startUp() {
     if (startUpA.isEmpty() || circuit.isEmpty()) {
       return Optional.empty();
     }
@@ -79,32 +89,39 @@ public record Feed(
     double rush = startUpA.getAsDouble();
     return rush > LETS_THROUGH * breakerA
         ? Optional.of(
-            Part.within("The start-up current is noted.")
+            PartFinding.within(Advice.act("site.feed.start-up-current"))
                 .warning(
                     List.of(
-                        "The rush of %s A may trip a %s A breaker as the machine is switched on: an electrician chooses a slower kind."
-                            .formatted(Numbers.plain(rush), Numbers.plain(breakerA)))))
+                        Message.of(
+                            "site.feed.rush-may-trip",
+                            Amount.plain(rush, Quantity.CURRENT),
+                            Amount.plain(breakerA, Quantity.CURRENT)))))
         : Optional.empty();
   }
 
-  private Optional<Part> fuse() {
+  private Optional<PartFinding> fuse() {
     if (fusePlateA.isEmpty()) {
       return Optional.empty();
     }
     double plate = fusePlateA.getAsDouble();
     if (fuseFittedA.isEmpty()) {
       return Optional.of(
-          new Part(
+          new PartFinding(
               zebrawood.measure.Verdict.MEASURE_AGAIN,
-              List.of("Read the fuse that is in it, unplugged: the plate names one."),
+              List.of(
+                  Advice.read("site.feed.read-fuse-unplugged")
+                      .because("site.feed.plate-names-one")),
               List.of()));
     }
     double fitted = fuseFittedA.getAsDouble();
     return fitted == plate
         ? Optional.empty()
         : Optional.of(
-            Part.stop(
-                "Do not power it: a fuse of %s A is in it, the plate says %s A. Put in the right one, unplugged."
-                    .formatted(Numbers.plain(fitted), Numbers.plain(plate))));
+            PartFinding.stop(
+                Advice.act("site.feed.do-not-power")
+                    .because(
+                        "site.feed.fuse-plate-says",
+                        Amount.plain(fitted, Quantity.CURRENT),
+                        Amount.plain(plate, Quantity.CURRENT))));
   }
 }

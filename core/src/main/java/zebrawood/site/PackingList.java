@@ -5,7 +5,11 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
+import zebrawood.measure.PartFinding;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * The parts against the list that came with them.
@@ -36,7 +40,7 @@ public record PackingList(List<Count> parts) {
 
   public PackingList {
     parts = List.copyOf(parts);
-    new Accepts().atLeast("parts", parts, 1, "part").orThrow();
+    new Accepts().atLeast("parts", parts, 1, "site.count.part").orThrow();
   }
 
   /**
@@ -63,33 +67,35 @@ public record PackingList(List<Count> parts) {
                 m.group(3) == null ? -1 : Integer.parseInt(m.group(3))));
       } else {
         accepts.complain(
-            "Packing list, line " + number,
-            "\"" + line.strip() + "\"",
-            "a name, the count listed and the count found, with commas between");
+            "packingList[" + number + "]",
+            Message.quoted("\"" + line.strip() + "\""),
+            Message.of("site.packing-list.name-count-listed"));
       }
     }
     accepts.orThrow();
     return new PackingList(parts);
   }
 
-  List<Part> judge() {
-    List<Part> parts = new ArrayList<>();
+  List<PartFinding> judge() {
+    List<PartFinding> parts = new ArrayList<>();
     for (Count part : this.parts) {
       if (!part.counted()) {
         parts.add(
-            new Part(
+            new PartFinding(
                 zebrawood.measure.Verdict.MEASURE_AGAIN,
-                List.of("Count it against the packing list: " + part.name + "."),
+                List.of(Advice.read("site.packing-list.count").because(Message.quoted(part.name))),
                 List.of()));
       } else if (part.found < part.listed) {
         parts.add(
-            Part.adjust(
-                "Ask the maker for %s × %s: the list has %s, found are %s."
-                    .formatted(
-                        Numbers.plain(part.listed - part.found),
-                        part.name,
-                        Numbers.plain(part.listed),
-                        Numbers.plain(part.found))));
+            PartFinding.adjust(
+                Advice.act(
+                        "site.packing-list.ask-maker",
+                        Amount.plain(part.listed - part.found, Quantity.NUMBER),
+                        part.name)
+                    .because(
+                        "site.packing-list.list-found-are",
+                        Amount.plain(part.listed, Quantity.NUMBER),
+                        Amount.plain(part.found, Quantity.NUMBER))));
       }
     }
     return parts;

@@ -4,8 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
+import zebrawood.measure.PartFinding;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /** Is the room within the machine's window, and is there room around the machine? */
 public final class Room {
@@ -34,7 +38,7 @@ public final class Room {
               .between("mostC", mostC, -40, 60)
               .between("clearanceNeededMm", clearanceNeededMm, 0, 10_000);
       if (leastC >= mostC) {
-        accepts.complain("mostC", mostC, "more than leastC");
+        accepts.complain("mostC", mostC, Message.of("site.room.more-than-leastc"));
       }
       mostHumidityPercent.ifPresent(p -> accepts.between("mostHumidityPercent", p, 0, 100));
       clearanceMm.ifPresent(mm -> accepts.between("clearanceMm", mm, 0, 100_000));
@@ -42,42 +46,47 @@ public final class Room {
     }
   }
 
-  static List<Part> judge(Readings r) {
-    List<Part> parts = new ArrayList<>();
+  static List<PartFinding> judge(Readings r) {
+    List<PartFinding> parts = new ArrayList<>();
     if (r.temperatureC < r.leastC || r.temperatureC > r.mostC) {
       parts.add(
-          Part.adjust(
-              "%s the room: %s °C, window %s to %s °C."
-                  .formatted(
-                      r.temperatureC < r.leastC ? "Warm" : "Cool",
-                      Numbers.plain(r.temperatureC),
-                      Numbers.plain(r.leastC),
-                      Numbers.plain(r.mostC))));
+          PartFinding.adjust(
+              Advice.act("site.room.room", r.temperatureC < r.leastC ? "Warm" : "Cool")
+                  .because(
+                      "site.room.window",
+                      Amount.plain(r.temperatureC, Quantity.TEMPERATURE),
+                      Amount.plain(r.leastC, Quantity.NUMBER),
+                      Amount.plain(r.mostC, Quantity.TEMPERATURE))));
     }
     if (r.mostHumidityPercent.isPresent()
         && r.humidityPercent > r.mostHumidityPercent.getAsDouble()) {
       parts.add(
-          Part.adjust(
-              "Dry the room: %s %% humidity, limit %s %%."
-                  .formatted(
-                      Numbers.plain(r.humidityPercent),
-                      Numbers.plain(r.mostHumidityPercent.getAsDouble()))));
+          PartFinding.adjust(
+              Advice.act("site.room.dry-room")
+                  .because(
+                      "site.room.humidity-limit",
+                      Amount.plain(r.humidityPercent, Quantity.PERCENT),
+                      Amount.plain(r.mostHumidityPercent.getAsDouble(), Quantity.PERCENT))));
     }
     if (r.clearanceNeededMm > 0 && r.clearanceMm.isEmpty()) {
       parts.add(
-          new Part(
+          new PartFinding(
               Verdict.MEASURE_AGAIN,
-              List.of("Read the narrowest gap to a wall: air and hands need it."),
+              List.of(
+                  Advice.read("site.room.read-narrowest-gap").because("site.room.air-hands-need")),
               List.of()));
     }
     if (r.clearanceMm.isPresent() && r.clearanceMm.getAsDouble() < r.clearanceNeededMm) {
       parts.add(
-          Part.adjust(
-              "Move it %s mm further from the wall: %s mm are free, %s mm needed."
-                  .formatted(
-                      Numbers.fixed(r.clearanceNeededMm - r.clearanceMm.getAsDouble(), 0),
-                      Numbers.plain(r.clearanceMm.getAsDouble()),
-                      Numbers.plain(r.clearanceNeededMm))));
+          PartFinding.adjust(
+              Advice.act(
+                      "site.room.move-further-from",
+                      Amount.of(
+                          r.clearanceNeededMm - r.clearanceMm.getAsDouble(), Quantity.LENGTH, 0))
+                  .because(
+                      "site.room.are-free-needed",
+                      Amount.plain(r.clearanceMm.getAsDouble(), Quantity.LENGTH),
+                      Amount.plain(r.clearanceNeededMm, Quantity.LENGTH))));
     }
     return parts;
   }

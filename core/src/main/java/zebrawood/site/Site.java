@@ -1,17 +1,19 @@
 package zebrawood.site;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import zebrawood.ledger.Figure;
+import zebrawood.machine.Fitting;
 import zebrawood.machine.Machine;
-import zebrawood.measure.Verdict;
+import zebrawood.measure.PartFinding;
+import zebrawood.quantity.Quantity;
 import zebrawood.site.SiteReadings.Item;
 import zebrawood.site.SiteReadings.Proof;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * Can the machine be switched on here, and can nobody be hurt?
@@ -22,28 +24,20 @@ import zebrawood.site.SiteReadings.Proof;
 public final class Site {
   private Site() {}
 
-  /** Advice begins so when something is still to be proven. */
-  public static final String PROVE = Cooling.PROVE;
-
   public static SiteFinding solve(Machine machine, SiteReadings r) {
     Optional<Circuit.Finding> circuit = r.feed().circuit().map(Circuit::solve);
     Optional<Duct.Finding> duct = r.breathing().duct().map(Duct::solve);
     Optional<Eyewear.Finding> eyewear = r.eyewear().map(Eyewear::solve);
-    List<Part> parts = new ArrayList<>(r.feed().judge(circuit));
+    List<PartFinding> parts = new ArrayList<>(r.feed().judge(circuit));
     parts.addAll(r.arrival().judge());
     parts.addAll(proofs(machine, r.proofs()));
     eyewear.ifPresent(f -> parts.add(Eyewear.judge(r.eyewear().get(), f)));
     // A run without a blower's curve tells what blower to fit, and is no fault of the site.
     parts.addAll(r.breathing().judge(duct));
-    Verdict verdict =
-        parts.stream().map(Part::verdict).max(Comparator.comparingInt(Site::rank)).orElseThrow();
-    List<String> advice = new ArrayList<>();
-    parts.stream()
-        .filter(p -> p.verdict() != Verdict.WITHIN)
-        .sorted(Comparator.comparingInt(p -> -rank(p.verdict())))
-        .forEach(p -> advice.addAll(p.advice()));
+    parts.addAll(unread(machine, r));
+    List<Advice> advice = new ArrayList<>(PartFinding.toDo(parts));
     if (advice.isEmpty()) {
-      advice.add("Leave it: earth, protection and what was read are in order.");
+      advice.add(Advice.leave("site.site.leave").because("site.site.earth-protection-what"));
     }
     return new SiteFinding(
         circuit,
@@ -58,28 +52,41 @@ public final class Site {
                     eyewear.orElseThrow().mpeWPerM2())),
         r.arrival().weight().map(Weight::solve),
         r.arrival().wayIn().map(WayIn::solve),
-        verdict,
+        PartFinding.worst(parts),
         advice,
         parts.stream().flatMap(p -> p.warnings().stream()).toList());
   }
 
-  private static int rank(Verdict verdict) {
-    return SiteSurvey.WORSE.indexOf(verdict);
+  /** Nothing is asserted of what decides the question and was never read. */
+  private static List<PartFinding> unread(Machine machine, SiteReadings r) {
+    List<PartFinding> parts = new ArrayList<>();
+    if (r.feed().circuit().isEmpty()) {
+      parts.add(PartFinding.again(Advice.read("site.unread.circuit")));
+    }
+    if (machine.has(Fitting.EXHAUST) && r.breathing().duct().isEmpty()) {
+      parts.add(PartFinding.again(Advice.read("site.unread.exhaust")));
+    }
+    if (r.arrival().room().isEmpty()) {
+      parts.add(PartFinding.again(Advice.read("site.unread.room")));
+    }
+    if (r.eyewear().isEmpty()) {
+      parts.add(PartFinding.again(Advice.read("site.unread.eyewear")));
+    }
+    return parts;
   }
 
-  private static List<Part> proofs(Machine machine, List<Proof> proofs) {
+  private static List<PartFinding> proofs(Machine machine, List<Proof> proofs) {
     Map<Item, Boolean> passed = new EnumMap<>(Item.class);
     proofs.forEach(p -> passed.put(p.item(), p.passed()));
-    List<Part> parts = new ArrayList<>();
+    List<PartFinding> parts = new ArrayList<>();
     for (Item item : Item.values()) {
       if (!item.appliesTo(machine)) {
         continue;
       }
       if (!passed.containsKey(item)) {
-        parts.add(
-            new Part(Verdict.MEASURE_AGAIN, List.of(PROVE + ": " + item.words() + "."), List.of()));
+        parts.add(PartFinding.again(Advice.prove(Message.of(item))));
       } else if (!passed.get(item)) {
-        parts.add(Part.stop("Do not fire until it is so: " + item.words() + "."));
+        parts.add(PartFinding.stop(Advice.notSo(Message.of(item))));
       }
     }
     return parts;
@@ -92,59 +99,34 @@ public final class Site {
         .earthOhm()
         .ifPresent(ohm ->
             figures.add(
-                figure("earth", "Earth", ohm, "Ω", OptionalDouble.of(r.feed().earthLimitOhm()))));
+                Figure.of("earth", ohm, Quantity.RESISTANCE).limited(r.feed().earthLimitOhm())));
     f.circuit()
         .ifPresent(c ->
             figures.add(
-                figure(
-                    "breaker",
-                    "Breaker",
-                    100 * c.shareOfBreaker(),
-                    "%",
-                    OptionalDouble.of(100 * r.feed().circuit().orElseThrow().continuousShare()))));
+                Figure.of("breaker", 100 * c.shareOfBreaker(), Quantity.PERCENT)
+                    .limited(100 * r.feed().circuit().orElseThrow().continuousShare())));
     f.duct()
-        .flatMap(d -> d.operatingFlowM3H().isPresent() ? Optional.of(d) : Optional.empty())
+        .filter(d -> d.operatingFlowM3H().isPresent())
         .ifPresent(d ->
-            figures.add(
-                figure(
-                    "exhaust",
-                    "Exhaust",
-                    d.operatingFlowM3H().getAsDouble(),
-                    "m³/h",
-                    OptionalDouble.empty())));
+            figures.add(Figure.of("exhaust", d.operatingFlowM3H().getAsDouble(), Quantity.FLOW)));
     f.eyewear()
         .ifPresent(e ->
             figures.add(
-                figure(
-                    "density",
-                    "Eyewear needs",
-                    e.requiredOpticalDensity(),
-                    "OD",
-                    OptionalDouble.empty())));
+                Figure.of("density", e.requiredOpticalDensity(), Quantity.OPTICAL_DENSITY)));
     r.arrival()
         .room()
         .ifPresent(room -> {
           figures.add(
-              figure("room", "Room", room.temperatureC(), "°C", OptionalDouble.of(room.mostC())));
+              Figure.of("room", room.temperatureC(), Quantity.TEMPERATURE).limited(room.mostC()));
           figures.add(
-              figure(
-                  "humidity", "Humidity", room.humidityPercent(), "%", room.mostHumidityPercent()));
+              Figure.of("humidity", room.humidityPercent(), Quantity.PERCENT)
+                  .limited(room.mostHumidityPercent()));
         });
     f.hazardDistance()
         .filter(h -> h.alongBeamM().isPresent())
         .ifPresent(h ->
             figures.add(
-                figure(
-                    "hazardDistance",
-                    "Bare beam harms to",
-                    h.alongBeamM().getAsDouble(),
-                    "m",
-                    OptionalDouble.empty())));
+                Figure.of("hazardDistance", h.alongBeamM().getAsDouble(), Quantity.DISTANCE)));
     return figures;
-  }
-
-  private static Figure figure(
-      String id, String label, double value, String unit, OptionalDouble limit) {
-    return new Figure(id, label, value, unit, OptionalDouble.empty(), limit);
   }
 }

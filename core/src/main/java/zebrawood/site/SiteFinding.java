@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import zebrawood.measure.Finding;
 import zebrawood.measure.Verdict;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /** What the site came to, for the parts read. */
 public record SiteFinding(
@@ -14,6 +16,6 @@ public record SiteFinding(
     Optional<Weight.Finding> weight,
     Optional<WayIn.Finding> wayIn,
     Verdict verdict,
-    List<String> advice,
-    List<String> warnings)
+    List<Advice> advice,
+    List<Message> warnings)
     implements Finding {}

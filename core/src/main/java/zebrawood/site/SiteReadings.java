@@ -7,6 +7,7 @@ import zebrawood.machine.Fitting;
 import zebrawood.machine.Machine;
 import zebrawood.machine.SourceKind;
 import zebrawood.measure.Accepts;
+import zebrawood.words.Message;
 
 /**
  * One visit to the site: what was read, and what was proven by hand.
@@ -24,32 +25,29 @@ public record SiteReadings(
 
   /** What is proven by hand and eye, in the order of the work. */
   public enum Item {
-    STRAPS("shipping straps, carriage locks and films are off; the packing is kept"),
-    CONNECTORS("every connector is seated, no cable pinched, motors not pushed fast by hand"),
-    CALM("no dust from other work, no shaking floor, no draught on the work"),
-    SPARE_FUSE("a spare fuse of the right rating lies with it"),
-    AIR_ON("air assist blows when it should"),
-    AIR_OFF("air assist is silent when it should be"),
-    DOOR_AND_SIGN("the door shuts, the sign is out, and nobody comes in unasked"),
-    EYEWEAR("eyewear for each person present"),
-    NEVER_IN("the list of what must never go in hangs at the machine"),
-    EXTINGUISHER("an extinguisher within reach; never left unattended");
-
-    private final String words;
-
-    Item(String words) {
-      this.words = words;
-    }
-
-    public String words() {
-      return words;
-    }
+    STRAPS,
+    LOCKS,
+    FILMS,
+    CONNECTORS,
+    CABLES,
+    DUST,
+    FLOOR,
+    DRAUGHT,
+    SPARE_FUSE,
+    AIR_ON,
+    AIR_OFF,
+    DOOR,
+    SIGN,
+    EYEWEAR,
+    NEVER_IN,
+    EXTINGUISHER,
+    ATTENDED;
 
     /** Whether this machine is asked for it. */
     public boolean appliesTo(Machine machine) {
       return switch (this) {
         case AIR_ON, AIR_OFF -> machine.has(Fitting.AIR_ASSIST);
-        case DOOR_AND_SIGN -> !machine.enclosed();
+        case DOOR, SIGN -> !machine.enclosed();
         case SPARE_FUSE -> machine.source().kind() != SourceKind.DIODE;
         default -> true;
       };
@@ -66,7 +64,10 @@ public record SiteReadings(
     var accepts = new Accepts();
     divergenceMrad.ifPresent(d -> accepts.between("divergenceMrad", d, 0.001, 3000));
     if (proofs.stream().map(Proof::item).distinct().count() < proofs.size()) {
-      accepts.complain("proofs", "one item twice", "each item once");
+      accepts.complain(
+          "proofs",
+          Message.of("site.site-readings.one-item-twice"),
+          Message.of("site.site-readings.each-item-once"));
     }
     accepts.orThrow();
   }

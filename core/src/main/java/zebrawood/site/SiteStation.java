@@ -12,12 +12,5 @@ public final class SiteStation {
 
   public static final Station STATION =
       new Station(
-          "site",
-          "Site",
-          "Can it be switched on here, and can nobody be hurt?",
-          machine -> true,
-          Set.of(),
-          Map.of(EventKind.MOVED, Doubt.READ_AGAIN),
-          365,
-          30);
+          "site", machine -> true, Set.of(), Map.of(EventKind.MOVED, Doubt.READ_AGAIN), 365, 30);
 }

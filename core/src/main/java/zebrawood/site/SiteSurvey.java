@@ -4,9 +4,15 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import zebrawood.climate.Air;
+import zebrawood.climate.Bucket;
+import zebrawood.climate.Coldest;
 import zebrawood.measure.Accepts;
 import zebrawood.measure.Finding;
+import zebrawood.measure.PartFinding;
 import zebrawood.measure.Verdict;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /** Any of the site's questions together; the verdict is that of the worst. */
 public final class SiteSurvey {
@@ -32,7 +38,10 @@ public final class SiteSurvey {
           && coldest.isEmpty()
           && eyewear.isEmpty()) {
         new Accepts()
-            .complain("site", "without any part", "air, circuit, bucket, duct, coldest or eyewear")
+            .complain(
+                "site",
+                Message.of("site.site-survey.without-any-part"),
+                Message.of("site.site-survey.air-circuit-bucket"))
             .orThrow();
       }
     }
@@ -47,8 +56,8 @@ public final class SiteSurvey {
       Optional<Coldest.Finding> coldest,
       Optional<Eyewear.Finding> eyewear,
       Verdict verdict,
-      List<String> advice,
-      List<String> warnings)
+      List<Advice> advice,
+      List<Message> warnings)
       implements Finding {}
 
   public static Result solve(Readings r) {
@@ -58,7 +67,7 @@ public final class SiteSurvey {
     Optional<Duct.Finding> duct = r.duct.map(Duct::solve);
     Optional<Coldest.Finding> coldest = r.coldest.map(Coldest::solve);
     Optional<Eyewear.Finding> eyewear = r.eyewear.map(Eyewear::solve);
-    List<Part> parts = new ArrayList<>();
+    List<PartFinding> parts = new ArrayList<>();
     eyewear.ifPresent(f -> parts.add(Eyewear.judge(r.eyewear.get(), f)));
     circuit.ifPresent(f -> parts.add(Circuit.judge(r.circuit.get(), f)));
     air.ifPresent(f -> parts.add(Air.judge(f)));
@@ -66,7 +75,7 @@ public final class SiteSurvey {
     coldest.ifPresent(f -> parts.add(Coldest.judge(f)));
     bucket.ifPresent(f -> parts.add(Bucket.judge(r.bucket.get(), f)));
     // What can hurt is said first; within one verdict the order of the work stays.
-    parts.sort(Comparator.comparingInt((Part p) -> -WORSE.indexOf(p.verdict())));
+    parts.sort(Comparator.comparingInt((PartFinding p) -> -WORSE.indexOf(p.verdict())));
     return new Result(
         air,
         circuit,

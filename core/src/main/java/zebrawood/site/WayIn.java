@@ -5,7 +5,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
+import zebrawood.measure.PartFinding;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * Does it come through every door, round every corner and up every step: in its crate, and bare?
@@ -72,7 +76,7 @@ public final class WayIn {
   public record Readings(Optional<Box> crate, Box machine, List<Passage> passages) {
     public Readings {
       passages = List.copyOf(passages);
-      new Accepts().atLeast("passages", passages, 1, "door, corner or step").orThrow();
+      new Accepts().atLeast("passages", passages, 1, "site.way-in.door-corner-step").orThrow();
     }
   }
 
@@ -116,41 +120,47 @@ public final class WayIn {
     return least - box.shorter();
   }
 
-  static List<Part> judge(Readings r, Finding f) {
-    List<Part> parts = new ArrayList<>();
+  static List<PartFinding> judge(Readings r, Finding f) {
+    List<PartFinding> parts = new ArrayList<>();
     for (int i = 0; i < r.passages.size(); i++) {
       Passage passage = r.passages.get(i);
       Spare spare = f.spares.get(i);
-      String name = passage.kind.name().toLowerCase(java.util.Locale.ROOT) + " " + (i + 1);
+      Message name = Message.of("site.way-in.place", passage.kind, i + 1);
       if (passage.kind == Kind.STEPS) {
         parts.add(
-            Part.within("Steps are taken with a ramp or by people enough.")
+            PartFinding.within(Advice.act("site.way-in.steps-are-taken"))
                 .warning(
                     List.of(
-                        "%s steps of %s mm on the way in: a ramp, or carried level; nobody stands below."
-                            .formatted(
-                                Numbers.plain(passage.second), Numbers.plain(passage.first)))));
+                        Message.of(
+                            "site.way-in.steps-way-ramp",
+                            Amount.plain(passage.second, Quantity.NUMBER),
+                            Amount.plain(passage.first, Quantity.LENGTH)))));
       } else if (spare.machineMm < 0) {
         parts.add(
-            Part.stop(
-                "Find another way in: at the %s even the bare machine lacks %s mm."
-                    .formatted(name, Numbers.fixed(Math.ceil(-spare.machineMm), 0))));
+            PartFinding.stop(
+                Advice.act("site.way-in.find-another-way")
+                    .because(
+                        "site.way-in.even-bare-machine",
+                        name,
+                        Amount.of(Math.ceil(-spare.machineMm), Quantity.LENGTH, 0))));
       } else if (spare.crateMm.filter(mm -> mm < 0).isPresent()) {
         parts.add(
-            Part.adjust(
-                "Unpack before the %s: the crate lacks %s mm there, the bare machine has %s mm to spare."
-                    .formatted(
-                        name,
-                        Numbers.fixed(Math.ceil(-spare.crateMm.get()), 0),
-                        Numbers.fixed(Math.floor(spare.machineMm), 0))));
+            PartFinding.adjust(
+                Advice.act("site.way-in.unpack-before", name)
+                    .because(
+                        "site.way-in.crate-lacks-there",
+                        Amount.of(Math.ceil(-spare.crateMm.get()), Quantity.LENGTH, 0),
+                        Amount.of(Math.floor(spare.machineMm), Quantity.LENGTH, 0))));
       } else if (Stream.concat(spare.crateMm.stream(), Stream.of(spare.machineMm))
           .anyMatch(mm -> mm < HANDS_MM)) {
         parts.add(
-            Part.within("It just passes.")
+            PartFinding.within(Advice.act("site.way-in.just-passes"))
                 .warning(
                     List.of(
-                        "Less than %s mm to spare at the %s: read it again before you carry."
-                            .formatted(Numbers.plain(HANDS_MM), name))));
+                        Message.of(
+                            "site.way-in.less-than-spare",
+                            Amount.plain(HANDS_MM, Quantity.LENGTH),
+                            name))));
       }
     }
     return parts;

@@ -4,7 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Numbers;
+import zebrawood.measure.PartFinding;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /** Does the floor carry the machine, and how many lift it? */
 public final class Weight {
@@ -63,28 +67,29 @@ public final class Weight {
         (int) Math.ceil(r.massKg / r.oneLiftsKg - 1e-9));
   }
 
-  static Part judge(Readings r, Finding f) {
-    List<String> warnings = new ArrayList<>();
+  static PartFinding judge(Readings r, Finding f) {
+    List<Message> warnings = new ArrayList<>();
     if (r.massKg > LIFTING_GEAR_KG) {
       warnings.add(
-          "%s kg: with lifting gear and people who know it, never by hand."
-              .formatted(Numbers.plain(r.massKg)));
+          Message.of("site.weight.with-lifting-gear", Amount.plain(r.massKg, Quantity.MASS)));
     } else if (f.people > 1) {
       warnings.add(
-          "%s kg: %d people lift it, one says when.".formatted(Numbers.plain(r.massKg), f.people));
+          Message.of(
+              "site.weight.people-lift-one", Amount.plain(r.massKg, Quantity.MASS), f.people));
     }
     if (r.floorKgPerM2.isPresent() && f.kgPerM2 > r.floorKgPerM2.getAsDouble()) {
       double areaM2 = r.massKg / r.floorKgPerM2.getAsDouble();
-      return new Part(
+      return new PartFinding(
           zebrawood.measure.Verdict.STOP,
           List.of(
-              "Do not set it here: %s kg/m² on a floor for %s. Spread it over %s m², or ask who answers for the building."
-                  .formatted(
-                      Numbers.fixed(f.kgPerM2, 0),
-                      Numbers.plain(r.floorKgPerM2.getAsDouble()),
-                      Numbers.fixed(Math.ceil(areaM2 * 10) / 10, 1))),
+              Advice.act("site.weight.do-not-set")
+                  .because(
+                      "site.weight.floor-spread-over",
+                      Amount.of(f.kgPerM2, Quantity.FLOOR_LOAD, 0),
+                      Amount.plain(r.floorKgPerM2.getAsDouble(), Quantity.NUMBER),
+                      Amount.of(Math.ceil(areaM2 * 10) / 10, Quantity.FLOOR, 1))),
           warnings);
     }
-    return Part.within("The floor carries it.").warning(warnings);
+    return PartFinding.within(Advice.act("site.weight.floor-carries")).warning(warnings);
   }
 }

@@ -9,7 +9,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import zebrawood.ledger.Entry;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Ledger;
@@ -18,6 +17,7 @@ import zebrawood.machine.Fitting;
 import zebrawood.machine.Machine;
 import zebrawood.measure.Verdict;
 import zebrawood.start.GoLine.Kind;
+import zebrawood.words.Message;
 
 /**
  * The list that is gone through before a run, for one machine.
@@ -52,12 +52,16 @@ public record GoCard(List<GoLine> lines) {
           new GoLine(
               "emergency-stop",
               Kind.STOP_FIRST,
-              "the emergency stop cuts everything, tried before anything is powered"
-                  + (machine.cooledByWater() ? ", the coolant pump included" : "")));
+              Message.of(
+                  machine.cooledByWater()
+                      ? "start.line.emergency-stop-pump"
+                      : "start.line.emergency-stop")));
     }
     int number = 1;
-    for (String part : machine.startUpOrder()) {
-      lines.add(new GoLine(SWITCH_ON + number, Kind.SWITCH_ON, number + ". " + part + " on"));
+    for (Message part : machine.startUpOrder()) {
+      lines.add(
+          new GoLine(
+              SWITCH_ON + number, Kind.SWITCH_ON, Message.of("start.line.on", number, part)));
       number++;
     }
     interlocks(machine, lines);
@@ -68,49 +72,50 @@ public record GoCard(List<GoLine> lines) {
 
   private static void interlocks(Machine machine, List<GoLine> lines) {
     if (machine.has(Fitting.LID_SWITCH)) {
-      lines.add(new GoLine("lid", Kind.INTERLOCK, "opening the lid stops the laser"));
+      line(lines, Kind.INTERLOCK, "lid");
     } else {
-      lines.add(
-          new GoLine(
-              "door-and-eyewear",
-              Kind.INTERLOCK,
-              "no lid switch here: eyewear on everyone, the door shut, the sign out"));
+      line(lines, Kind.INTERLOCK, "eyewear-on");
+      line(lines, Kind.INTERLOCK, "door-shut");
+      line(lines, Kind.INTERLOCK, "sign-out");
     }
     if (machine.has(Fitting.KEY_SWITCH)) {
-      lines.add(new GoLine("key", Kind.INTERLOCK, "without its key it does not fire"));
+      line(lines, Kind.INTERLOCK, "key");
     }
     if (machine.has(Fitting.FLOW_SWITCH)) {
-      lines.add(
-          new GoLine("flow", Kind.INTERLOCK, "with the coolant hose pinched it does not fire"));
+      line(lines, Kind.INTERLOCK, "flow");
     }
   }
 
   private static void beforeRun(Machine machine, List<GoLine> lines) {
     if (machine.cooledByWater()) {
-      before(lines, "coolant", "coolant flows, and no bubble stands in the tube or loop");
+      line(lines, Kind.BEFORE_RUN, "coolant");
+      line(lines, Kind.BEFORE_RUN, "bubbles");
     }
     if (machine.has(Fitting.AIR_ASSIST)) {
-      before(lines, "air", "air assist on, full for cutting, least for engraving");
+      line(lines, Kind.BEFORE_RUN, "air");
     }
     if (machine.has(Fitting.EXHAUST)) {
-      before(lines, "exhaust", "exhaust draws: a strip of paper is pulled to it");
+      line(lines, Kind.BEFORE_RUN, "exhaust");
     }
     if (machine.has(Fitting.LENS_CAP)) {
-      before(lines, "lens-cap", "lens cap off, lens clean");
+      line(lines, Kind.BEFORE_RUN, "lens-cap");
+      line(lines, Kind.BEFORE_RUN, "lens-clean");
     }
     if (machine.has(Fitting.SHUTTER)) {
-      before(lines, "shutter", "shutter open");
+      line(lines, Kind.BEFORE_RUN, "shutter");
     }
-    before(lines, "focus", "focus set for today's stock");
-    before(lines, "artwork", "artwork mirrored, where the back is engraved");
+    line(lines, Kind.BEFORE_RUN, "focus");
+    line(lines, Kind.BEFORE_RUN, "artwork");
     if (machine.build().headTravels()) {
-      before(lines, "path", "nothing loose on the bed or in the head's way");
+      line(lines, Kind.BEFORE_RUN, "path");
     }
-    before(lines, "stay", "stock known and allowed; somebody stays, extinguisher within reach");
+    line(lines, Kind.BEFORE_RUN, "stock");
+    line(lines, Kind.BEFORE_RUN, "stay");
+    line(lines, Kind.BEFORE_RUN, "extinguisher");
   }
 
-  private static void before(List<GoLine> lines, String id, String words) {
-    lines.add(new GoLine(id, Kind.BEFORE_RUN, words));
+  private static void line(List<GoLine> lines, Kind kind, String id) {
+    lines.add(new GoLine(id, kind, Message.of("start.line." + id)));
   }
 
   private static List<GoLine> lessons(
@@ -120,39 +125,41 @@ public record GoCard(List<GoLine> lines) {
     // Newest first; of what is said twice the newest stays.
     Map<String, GoLine> lessons = new LinkedHashMap<>();
     for (Event event : ledger.events().reversed()) {
-      if (event.at().isBefore(since)) {
+      if (event.time().isBefore(since)) {
         continue;
       }
-      String on = day.format(event.at());
+      String on = day.format(event.time());
       if (event.kind() == EventKind.SPOILT) {
-        String what = event.note().isBlank() ? "a step" : event.note().strip();
+        String what = event.note().strip();
         lessons.putIfAbsent(
             what.toLowerCase(Locale.ROOT),
-            new GoLine("lesson-" + event.id(), Kind.LESSON, "forgotten on " + on + ": " + what));
+            lesson(
+                event.id(),
+                Message.of(
+                    "start.lesson.forgotten",
+                    on,
+                    what.isEmpty() ? Message.of("start.lesson.a-step") : Message.verbatim(what))));
       } else if (event.kind() == EventKind.CRASH) {
         lessons.putIfAbsent(
-            "crash",
-            new GoLine(
-                "lesson-" + event.id(),
-                Kind.LESSON,
-                "the job was framed without hitting anything: it crashed on " + on));
+            EventKind.CRASH.name(), lesson(event.id(), Message.of("start.lesson.crashed", on)));
       }
     }
     for (Station station : stations) {
       ledger.entriesAt(station).reversed().stream()
-          .filter(e -> e.verdict() == Verdict.STOP && e.at().isAfter(since))
+          .filter(e -> e.verdict() == Verdict.STOP && e.time().isAfter(since))
           .findFirst()
-          .ifPresent(e -> lessons.put(station.id(), trouble(station, e, day)));
+          .ifPresent(e ->
+              lessons.put(
+                  station.id(),
+                  lesson(
+                      e.id(),
+                      Message.of("start.lesson.stopped", station.title(), day.format(e.time())))));
     }
     return lessons.values().stream().limit(MOST_LESSONS).toList();
   }
 
-  private static GoLine trouble(Station station, Entry entry, DateTimeFormatter day) {
-    return new GoLine(
-        "lesson-" + entry.id(),
-        Kind.LESSON,
-        "%s looked at: it had to be stopped on %s"
-            .formatted(station.title().toLowerCase(Locale.ROOT), day.format(entry.at())));
+  private static GoLine lesson(String id, Message said) {
+    return new GoLine("lesson-" + id, Kind.LESSON, said);
   }
 
   /** What protects, and is asked for every day. */

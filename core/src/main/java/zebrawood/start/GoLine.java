@@ -1,14 +1,15 @@
 package zebrawood.start;
 
 import zebrawood.measure.Accepts;
+import zebrawood.words.Message;
 
 /**
  * One line of a go card.
  *
  * @param id the same for the same line every day
- * @param words what is so when it is in order
+ * @param said what is so when it is in order
  */
-public record GoLine(String id, Kind kind, String words) {
+public record GoLine(String id, Kind kind, Message said) {
 
   /** What a line is for, in the order of the card. */
   public enum Kind {
@@ -28,6 +29,6 @@ public record GoLine(String id, Kind kind, String words) {
   }
 
   public GoLine {
-    new Accepts().filled("id", id).filled("words", words).orThrow();
+    new Accepts().filled("id", id).orThrow();
   }
 }

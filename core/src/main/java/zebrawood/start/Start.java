@@ -2,12 +2,14 @@ package zebrawood.start;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalDouble;
 import zebrawood.ledger.Figure;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
 import zebrawood.start.StartReadings.Answer;
 import zebrawood.start.StartReadings.Asked;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
 
 /**
  * May it run today?
@@ -17,26 +19,20 @@ import zebrawood.start.StartReadings.Asked;
  * not keep the entry from proving the protections.
  */
 public final class Start {
-  /** Advice begins so when something is still to be proven. */
-  public static final String PROVE = "Prove it";
-
-  /** Advice begins so for the other lines of the card. */
-  public static final String SEE = "See to it";
-
   private Start() {}
 
   public static StartFinding solve(StartReadings r) {
-    List<String> failed = new ArrayList<>();
-    List<String> open = new ArrayList<>();
+    List<Advice> failed = new ArrayList<>();
+    List<Advice> open = new ArrayList<>();
     boolean unproven = false;
     int rest = 0;
     for (Asked asked : r.asked()) {
-      String words = asked.line().words();
+      Message said = asked.line().said();
       switch (asked.answer()) {
-        case NO -> failed.add("Do not fire until it is so: " + words + ".");
+        case NO -> failed.add(Advice.notSo(said));
         case NOT_YET -> {
           boolean protects = asked.line().kind().protects();
-          open.add((protects ? PROVE : SEE) + ": " + words + ".");
+          open.add(protects ? Advice.prove(said) : Advice.act("start.see").because(said));
           unproven |= protects;
           rest += protects ? 0 : 1;
         }
@@ -44,29 +40,30 @@ public final class Start {
       }
     }
     boolean unread = r.coolantNeeded() && r.coolantC().isEmpty();
-    List<String> advice = new ArrayList<>(failed);
+    List<Advice> advice = new ArrayList<>(failed);
     Verdict verdict = failed.isEmpty() ? Verdict.WITHIN : Verdict.STOP;
     if (tooWarm(r)) {
       advice.add(
-          "Wait for the cooling: the coolant has %s °C, limit %s °C."
-              .formatted(
-                  Numbers.fixed(r.coolantC().getAsDouble(), 1),
-                  Numbers.plain(r.warmestC().getAsDouble())));
+          Advice.act("start.start.wait-cooling")
+              .because(
+                  "start.start.coolant-limit",
+                  Amount.of(r.coolantC().getAsDouble(), Quantity.TEMPERATURE, 1),
+                  Amount.plain(r.warmestC().getAsDouble(), Quantity.TEMPERATURE)));
       verdict = Verdict.STOP;
     }
     advice.addAll(open);
     if (unread) {
-      advice.add("Read the coolant: a figure, not a glance.");
+      advice.add(Advice.read("start.start.read-coolant").because("start.start.figure-not-glance"));
     }
     if (verdict == Verdict.WITHIN && (unread || unproven)) {
       verdict = Verdict.MEASURE_AGAIN;
     }
-    List<String> warnings = new ArrayList<>();
+    List<Message> warnings = new ArrayList<>();
     if (verdict == Verdict.WITHIN && rest > 0) {
-      warnings.add("Before every run: %d lines of the card are still open.".formatted(rest));
+      warnings.add(Message.of("start.start.before-every-run", rest));
     }
     if (advice.isEmpty()) {
-      advice.add("Go: everything on the card is in order.");
+      advice.add(Advice.leave("start.start.go").because("start.start.everything-card-order"));
     }
     return new StartFinding(failed.size(), verdict, advice, warnings);
   }
@@ -81,17 +78,9 @@ public final class Start {
   public static List<Figure> figures(StartReadings r, StartFinding f) {
     List<Figure> figures = new ArrayList<>();
     r.coolantC()
-        .ifPresent(c ->
-            figures.add(
-                new Figure("coolant", "Coolant", c, "°C", OptionalDouble.empty(), r.warmestC())));
-    figures.add(
-        new Figure(
-            "notSo",
-            "Not in order",
-            f.notSo(),
-            "lines",
-            OptionalDouble.empty(),
-            OptionalDouble.of(0)));
+        .ifPresent(
+            c -> figures.add(Figure.of("coolant", c, Quantity.TEMPERATURE).limited(r.warmestC())));
+    figures.add(Figure.of("notSo", f.notSo(), Quantity.LINES).limited(0));
     return figures;
   }
 

@@ -31,7 +31,7 @@ public record StartReadings(
     asked = List.copyOf(asked);
     var accepts =
         new Accepts()
-            .atLeast("asked", asked, 1, "line")
+            .atLeast("asked", asked, 1, "start.count.line")
             .distinct("asked", asked.stream().map(a -> a.line().id()).toList());
     coolantC.ifPresent(c -> accepts.between("coolantC", c, -40, 100));
     warmestC.ifPresent(c -> accepts.between("warmestC", c, 5, 60));

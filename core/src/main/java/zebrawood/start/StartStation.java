@@ -16,8 +16,6 @@ public final class StartStation {
   public static final Station STATION =
       new Station(
           "start",
-          "Start-up",
-          "Is everything that stops the beam proven today, and is it ready to run?",
           machine -> true,
           Set.of(),
           Map.of(

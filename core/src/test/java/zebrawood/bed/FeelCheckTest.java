@@ -2,6 +2,7 @@ package zebrawood.bed;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -29,7 +30,7 @@ class FeelCheckTest {
   void differencesSayWhereToRaiseAndLower() {
     FeelFinding finding = judge(Feel.SLIDES, Feel.TOUCHES, Feel.GAP);
     assertThat(finding.verdict()).isEqualTo(Verdict.ADJUST);
-    assertThat(finding.advice())
+    assertThat(finding.advice(ENGLISH))
         .anyMatch(a -> a.startsWith("Lower the bed at place 1"))
         .anyMatch(a -> a.startsWith("Raise the bed at place 2"));
   }
@@ -37,8 +38,8 @@ class FeelCheckTest {
   @Test
   void alikeButWrongEverywhereIsTheWrongGauge() {
     assertThat(judge(Feel.GAP, Feel.GAP, Feel.GAP).verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
-    assertThat(judge(Feel.GAP, Feel.GAP, Feel.GAP).advice().getFirst()).contains("thicker");
-    assertThat(judge(Feel.TOUCHES, Feel.TOUCHES, Feel.TOUCHES).advice().getFirst())
+    assertThat(judge(Feel.GAP, Feel.GAP, Feel.GAP).advice(ENGLISH).getFirst()).contains("thicker");
+    assertThat(judge(Feel.TOUCHES, Feel.TOUCHES, Feel.TOUCHES).advice(ENGLISH).getFirst())
         .contains("thinner");
   }
 

@@ -3,6 +3,7 @@ package zebrawood.bed;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -86,7 +87,7 @@ class LevellingTest {
     assertThat(warped.verdict()).isEqualTo(Verdict.STOP);
     assertThat(warped.warpMm()).isCloseTo(1, within(1e-9));
     assertThat(warped.peakToValleyAfterMm()).isEqualTo(warped.warpMm());
-    assertThat(warped.advice().getFirst()).contains("cannot cure", "1.00 mm of warp");
+    assertThat(warped.advice(ENGLISH).getFirst()).contains("cannot cure", "1.00 mm of warp");
   }
 
   @Test
@@ -105,8 +106,8 @@ class LevellingTest {
     BedReadings readings = corners(6, 6, 6, 6);
     BedFinding finding = Levelling.solve(with(readings.points(), 0.5, 0.3, CORNERS, null));
     assertThat(finding.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
-    assertThat(finding.advice().getFirst()).contains("0.15 mm apart or better");
-    assertThat(finding.warnings().getFirst()).contains("0.5 mm").contains("0.3 mm");
+    assertThat(finding.advice(ENGLISH).getFirst()).contains("0.15 mm apart or better");
+    assertThat(finding.warnings(ENGLISH).getFirst()).contains("0.5 mm").contains("0.3 mm");
     BedFinding far = Levelling.solve(with(corners(6, 8, 6, 8).points(), 0.5, 0.3, CORNERS, null));
     assertThat(far.verdict()).isEqualTo(Verdict.ADJUST);
   }
@@ -117,7 +118,7 @@ class LevellingTest {
         Levelling.solve(
             with(corners(6, 6.6, 6.3, 0).points().subList(0, 3), 0.1, 0.3, CORNERS, null));
     assertThat(finding.warpMm()).isZero();
-    assertThat(finding.warnings()).anyMatch(w -> w.contains("cannot show a warp"));
+    assertThat(finding.warnings(ENGLISH)).anyMatch(w -> w.contains("cannot show a warp"));
   }
 
   /** Finds the common height of least total turning by trying many. */

@@ -3,6 +3,7 @@ package zebrawood.bed;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -102,7 +103,7 @@ class ShimmingTest {
     assertThat(finding.slopeXMmPerM()).isCloseTo(-4, within(1e-9));
     assertThat(finding.shims().get(0).thicknessMm()).isZero();
     assertThat(finding.shims().get(1).thicknessMm()).isCloseTo(0.76, within(1e-9));
-    assertThat(finding.advice().getFirst()).startsWith("Put 0.76 mm under foot");
+    assertThat(finding.advice(ENGLISH).getFirst()).startsWith("Put 0.76 mm under foot");
   }
 
   @Test
@@ -125,9 +126,9 @@ class ShimmingTest {
     assertThat(stacks.stackFor(0).piecesMm()).isEmpty();
     assertThat(stacks.stackFor(0.71).piecesMm()).containsExactly(0.5, 0.2);
     assertThat(stacks.stackFor(3.3).piecesMm()).containsExactly(1.0, 1.0, 1.0, 0.2, 0.1);
-    assertThat(stacks.stackFor(0.71).inWords()).isEqualTo("0.5 + 0.2 mm");
-    assertThat(stacks.stackFor(0.4).inWords()).isEqualTo("2 × 0.2 mm");
-    assertThat(stacks.stackFor(0).inWords()).isEqualTo("nothing");
+    assertThat(ENGLISH.say(stacks.stackFor(0.71).said())).isEqualTo("0.5 + 0.2 mm");
+    assertThat(ENGLISH.say(stacks.stackFor(0.4).said())).isEqualTo("2 × 0.2 mm");
+    assertThat(ENGLISH.say(stacks.stackFor(0).said())).isEqualTo("nothing");
   }
 
   /** Every stack of up to four pieces, tried one after the other. */

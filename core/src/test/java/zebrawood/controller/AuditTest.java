@@ -3,6 +3,7 @@ package zebrawood.controller;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -84,7 +85,7 @@ class AuditTest {
     ControllerFinding other = Audit.solve(readings(quarter, true, 1000, Policy.MATCH_CONTROLLER));
     assertThat(other.writes()).isEmpty();
     assertThat(other.verdict()).isEqualTo(Verdict.ADJUST);
-    assertThat(other.advice().getFirst()).contains("job software to 4000");
+    assertThat(other.advice(ENGLISH).getFirst()).contains("job software to 4000");
     ControllerFinding flat = solve(with(30, "255", 31, "51"));
     assertThat(flat.saturatesAtPercent().orElseThrow()).isCloseTo(25.5, within(1e-12));
     assertThat(flat.powerTable().get(1).dutyPercent().orElseThrow())
@@ -99,7 +100,7 @@ class AuditTest {
     assertThat(severity(f, "laser-mode")).isEqualTo(Severity.STOP);
     assertThat(severity(f, "hard-limits")).isEqualTo(Severity.ADJUST);
     assertThat(f.writes()).containsExactly("$32=1", "$13=0", "$21=1");
-    assertThat(f.advice().getFirst()).startsWith("Let the laser follow the motion");
+    assertThat(f.advice(ENGLISH).getFirst()).startsWith("Let the laser follow the motion");
     ControllerFinding soft = solve(with(22, "0"));
     assertThat(severity(soft, "soft-limits")).isEqualTo(Severity.STOP);
     assertThat(soft.writes()).containsExactly("$22=1");
@@ -124,7 +125,8 @@ class AuditTest {
     }
     ControllerFinding f = solve(with(23, "4"));
     assertThat(f.item("home-corner").orElseThrow().advised()).isEqualTo(new Value.Number(7));
-    assertThat(f.item("home-corner").orElseThrow().why()).contains("rear right", "front left");
+    assertThat(ENGLISH.sentence(f.item("home-corner").orElseThrow().why()))
+        .contains("rear right", "front left");
   }
 
   @Test
@@ -156,7 +158,7 @@ class AuditTest {
     assertThat(f.findings()).hasSize(12);
     assertThat(f.item("work-area").orElseThrow().severity()).isEqualTo(Severity.ADJUST);
     assertThat(f.item("origin").orElseThrow().advised()).isEqualTo(new Value.Word("front-left"));
-    assertThat(f.item("air-assist").orElseThrow().advised().bare()).isEqualTo("M8");
+    assertThat(f.item("air-assist").orElseThrow().advised().plainValue()).isEqualTo("M8");
     assertThat(f.writes()).isEmpty();
   }
 

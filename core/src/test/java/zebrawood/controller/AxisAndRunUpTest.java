@@ -3,6 +3,7 @@ package zebrawood.controller;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.List;
 import java.util.Optional;
@@ -78,7 +79,7 @@ class AxisAndRunUpTest {
         .extracting(Difference::name)
         .containsExactly("$1", "$20", "$22", "$160");
     assertThat(differences.getLast().before()).isEqualTo(Optional.empty());
-    assertThat(differences.getFirst().words()).isEqualTo("$1: 25, was 255");
+    assertThat(ENGLISH.say(differences.getFirst().said())).isEqualTo("$1: 25, was 255");
     assertThat(Difference.looksLikeReset(differences)).isTrue();
     assertThat(Difference.looksLikeReset(differences.subList(0, 2))).isFalse();
   }

@@ -2,6 +2,7 @@ package zebrawood.controller;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.List;
 import java.util.Optional;
@@ -110,13 +111,15 @@ class ControllerVisitTest {
         numbered(RIGHT, Optional.of(RIGHT), Optional.empty(), TwoMarks.LOWER_IS_FAINTER, PROVEN);
     ControllerVisit.Judged f = visit.solve(SEDGE);
     assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
-    assertThat(f.warnings()).isEmpty();
+    assertThat(f.warnings(ENGLISH)).isEmpty();
     assertThat(f.runUp().orElseThrow().runUpMm()).isEqualTo(20);
     assertThat(visit.figures(f)).extracting(Figure::id).containsExactly("wrong", "fullPower");
     ControllerVisit unproven =
         numbered(RIGHT, Optional.empty(), Optional.empty(), TwoMarks.NOT_BURNT, List.of());
     assertThat(unproven.solve(SEDGE).verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
-    assertThat(unproven.solve(SEDGE).advice()).hasSize(4).allMatch(a -> a.startsWith("Prove it"));
+    assertThat(unproven.solve(SEDGE).advice(ENGLISH))
+        .hasSize(4)
+        .allMatch(a -> a.startsWith("Prove it"));
   }
 
   @Test
@@ -127,7 +130,7 @@ class ControllerVisitTest {
         numbered(reset, Optional.of(RIGHT), Optional.empty(), TwoMarks.NOT_BURNT, PROVEN)
             .solve(SEDGE);
     assertThat(f.reset()).isTrue();
-    assertThat(f.advice().getFirst()).contains("firmware reset");
+    assertThat(f.advice(ENGLISH).getFirst()).contains("firmware reset");
     assertThat(f.verdict()).isEqualTo(Verdict.STOP);
     ControllerVisit.Judged one =
         numbered(
@@ -138,7 +141,7 @@ class ControllerVisitTest {
                 PROVEN)
             .solve(SEDGE);
     assertThat(one.verdict()).isEqualTo(Verdict.WITHIN);
-    assertThat(one.warnings())
+    assertThat(one.warnings(ENGLISH))
         .hasSize(2)
         .contains("Not as it was left: $1: 25, was 255.")
         .anyMatch(w -> w.startsWith("Its motors let go 25 ms after a move"));
@@ -150,13 +153,13 @@ class ControllerVisitTest {
     ControllerVisit.Judged f =
         numbered(RIGHT, Optional.empty(), Optional.of(thumb), TwoMarks.LOWER_IS_DARKER, PROVEN)
             .solve(SEDGE);
-    assertThat(f.advice().getFirst()).startsWith("Turn the power signal round");
-    assertThat(f.advice()).anyMatch(a -> a.contains("205 mm would decide"));
+    assertThat(f.advice(ENGLISH).getFirst()).startsWith("Turn the power signal round");
+    assertThat(f.advice(ENGLISH)).anyMatch(a -> a.contains("205 mm would decide"));
     AxisScale.Readings good = new AxisScale.Readings(300, 298.6, 0.2, 2, OptionalDouble.of(80));
     assertThat(
             numbered(RIGHT, Optional.empty(), Optional.of(good), TwoMarks.NOT_BURNT, PROVEN)
                 .solve(SEDGE)
-                .advice())
+                .advice(ENGLISH))
         .containsExactly(
             "Set the steps per mm to 80.375 to the right ($100): it goes wrong by 4.7 per mille (± 0.3).");
   }
@@ -166,7 +169,7 @@ class ControllerVisitTest {
     String page = "[markcfg]\nField size = 110\nLaser type: CO2\n\"Offset X\" : \"0.2\",\n";
     ControllerVisit.Judged f = named(page, Optional.empty()).solve(FLINT);
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
-    assertThat(f.advice())
+    assertThat(f.advice(ENGLISH))
         .hasSize(2)
         .anyMatch(a -> a.startsWith("Set \"markcfg / field size\" to 150"))
         .anyMatch(a -> a.contains("for a fibre source"));
@@ -241,13 +244,13 @@ class ControllerVisitTest {
             .solve(FLINT);
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(f.wrong()).isEqualTo(1);
-    assertThat(f.advice())
+    assertThat(f.advice(ENGLISH))
         .containsExactly(
             "Make both configurations alike: \"offset x\" is 0.2 with the computer and 0 without it.");
   }
 
   private static List<String> advice(Machine machine, String page, OptionalDouble lens) {
-    return named(page, Optional.empty(), lens, Optional.empty()).solve(machine).advice();
+    return named(page, Optional.empty(), lens, Optional.empty()).solve(machine).advice(ENGLISH);
   }
 
   @Test
@@ -267,7 +270,7 @@ class ControllerVisitTest {
     ControllerFinding f = Audit.solve(spindle);
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(f.writes()).containsExactly("$30=24000", "$32=0");
-    assertThat(f.advice()).anyMatch(a -> a.startsWith("Switch the laser mode off"));
+    assertThat(f.advice(ENGLISH)).anyMatch(a -> a.startsWith("Switch the laser mode off"));
     assertThat(Audit.solve(laser).verdict()).isEqualTo(Verdict.WITHIN);
   }
 }

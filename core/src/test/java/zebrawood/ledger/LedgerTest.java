@@ -2,6 +2,7 @@ package zebrawood.ledger;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -11,7 +12,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import zebrawood.machine.BedSupport;
@@ -20,6 +20,8 @@ import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
 
 class LedgerTest {
   private static final Instant START = Instant.parse("2026-03-01T08:00:00Z");
@@ -47,9 +49,10 @@ class LedgerTest {
 
   private final List<Entry> entries = new ArrayList<>();
   private final List<Event> events = new ArrayList<>();
+  private final List<Recorded> history = new ArrayList<>();
 
   private static Station station(String id, Set<String> restsOn, Map<EventKind, Doubt> doubts) {
-    return new Station(id, id, id + "?", m -> true, restsOn, doubts, 100, 10);
+    return new Station(id, m -> true, restsOn, doubts, 100, 10);
   }
 
   private static Instant day(double days) {
@@ -71,38 +74,48 @@ class LedgerTest {
       Verdict verdict,
       boolean figures,
       Optional<String> replaces) {
-    Figure figure =
-        new Figure(
-            "highToLow", "High to low", 0.4, "mm", OptionalDouble.empty(), OptionalDouble.of(0.3));
+    Figure figure = Figure.of("highToLow", 0.4, Quantity.LENGTH).limited(0.3);
     Entry entry =
         new Entry(
             "e" + entries.size(),
             "alder",
             station.id(),
+            Optional.empty(),
             kind,
             day(day),
             day(day + 0.001 * entries.size()),
             "EH",
-            "check",
+            Message.of("ledger.reason.check"),
             "{}",
             "{}",
             verdict,
             figures ? List.of(figure) : List.of(),
             replaces);
     entries.add(entry);
+    history.add(entry);
     return entry;
   }
 
   private Event happened(EventKind kind, double day) {
     Event event =
         new Event(
-            "v" + events.size(), "alder", kind, day(day), day(day), "EH", "", Optional.empty());
+            "v" + events.size(),
+            "alder",
+            kind,
+            day(day),
+            day(day),
+            "EH",
+            "",
+            Optional.empty(),
+            List.of(),
+            Optional.empty());
     events.add(event);
+    history.add(event);
     return event;
   }
 
   private Ledger ledger() {
-    return new Ledger(ALDER, entries, events);
+    return new Ledger(ALDER, history);
   }
 
   private Standing standing(Station station, double today) {
@@ -221,9 +234,9 @@ class LedgerTest {
     Entry right = entry(LEVEL, EntryKind.AS_LEFT, 1, Verdict.WITHIN, true, Optional.of(wrong.id()));
     assertThat(ledger().entries()).containsExactly(right);
     Entry withdrawal = right.withdrawnBy("w", day(2), "EH");
-    entries.add(withdrawal);
+    history.add(withdrawal);
     assertThat(ledger().entries()).containsExactly(wrong);
-    entries.add(withdrawal.withdrawnBy("w2", day(3), "EH"));
+    history.add(withdrawal.withdrawnBy("w2", day(3), "EH"));
     assertThat(ledger().entries()).containsExactly(right);
   }
 
@@ -254,7 +267,7 @@ class LedgerTest {
             100,
             BedSupport.SHIMS,
             0.2);
-    assertThat(new Ledger(other, entries, events).entries()).isEmpty();
+    assertThat(new Ledger(other, history).entries()).isEmpty();
   }
 
   @Test
@@ -287,14 +300,18 @@ class LedgerTest {
   void standingsHaveWords() {
     DateTimeFormatter format =
         DateTimeFormatter.ofPattern("dd MMM", Locale.ENGLISH).withZone(ZoneOffset.UTC);
-    assertThat(StandingWords.of(standing(FOCUS, 1), format)).isEqualTo("waits for level");
+    assertThat(StandingWords.of(standing(FOCUS, 1), format))
+        .isEqualTo(Message.of("ledger.standing.waits", LEVEL.title()));
     read(LEVEL, 1, Verdict.WITHIN);
-    assertThat(StandingWords.of(standing(LEVEL, 2), format)).isEqualTo("holds · 02 Mar");
+    assertThat(ENGLISH.say(StandingWords.of(standing(LEVEL, 2), format)))
+        .isEqualTo("holds · 02 Mar");
     happened(EventKind.MOVED, 2);
-    assertThat(StandingWords.of(standing(LEVEL, 3), format)).isEqualTo("stale · machine moved");
+    assertThat(ENGLISH.say(StandingWords.of(standing(LEVEL, 3), format)))
+        .isEqualTo("stale · machine moved");
     read(LEVEL, 4, Verdict.ADJUST);
-    assertThat(StandingWords.of(standing(LEVEL, 5), format)).isEqualTo("out by 0.10 mm");
-    assertThat(Ledger.reasonToRead(standing(LEVEL, 5))).isEqualTo("was out");
+    assertThat(ENGLISH.say(StandingWords.of(standing(LEVEL, 5), format)))
+        .isEqualTo("out by 0.10 mm");
+    assertThat(ENGLISH.say(Ledger.reasonToRead(standing(LEVEL, 5)))).isEqualTo("was out");
   }
 
   @Test
@@ -302,5 +319,193 @@ class LedgerTest {
     assertThat(EventKind.HEAD_SHIMMED.canHappenTo(ALDER)).isFalse();
     assertThat(EventKind.MIRROR_CLEANED.canHappenTo(ALDER)).isTrue();
     assertThat(EventKind.WITHDRAWN.canHappenTo(ALDER)).isFalse();
+  }
+
+  /** Written down in this order, whatever the clock said. */
+  private Entry written(double at, double recordedAt, Verdict verdict) {
+    Entry entry =
+        new Entry(
+            "w" + history.size(),
+            "alder",
+            "level",
+            Optional.empty(),
+            EntryKind.AS_LEFT,
+            day(at),
+            day(recordedAt),
+            "EH",
+            Message.of("ledger.reason.check"),
+            "{}",
+            "{}",
+            verdict,
+            List.of(Figure.of("highToLow", 0.4, Quantity.LENGTH).limited(0.3)),
+            Optional.empty());
+    history.add(entry);
+    return entry;
+  }
+
+  private Event moved(double at, double recordedAt) {
+    Event event =
+        new Event(
+            "m" + history.size(),
+            "alder",
+            EventKind.MOVED,
+            day(at),
+            day(recordedAt),
+            "EH",
+            "",
+            Optional.empty(),
+            List.of(),
+            Optional.empty());
+    history.add(event);
+    return event;
+  }
+
+  @Test
+  void anEntryDatedInTheFutureMasksNothingThatComesAfterIt() {
+    written(400, 1, Verdict.WITHIN);
+    Event moved = moved(2, 2);
+    assertThat(standing(LEVEL, 3))
+        .isInstanceOfSatisfying(
+            Standing.Stale.class,
+            s ->
+                assertThat(s.cause())
+                    .isEqualTo(new Standing.Cause.Happened(moved, Doubt.READ_AGAIN)));
+    Entry bad = written(4, 4, Verdict.ADJUST);
+    assertThat(standing(LEVEL, 5)).isEqualTo(new Standing.Out(bad));
+    assertThat(ledger().ahead(day(5))).extracting(Recorded::id).containsExactly("w0");
+    assertThat(ledger().ahead(day(401))).isEmpty();
+  }
+
+  @Test
+  void whatCountsIsTheOrderOfWritingAfterTheClockWasSetBack() {
+    written(10, 10, Verdict.WITHIN);
+    Event moved = moved(3, 3);
+    assertThat(standing(LEVEL, 4)).isInstanceOf(Standing.Stale.class);
+    Entry again = written(3.5, 3.5, Verdict.WITHIN);
+    assertThat(standing(LEVEL, 4)).isEqualTo(new Standing.Holds(again));
+    assertThat(ledger().lastWritten()).contains(again);
+    assertThat(ledger().aftermaths(STATIONS).getFirst().event()).isEqualTo(moved);
+    assertThat(ledger().aftermaths(STATIONS).getFirst().proved()).contains(LEVEL);
+  }
+
+  @Test
+  void whatIsDatedBackIsJudgedAsOfThen() {
+    Entry proof = written(5, 5, Verdict.WITHIN);
+    moved(4, 6);
+    assertThat(standing(LEVEL, 7)).isEqualTo(new Standing.Holds(proof));
+    moved(5.5, 6.5);
+    assertThat(standing(LEVEL, 7)).isInstanceOf(Standing.Stale.class);
+    written(5.2, 8, Verdict.WITHIN);
+    assertThat(standing(LEVEL, 9)).as("read before the move").isInstanceOf(Standing.Stale.class);
+  }
+
+  @Test
+  void anyLineCanBeTakenBackAndBroughtBack() {
+    Entry proof = written(1, 1, Verdict.WITHIN);
+    Event first = moved(2, 2);
+    moved(3, 3);
+    history.add(first.withdrawnBy("back", day(4), "EH"));
+    assertThat(ledger().events()).extracting(Event::id).containsExactly("m2");
+    assertThat(ledger().withdrawn()).extracting(w -> w.what().id()).containsExactly("m1");
+    history.add(((Event) history.getLast()).withdrawnBy("again", day(5), "EH"));
+    assertThat(ledger().events()).extracting(Event::id).containsExactly("m1", "m2");
+    assertThat(ledger().withdrawn()).isEmpty();
+    history.add(proof.withdrawnBy("undone", day(6), "EH"));
+    assertThat(standing(LEVEL, 7)).isInstanceOf(Standing.Open.class);
+    history.add(((Entry) history.getLast()).withdrawnBy("redone", day(6), "EH"));
+    assertThat(standing(LEVEL, 7)).isInstanceOf(Standing.Stale.class);
+  }
+
+  private static final Station AIM =
+      new Station(
+          "aim",
+          m -> true,
+          Set.of(),
+          Map.of(EventKind.LENS_NEW, Doubt.READ_AGAIN, EventKind.CRASH, Doubt.READ_AGAIN),
+          100,
+          10,
+          Optional.of(SubjectKind.LENS));
+
+  private Entry aimed(String lens, double day, Verdict verdict) {
+    Entry entry =
+        new Entry(
+            "a" + history.size(),
+            "alder",
+            "aim",
+            Optional.of(lens),
+            EntryKind.AS_LEFT,
+            day(day),
+            day(day),
+            "EH",
+            Message.of("ledger.reason.check"),
+            "{}",
+            "{}",
+            verdict,
+            List.of(Figure.of("gap", 6, Quantity.LENGTH)),
+            Optional.empty());
+    history.add(entry);
+    return entry;
+  }
+
+  private void lens(EventKind kind, String lens, double day) {
+    history.add(
+        new Event(
+            "l" + history.size(),
+            "alder",
+            kind,
+            day(day),
+            day(day),
+            "EH",
+            "",
+            Optional.of(lens),
+            List.of(),
+            Optional.empty()));
+  }
+
+  @Test
+  void aStationStandsForEachSubjectAndTheRailShowsWhatIsFitted() {
+    List<Station> stations = List.of(AIM);
+    lens(EventKind.LENS_NEW, "50.8", 1);
+    Entry shorter = aimed("50.8", 2, Verdict.WITHIN);
+    lens(EventKind.LENS_NEW, "101.6", 3);
+    assertThat(ledger().standings(stations, day(4)).get(AIM)).isInstanceOf(Standing.Open.class);
+    assertThat(ledger().onFile(AIM, stations, day(4)))
+        .containsExactly(Map.entry("50.8", new Standing.Holds(shorter)));
+    Entry longer = aimed("101.6", 5, Verdict.WITHIN);
+    lens(EventKind.LENS_KNOWN, "50.8", 6);
+    assertThat(ledger().fitted(SubjectKind.LENS)).contains("50.8");
+    assertThat(ledger().standings(stations, day(7)).get(AIM))
+        .isEqualTo(new Standing.Holds(shorter));
+    assertThat(ledger().onFile(AIM, stations, day(7)))
+        .containsExactly(Map.entry("101.6", new Standing.Holds(longer)));
+    happened(EventKind.CRASH, 8);
+    assertThat(ledger().standings(stations, day(9)).get(AIM)).isInstanceOf(Standing.Stale.class);
+    assertThat(ledger().onFile(AIM, stations, day(9)).get("101.6"))
+        .as("a crash doubts what is on file as well")
+        .isInstanceOf(Standing.Stale.class);
+  }
+
+  @Test
+  void whatThisVersionDoesNotKnowDecidesNothingAndIsTold() {
+    Entry proof = written(1, 1, Verdict.WITHIN);
+    history.add(
+        new Entry(
+            "u",
+            "alder",
+            "level",
+            Optional.empty(),
+            EntryKind.UNKNOWN,
+            day(2),
+            day(2),
+            "EH",
+            Message.verbatim("RECALIBRATED"),
+            "{}",
+            "{}",
+            Verdict.STOP,
+            List.of(),
+            Optional.empty()));
+    assertThat(standing(LEVEL, 3)).isEqualTo(new Standing.Holds(proof));
+    assertThat(ledger().unread()).extracting(Recorded::id).containsExactly("u");
+    assertThat(ledger().stationsNotAmong(List.of(FOCUS))).containsExactly("level");
   }
 }

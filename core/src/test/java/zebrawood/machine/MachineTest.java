@@ -2,6 +2,7 @@ package zebrawood.machine;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import org.junit.jupiter.api.Test;
 import zebrawood.measure.UnusableReading;
@@ -15,15 +16,18 @@ class MachineTest {
 
   @Test
   void saysWhatItIsInOneLine() {
-    assertThat(machine(Build.GANTRY_WITH_MIRRORS, TUBE, "Alder").inOneLine())
+    assertThat(ENGLISH.say(machine(Build.GANTRY_WITH_MIRRORS, TUBE, "Alder").inOneLine()))
         .isEqualTo("CO₂ glass tube 90 W · gantry with mirrors · 700 × 500 mm · 10 600 nm");
   }
 
   @Test
   void cautionsForItsOwnWavelengthAndBuild() {
-    assertThat(machine(Build.GANTRY_WITH_MIRRORS, TUBE, "Alder").standingCaution())
+    assertThat(ENGLISH.say(machine(Build.GANTRY_WITH_MIRRORS, TUBE, "Alder").standingCaution()))
         .contains("10 600 nm", "lid shut");
-    assertThat(machine(Build.GALVO, new Source(SourceKind.UV, 5, 355), "Bryony").standingCaution())
+    assertThat(
+            ENGLISH.say(
+                machine(Build.GALVO, new Source(SourceKind.UV, 5, 355), "Bryony")
+                    .standingCaution()))
         .contains("355 nm", "door shut");
   }
 

@@ -3,6 +3,7 @@ package zebrawood.mirrors;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -82,7 +83,7 @@ class AlignmentTest {
         .isCloseTo(2 / (1000 * Math.sqrt(2) * 0.5 / 40), within(1e-9));
     assertThat(f.mirrors().get("1").upDown().direction())
         .isEqualTo(TurnDirection.COUNTER_CLOCKWISE);
-    assertThat(f.advice().getFirst())
+    assertThat(f.advice(ENGLISH).getFirst())
         .isEqualTo(
             "Turn the sideways screw of mirror 1 counter-clockwise by 0.12 ± 0.00 turn: 7 minutes on a clock's face.");
   }
@@ -160,20 +161,20 @@ class AlignmentTest {
     marks.set(1, head(450, 150, 4, -3));
     MirrorFinding f = Alignment.solve(readings(0.2, marks));
     assertThat(f.verdict()).isEqualTo(Verdict.STOP);
-    assertThat(f.advice())
+    assertThat(f.advice(ENGLISH))
         .hasSize(1)
         .first()
         .asString()
         .startsWith("Look for what is loose or bent before you turn a screw: all fit but the one")
         .contains("at the head that was read 4 right, -3 up: burn it again");
-    assertThat(f.warnings().getFirst())
+    assertThat(f.warnings(ENGLISH).getFirst())
         .contains("the worst 1.79 mm at the head that was read 4 right");
-    assertThat(f.warnings().get(1)).startsWith("Exact turns would leave ");
+    assertThat(f.warnings(ENGLISH).get(1)).startsWith("Exact turns would leave ");
     MirrorFinding fine =
         Alignment.solve(
             readings(0.2, train(new double[2], new double[2], new double[2], new double[] {5, 0})));
     assertThat(fine.verdict()).isEqualTo(Verdict.WITHIN);
-    assertThat(fine.advice().get(1)).contains("5.0 mm to the left");
+    assertThat(fine.advice(ENGLISH).get(1)).contains("5.0 mm to the left");
     assertThat(fine.mirrors().get("1").sideways().direction()).isEqualTo(TurnDirection.NONE);
   }
 

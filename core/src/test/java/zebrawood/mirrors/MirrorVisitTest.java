@@ -3,6 +3,7 @@ package zebrawood.mirrors;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -77,7 +78,7 @@ class MirrorVisitTest {
   void aScrewIsTriedBeforeItIsTurnedAndThenTurnedByWhatItDid() {
     Judged untried = solve(4, ScrewsBy.TRIAL, List.of(), Optional.empty());
     assertThat(untried.untried()).containsExactly(new MountScrew(1, true));
-    assertThat(untried.advice()).noneMatch(a -> a.startsWith("Turn"));
+    assertThat(untried.advice(ENGLISH)).noneMatch(a -> a.startsWith("Turn"));
     // A quarter turn clockwise took the mark 3 mm to the left over 0.6 m: 20 mrad a turn.
     ScrewTrial trial = new ScrewTrial(1, true, 0.25, -3, 0, 600);
     Judged tried = solve(4, ScrewsBy.TRIAL, List.of(trial), Optional.empty());
@@ -85,7 +86,7 @@ class MirrorVisitTest {
     var turn = tried.alignment().orElseThrow().mirrors().get("1").sideways();
     assertThat(turn.turns()).isCloseTo(4 / 20.0, within(1e-9));
     assertThat(turn.direction()).isEqualTo(TurnDirection.CLOCKWISE);
-    assertThat(solve(4, ScrewsBy.DRAWING, List.of(), Optional.empty()).advice().getFirst())
+    assertThat(solve(4, ScrewsBy.DRAWING, List.of(), Optional.empty()).advice(ENGLISH).getFirst())
         .startsWith("Turn the sideways screw of mirror 1 counter-clockwise by 0.20");
   }
 
@@ -93,19 +94,19 @@ class MirrorVisitTest {
   void aTrialThatContradictsItselfIsToldAndTriedAgain() {
     ScrewTrial odd = new ScrewTrial(1, true, 0.25, 0, 3, 600);
     Judged found = solve(4, ScrewsBy.TRIAL, List.of(odd), Optional.empty());
-    assertThat(found.warnings()).anyMatch(w -> w.startsWith("Look which screw that was"));
+    assertThat(found.warnings(ENGLISH)).anyMatch(w -> w.startsWith("Look which screw that was"));
     assertThat(found.untried()).containsExactly(new MountScrew(1, true));
   }
 
   @Test
   void whatTheLastTurnsDidIsComparedWithWhatWasAsked() {
     Optional<MirrorReadings> before = Optional.of(train(4, Optional.empty()));
-    assertThat(solve(0, ScrewsBy.DRAWING, List.of(), before).warnings()).isEmpty();
-    assertThat(solve(3, ScrewsBy.DRAWING, List.of(), before).warnings())
+    assertThat(solve(0, ScrewsBy.DRAWING, List.of(), before).warnings(ENGLISH)).isEmpty();
+    assertThat(solve(3, ScrewsBy.DRAWING, List.of(), before).warnings(ENGLISH))
         .anyMatch(w -> w.contains("took off 1.0") && w.contains("has play"));
-    assertThat(solve(8, ScrewsBy.DRAWING, List.of(), before).warnings())
+    assertThat(solve(8, ScrewsBy.DRAWING, List.of(), before).warnings(ENGLISH))
         .anyMatch(w -> w.contains("took off -4.0") && w.contains("turned the other way"));
-    assertThat(solve(-4, ScrewsBy.DRAWING, List.of(), before).warnings())
+    assertThat(solve(-4, ScrewsBy.DRAWING, List.of(), before).warnings(ENGLISH))
         .anyMatch(w -> w.contains("took off 8.0") && w.contains("more a turn than was thought"));
   }
 
@@ -123,7 +124,7 @@ class MirrorVisitTest {
                 Optional.empty())
             .solve();
     assertThat(found.lost())
-        .extracting(Lost::where)
+        .extracting(l -> ENGLISH.say(l.where()))
         .containsExactly("mirror 1", "mirror 2", "the head");
     assertThat(found.lost())
         .extracting(Lost::share)
@@ -131,8 +132,9 @@ class MirrorVisitTest {
             Opening.lostShare(20 * Math.cos(Math.PI / 3), 7, 5),
             Opening.lostShare(20 * Math.cos(Math.PI / 6), 7, 4 * 0.7),
             Opening.lostShare(16, 7, 4 * 1.55));
-    assertThat(found.warnings()).anyMatch(w -> w.startsWith("The rim of mirror 1 would scorch"));
-    assertThat(found.advice().getFirst())
+    assertThat(found.warnings(ENGLISH))
+        .anyMatch(w -> w.startsWith("The rim of mirror 1 would scorch"));
+    assertThat(found.advice(ENGLISH).getFirst())
         .as("5 mm off is no more than a quarter of the face")
         .doesNotStartWith("Move the tube");
   }

@@ -1,6 +1,7 @@
 package zebrawood.mirrors;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -69,7 +70,7 @@ class MisfitTest {
   void anAngleThatGrowsWithTravelIsNamedByItsAxis() {
     burn((p1, p2) -> new double[] {0, 8e-6 * p1 * p2});
     assertThat(named()).isEqualTo(Kind.TWISTED_RAIL);
-    assertThat(solve().suspicion().orElseThrow().words()).contains("mrad");
+    assertThat(ENGLISH.say(solve().suspicion().orElseThrow().said())).contains("mrad");
     marks.clear();
     burn((p1, p2) -> new double[] {-8e-6 * p1 * p2, 0});
     assertThat(named()).isEqualTo(Kind.UNSQUARE_GANTRY);
@@ -84,8 +85,8 @@ class MisfitTest {
             .filter(m -> m.pathFrom1Mm() == 1350 && m.rightMm() > -1)
             .findFirst()
             .orElseThrow();
-    assertThat(solve().warnings().getFirst())
-        .contains("the head that was read " + zebrawood.measure.Numbers.plain(odd.rightMm()));
+    assertThat(solve().warnings(ENGLISH).getFirst())
+        .contains("the head that was read " + zebrawood.quantity.Numbers.plain(odd.rightMm()));
   }
 
   @Test
@@ -93,14 +94,16 @@ class MisfitTest {
     burn((p1, p2) -> new double[2]);
     mark(At.HEAD, 950, OptionalDouble.of(150), 1, 1);
     assertThat(named()).isEqualTo(Kind.LOOSE_MOUNT);
-    assertThat(solve().suspicion().orElseThrow().words()).contains("the head", "mm apart");
+    assertThat(ENGLISH.say(solve().suspicion().orElseThrow().said()))
+        .contains("the head", "mm apart");
   }
 
   @Test
   void whatHasNoPatternIsNotNamedAndTheDecidingMeasurementIsAskedFor() {
     burn((p1, p2) -> new double[] {2 * random.nextGaussian(), 2 * random.nextGaussian()});
     assertThat(named()).isEqualTo(Kind.NOT_NAMED);
-    assertThat(solve().suspicion().orElseThrow().words()).contains("burn two of them again");
+    assertThat(ENGLISH.say(solve().suspicion().orElseThrow().said()))
+        .contains("burn two of them again");
   }
 
   @Test

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import zebrawood.Said;
 import zebrawood.measure.Verdict;
 
 class PlumbTest {
@@ -33,7 +34,7 @@ class PlumbTest {
     assertThat(f.edgeLeanMm()).as("25 mrad over 10 mm").isCloseTo(0.25, within(1e-9));
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     // Upright, the low mark lies below the mirror: from 160 mm x 20 mrad, and from -15 mrad.
-    assertThat(f.advice())
+    assertThat(Said.by(f.advice()))
         .containsExactly(
             "Tip the mirror on the head until the low mark has moved 3.2 mm left and 2.4 mm to the rear: the edge leans 0.25 ± 0.00 mm over 10 mm.");
   }
@@ -42,17 +43,17 @@ class PlumbTest {
   void nearTheLimitItAsksForMoreHeightAndSaysHowMuch() {
     Plumb.Finding near = Plumb.solve(line(8, 0, 0.5));
     assertThat(near.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
-    assertThat(near.advice().getFirst()).startsWith("Lower the table further");
+    assertThat(Said.by(near.advice()).getFirst()).startsWith("Lower the table further");
     double needed =
-        Double.parseDouble(near.advice().getFirst().replaceAll(".*: (\\d+) mm.*", "$1"));
+        Double.parseDouble(Said.by(near.advice()).getFirst().replaceAll(".*: (\\d+) mm.*", "$1"));
     Plumb.Finding decided =
         Plumb.solve(
             new Plumb.Readings(0, 0, needed * 8 / 1000, 0, needed, TO_HIGH_MM, 10, 0.1, 0.5));
     assertThat(decided.verdict()).isEqualTo(Verdict.WITHIN);
-    assertThat(Plumb.solve(line(9.99, 0, 0.5)).advice().getFirst())
+    assertThat(Said.by(Plumb.solve(line(9.99, 0, 0.5)).advice()).getFirst())
         .startsWith("Read both marks more finely");
     assertThat(Plumb.solve(line(1, 1, 0.1)).verdict()).isEqualTo(Verdict.WITHIN);
-    assertThat(Plumb.solve(line(1, 1, 0.1)).advice()).isEmpty();
+    assertThat(Said.by(Plumb.solve(line(1, 1, 0.1)).advice())).isEmpty();
   }
 
   /** Marks anywhere between the lines of the rule. */

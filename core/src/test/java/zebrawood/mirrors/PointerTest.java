@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import zebrawood.Said;
 import zebrawood.measure.Verdict;
 
 class PointerTest {
@@ -20,7 +21,7 @@ class PointerTest {
     assertThat(f.offsetMm()).isCloseTo(5, within(1e-12));
     assertThat(f.slopeMmPerMm()).isCloseTo(2 / 40.0, within(1e-12));
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
-    assertThat(f.advice())
+    assertThat(Said.by(f.advice()))
         .containsExactly(
             "Move the red dot 3 mm left and 4 mm to the rear at the height of the work, or give the job software that offset.",
             "Aim at the height of the work only: the burn leaves the dot by 0.5 mm for every 10 mm of height.");
@@ -30,8 +31,8 @@ class PointerTest {
   void aDotThatStaysWithTheBurnIsLeftAlone() {
     Pointer.Finding f = read(0.2, 0.1, 0.2, 0.1, 0.1);
     assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
-    assertThat(f.advice()).isEmpty();
-    assertThat(read(0, 0, 0, 0, 1).advice())
+    assertThat(Said.by(f.advice())).isEmpty();
+    assertThat(Said.by(read(0, 0, 0, 0, 1).advice()))
         .as("a rule coarser than the limit decides nothing")
         .containsExactly(
             "Read the dot and the burn more finely: the rule is coarser than the limit.");

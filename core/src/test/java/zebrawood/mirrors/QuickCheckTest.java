@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import zebrawood.Said;
 import zebrawood.measure.Verdict;
 import zebrawood.mirrors.QuickCheck.Spot;
 
@@ -18,10 +19,10 @@ class QuickCheckTest {
     QuickCheck.Finding f = new QuickCheck(0.1, 0.5, true, CORNERS).solve();
     assertThat(f.wanderNowMm()).isCloseTo(0.5, within(1e-12));
     assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
-    assertThat(f.advice())
+    assertThat(Said.by(f.advice()))
         .containsExactly(
             "Leave the mirrors: the mark is round, and the corners stay within 0.5 mm, limit 0.5.");
-    assertThat(new QuickCheck(0.1, 0.4, true, CORNERS).solve().advice().getFirst())
+    assertThat(Said.by(new QuickCheck(0.1, 0.4, true, CORNERS).solve().advice()).getFirst())
         .startsWith("Burn the full set of marks");
   }
 
@@ -29,7 +30,7 @@ class QuickCheckTest {
   void aMarkThatIsNotRoundIsNotLetPass() {
     QuickCheck.Finding f = new QuickCheck(0.1, 0.5, false, CORNERS).solve();
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
-    assertThat(f.advice()).hasSize(1).first().asString().contains("nozzle and lens");
+    assertThat(Said.by(f.advice())).hasSize(1).first().asString().contains("nozzle and lens");
   }
 
   @Test

@@ -3,6 +3,7 @@ package zebrawood.mirrors;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -38,12 +39,13 @@ class ScrewTrialTest {
   void contradictionsSayWhatItMayBe() {
     assertThat(quarter(true, 0.5, 0).solve(0.5))
         .isInstanceOfSatisfying(
-            Contradicts.class, c -> assertThat(c.because()).contains("play", "locked"));
+            Contradicts.class,
+            c -> assertThat(ENGLISH.sentence(c.because())).contains("play", "locked"));
     assertThat(quarter(false, 5, 1).solve(0.5))
         .isInstanceOfSatisfying(
             Contradicts.class,
             c ->
-                assertThat(c.because())
+                assertThat(ENGLISH.sentence(c.because()))
                     .startsWith(
                         "Look which screw that was: for the up-and-down screw of mirror 1 the mark went 5 mm right and only 1 mm up."));
   }

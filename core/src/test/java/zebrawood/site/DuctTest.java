@@ -3,6 +3,7 @@ package zebrawood.site;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.List;
 import java.util.Optional;
@@ -124,7 +125,7 @@ class DuctTest {
     Duct.Readings r = run(500, new Piece(80, 12, 5, 1));
     assertThat(Duct.judge(r, Duct.solve(r)).verdict()).isEqualTo(Verdict.ADJUST);
     Duct.Readings slow = run(150, new Piece(150, 2, 0, 0.1));
-    assertThat(Duct.judge(slow, Duct.solve(slow)).warnings())
+    assertThat(Duct.judge(slow, Duct.solve(slow)).warnings(ENGLISH))
         .anyMatch(w -> w.contains("dust and soot settle"));
   }
 
@@ -159,7 +160,7 @@ class DuctTest {
     List<FanPoint> rising = List.of(new FanPoint(0, 100), new FanPoint(100, 200));
     assertThatThrownBy(() ->
             Duct.Readings.of(List.of(new Piece(100, 1, 0, 0)), List.of(), 100, Optional.of(rising)))
-        .hasMessageContaining("fanCurve is 200 Pa at 100 m3/h after 100 Pa at 0 m3/h");
+        .hasMessageContaining("fanCurve is 200 Pa at 100 m³/h after 100 Pa at 0 m³/h");
     OptionalDouble none = OptionalDouble.empty();
     assertThatThrownBy(() ->
             new Duct.Readings(

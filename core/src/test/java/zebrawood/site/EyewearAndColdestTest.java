@@ -3,14 +3,17 @@ package zebrawood.site;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import zebrawood.climate.Coldest;
+import zebrawood.climate.Coldest.Glycol;
+import zebrawood.measure.PartFinding;
 import zebrawood.measure.Verdict;
-import zebrawood.site.Coldest.Glycol;
 import zebrawood.site.Eyewear.Filter;
 import zebrawood.site.Eyewear.Pulse;
 
@@ -87,9 +90,9 @@ class EyewearAndColdestTest {
     assertThat(Eyewear.solve(beam(10_600, 90, 3.5, 10, weak, elsewhere)).covered()).isFalse();
     assertThat(Eyewear.solve(beam(10_600, 90, 3.5, 10, weak, enough)).covered()).isTrue();
     Eyewear.Readings none = beam(10_600, 90, 3.5, 10);
-    Part part = Eyewear.judge(none, Eyewear.solve(none));
+    PartFinding part = Eyewear.judge(none, Eyewear.solve(none));
     assertThat(part.verdict()).isEqualTo(Verdict.STOP);
-    assertThat(part.advice().getFirst()).contains("optical density 4.0 or more at 10600 nm");
+    assertThat(part.advice(ENGLISH).getFirst()).contains("optical density 4.0 or more at 10600 nm");
   }
 
   @Test
@@ -104,9 +107,9 @@ class EyewearAndColdestTest {
         .isCloseTo(Math.log10(single / 0.5), within(1e-3));
     assertThat(Eyewear.solve(pulsed).requiredOpticalDensity())
         .isGreaterThan(Eyewear.solve(average).requiredOpticalDensity());
-    assertThat(Eyewear.judge(average, Eyewear.solve(average)).warnings().getFirst())
+    assertThat(Eyewear.judge(average, Eyewear.solve(average)).warnings(ENGLISH).getFirst())
         .contains("usually pulse");
-    assertThat(Eyewear.judge(pulsed, Eyewear.solve(pulsed)).warnings())
+    assertThat(Eyewear.judge(pulsed, Eyewear.solve(pulsed)).warnings(ENGLISH))
         .noneMatch(w -> w.contains("usually pulse"));
   }
 

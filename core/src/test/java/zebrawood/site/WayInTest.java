@@ -3,12 +3,14 @@ package zebrawood.site;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import zebrawood.measure.PartFinding;
 import zebrawood.measure.Verdict;
 import zebrawood.site.WayIn.Box;
 import zebrawood.site.WayIn.Kind;
@@ -75,12 +77,12 @@ class WayInTest {
             List.of(new Passage(Kind.DOOR, 900, 2000), new Passage(Kind.STEPS, 160, 2)));
     WayIn.Finding f = WayIn.solve(r);
     assertThat(f.spares().getFirst().machineMm()).isEqualTo(100);
-    List<Part> parts = WayIn.judge(r, f);
+    List<PartFinding> parts = WayIn.judge(r, f);
     assertThat(parts.getFirst().verdict()).isEqualTo(Verdict.ADJUST);
-    assertThat(parts.getFirst().advice().getFirst())
+    assertThat(parts.getFirst().advice(ENGLISH).getFirst())
         .isEqualTo(
             "Unpack before the door 1: the crate lacks 80 mm there, the bare machine has 100 mm to spare.");
-    assertThat(parts.get(1).warnings().getFirst()).contains("2 steps of 160 mm");
+    assertThat(parts.get(1).warnings(ENGLISH).getFirst()).contains("2 steps of 160 mm");
     WayIn.Readings stuck =
         new WayIn.Readings(
             Optional.empty(), new Box(1350, 800, 1050), List.of(new Passage(Kind.DOOR, 780, 2000)));
@@ -101,12 +103,12 @@ class WayInTest {
     assertThat(f.footMPa().orElseThrow()).isCloseTo(0.22065, within(1e-5));
     assertThat(f.people()).isEqualTo(8);
     assertThat(Weight.judge(r, f).verdict()).isEqualTo(Verdict.WITHIN);
-    assertThat(Weight.judge(r, f).warnings().getFirst()).contains("lifting gear");
+    assertThat(Weight.judge(r, f).warnings(ENGLISH).getFirst()).contains("lifting gear");
     Weight.Readings weak =
         new Weight.Readings(50, 4, OptionalDouble.empty(), 600, 500, OptionalDouble.of(150), 25);
-    assertThat(Weight.judge(weak, Weight.solve(weak)).advice().getFirst())
+    assertThat(Weight.judge(weak, Weight.solve(weak)).advice(ENGLISH).getFirst())
         .contains("167 kg/m² on a floor for 150", "0.4 m²");
-    assertThat(Weight.judge(weak, Weight.solve(weak)).warnings().getFirst())
+    assertThat(Weight.judge(weak, Weight.solve(weak)).warnings(ENGLISH).getFirst())
         .contains("2 people lift it");
   }
 

@@ -2,6 +2,7 @@ package zebrawood.start;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.time.Duration;
 import java.time.Instant;
@@ -10,12 +11,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Ledger;
+import zebrawood.ledger.Recorded;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
 import zebrawood.machine.Fitting;
@@ -26,6 +29,7 @@ import zebrawood.measure.Verdict;
 import zebrawood.start.GoLine.Kind;
 import zebrawood.start.StartReadings.Answer;
 import zebrawood.start.StartReadings.Asked;
+import zebrawood.words.Message;
 
 class StartTest {
   private static final Instant NOW = Instant.parse("2026-11-24T09:00:00Z");
@@ -39,7 +43,10 @@ class StartTest {
 
   private static GoCard card(Machine machine, List<Entry> entries, List<Event> events) {
     return GoCard.of(
-        new Ledger(machine, entries, events), List.of(StartStation.STATION), NOW, ZoneOffset.UTC);
+        new Ledger(machine, Stream.<Recorded>concat(entries.stream(), events.stream()).toList()),
+        List.of(StartStation.STATION),
+        NOW,
+        ZoneOffset.UTC);
   }
 
   private static StartReadings read(GoCard card, Function<GoLine, Answer> answer, double coolantC) {
@@ -67,10 +74,11 @@ class StartTest {
             Optional.empty(),
             Optional.empty());
     List<GoLine> lines = card(own, List.of(), List.of()).lines();
-    assertThat(lines.get(0).words()).contains("emergency stop", "coolant pump included");
-    assertThat(lines.get(1).words()).isEqualTo("1. computer on");
-    assertThat(lines.get(2).words()).isEqualTo("2. chiller on");
-    assertThat(lines.get(3).id()).as("no lid fitted").isEqualTo("door-and-eyewear");
+    assertThat(ENGLISH.say(lines.get(0).said()))
+        .contains("emergency stop", "coolant pump included");
+    assertThat(ENGLISH.say(lines.get(1).said())).isEqualTo("1. computer on");
+    assertThat(ENGLISH.say(lines.get(2).said())).isEqualTo("2. chiller on");
+    assertThat(lines.get(3).id()).as("no lid fitted").isEqualTo("eyewear-on");
     assertThat(lines).noneMatch(l -> l.id().equals("key") || l.id().equals("air"));
     assertThat(own.fitted()).containsExactly(Fitting.EMERGENCY_STOP, Fitting.EXHAUST);
   }
@@ -79,8 +87,10 @@ class StartTest {
   void anOpenMachineHasEyewearDoorAndSignInstead() {
     Machine sedge = machine(Build.GANTRY_WITH_HEAD_MODULE, new Source(SourceKind.DIODE, 20, 450));
     GoCard card = card(sedge, List.of(), List.of());
-    assertThat(card.protections()).extracting(GoLine::id).containsExactly("door-and-eyewear");
-    assertThat(card.lines()).noneMatch(l -> l.words().contains("coolant"));
+    assertThat(card.protections())
+        .extracting(GoLine::id)
+        .containsExactly("eyewear-on", "door-shut", "sign-out");
+    assertThat(card.lines()).noneMatch(l -> ENGLISH.say(l.said()).contains("coolant"));
   }
 
   @Test
@@ -90,11 +100,12 @@ class StartTest {
             "e1",
             "id",
             "start",
+            Optional.empty(),
             EntryKind.CHECK,
             NOW.minus(Duration.ofDays(3)),
             NOW,
             "EH",
-            "check",
+            Message.of("ledger.reason.check"),
             "",
             "",
             Verdict.STOP,
@@ -109,18 +120,19 @@ class StartTest {
     List<String> lessons =
         card(ALDER, List.of(stopped), events).lines().stream()
             .filter(l -> l.kind() == Kind.LESSON)
-            .map(GoLine::words)
+            .map(l -> ENGLISH.say(l.said()))
             .toList();
     assertThat(lessons)
         .containsExactly(
             "forgotten on 22 Nov: Refocus after the slate",
             "the job was framed without hitting anything: it crashed on 25 Oct",
-            "start-up looked at: it had to be stopped on 21 Nov");
+            "Start-up looked at: it had to be stopped on 21 Nov");
   }
 
   private static Event event(String id, EventKind kind, int days, String note) {
     Instant at = NOW.minus(Duration.ofDays(days));
-    return new Event(id, "id", kind, at, at, "EH", note, Optional.empty());
+    return new Event(
+        id, "id", kind, at, at, "EH", note, Optional.empty(), List.of(), Optional.empty());
   }
 
   @Test
@@ -129,9 +141,9 @@ class StartTest {
     StartReadings proven = read(card, l -> l.kind().protects() ? Answer.YES : Answer.NOT_YET, 19.5);
     StartFinding f = Start.solve(proven);
     assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
-    assertThat(f.warnings().getFirst()).contains("still open");
-    assertThat(f.advice()).allMatch(a -> a.startsWith("See to it"));
-    assertThat(Start.solve(read(card, l -> Answer.YES, 19.5)).advice())
+    assertThat(f.warnings(ENGLISH).getFirst()).contains("still open");
+    assertThat(f.advice(ENGLISH)).allMatch(a -> a.startsWith("See to it"));
+    assertThat(Start.solve(read(card, l -> Answer.YES, 19.5)).advice(ENGLISH))
         .containsExactly("Go: everything on the card is in order.");
     assertThat(Start.solve(read(card, l -> Answer.YES, Double.NaN)).verdict())
         .as("a glance is not a figure")
@@ -141,7 +153,7 @@ class StartTest {
         Start.solve(read(card, l -> l.id().equals("lid") ? Answer.NO : Answer.YES, 19));
     assertThat(failed.verdict()).isEqualTo(Verdict.STOP);
     assertThat(failed.notSo()).isEqualTo(1);
-    assertThat(failed.advice().getFirst()).contains("opening the lid");
+    assertThat(failed.advice(ENGLISH).getFirst()).contains("opening the lid");
     assertThat(Start.figures(proven, f)).hasSize(2);
   }
 

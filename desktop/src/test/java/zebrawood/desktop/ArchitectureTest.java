@@ -10,6 +10,15 @@ import com.tngtech.archunit.lang.ArchRule;
 
 @AnalyzeClasses(packages = "zebrawood", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
+  private static final String[] STATIONS = {
+    "zebrawood.desktop.site",
+    "zebrawood.desktop.cooling",
+    "zebrawood.desktop.start",
+    "zebrawood.desktop.controller",
+    "zebrawood.desktop.mirrors",
+    "zebrawood.desktop.bed"
+  };
+
   @ArchTest
   static final ArchRule onlyTheDesktopHasAScreen =
       noClasses()
@@ -28,7 +37,7 @@ class ArchitectureTest {
           .or()
           .haveSimpleNameEndingWith("Form")
           .or()
-          .haveSimpleNameEndingWith("Entry")
+          .resideInAPackage("zebrawood.desktop.form..")
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage("javafx.scene..", "javafx.stage..")
@@ -48,14 +57,41 @@ class ArchitectureTest {
   static final ArchRule stationsDoNotKnowTheShell =
       noClasses()
           .that()
-          .resideInAnyPackage("zebrawood.desktop.bed..", "zebrawood.desktop.sheet..")
+          .resideInAnyPackage(STATIONS)
+          .or()
+          .resideInAnyPackage("zebrawood.desktop.sheet..", "zebrawood.desktop.form..")
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage(
-              "zebrawood.desktop.shell..",
-              "zebrawood.desktop.app..",
-              "zebrawood.desktop.stations..")
+              "zebrawood.desktop.shell..", "zebrawood.desktop.app..", "zebrawood.desktop.demo..")
           .because("a sheet stands in any window that hosts it");
+
+  @ArchTest
+  static final ArchRule stationsDoNotKnowOneAnother =
+      com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices()
+          .assignedFrom(new Stations())
+          .should()
+          .notDependOnEachOther()
+          .because("a station knows the others through the ledger only");
+
+  private static final class Stations
+      implements com.tngtech.archunit.library.dependencies.SliceAssignment {
+    @Override
+    public com.tngtech.archunit.library.dependencies.SliceIdentifier getIdentifierOf(
+        com.tngtech.archunit.core.domain.JavaClass type) {
+      for (String station : STATIONS) {
+        if (type.getPackageName().equals(station)) {
+          return com.tngtech.archunit.library.dependencies.SliceIdentifier.of(station);
+        }
+      }
+      return com.tngtech.archunit.library.dependencies.SliceIdentifier.ignore();
+    }
+
+    @Override
+    public String getDescription() {
+      return "stations of the desktop";
+    }
+  }
 
   @ArchTest
   static final ArchRule onlyMainEndsTheProcess =

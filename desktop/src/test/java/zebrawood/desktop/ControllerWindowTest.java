@@ -30,7 +30,7 @@ import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
-import zebrawood.records.controller.ControllerRecord;
+import zebrawood.records.kept.KeptReadings;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
 import zebrawood.start.StartStation;
@@ -138,7 +138,8 @@ class ControllerWindowTest extends WindowTest {
   }
 
   private Settings inLedger() {
-    return Settings.parse(ControllerRecord.of(entries().getLast().readings()).readings().text());
+    return Settings.parse(
+        KeptReadings.typed(entries().getLast().readings()).orElseThrow().get("reading.dump"));
   }
 
   private Standing standing() {
@@ -315,16 +316,16 @@ class ControllerWindowTest extends WindowTest {
     openTansy();
     onInterface(() -> {
       ((TextInputControl) node("#controller-dump")).setText("$30=1000\n$32=1\n$100=80\n$120=1500");
-      ((TitledPane) node("#controller-scale")).setExpanded(true);
-      ((TitledPane) node("#controller-run-up")).setExpanded(true);
+      ((TitledPane) node("#controller-scale-fold")).setExpanded(true);
+      ((TitledPane) node("#controller-run-up-fold")).setExpanded(true);
       return null;
     });
     settle();
-    fill("#controller-commanded-to-the-right", "300");
-    fill("#controller-measured-to-the-right", "298.6");
+    fill("#controller-commanded-x", "300");
+    fill("#controller-measured-x", "298.6");
     assertThat(page()).contains("Set the steps per mm to 80.375 to the right");
-    fill("#controller-engraving-speed", "200");
-    fill("#controller-width-of-the-work", "100");
+    fill("#controller-speed", "200");
+    fill("#controller-width", "100");
     assertThat(page()).contains("it needs 13.3 mm beside the work", "worth using is 274 mm/s");
   }
 
@@ -360,7 +361,7 @@ class ControllerWindowTest extends WindowTest {
     Path page =
         java.nio.file.Files.writeString(file.resolveSibling("mark.cfg"), "Field size = 110");
     onInterface(() -> {
-      ((TitledPane) node("#controller-file")).setExpanded(true);
+      ((TitledPane) node("#controller-file-fold")).setExpanded(true);
       return null;
     });
     settle();
@@ -369,7 +370,7 @@ class ControllerWindowTest extends WindowTest {
     assertThat(page()).contains("Set \"field size\" to 400");
     fill("#controller-file-name", page + "-none");
     keys(KeyCode.ENTER);
-    assertThat(words("#controller-message")).contains("cannot be read");
+    assertThat(status()).contains("cannot be read");
   }
 
   @Test
@@ -406,12 +407,12 @@ class ControllerWindowTest extends WindowTest {
   private void leaveAs(String configuration, Head head, String dump) {
     onInterface(() -> {
       ((ComboBox<Head>) node("#controller-head")).setValue(head);
-      ((TitledPane) node("#controller-configuration")).setExpanded(true);
+      ((TitledPane) node("#controller-configuration-fold")).setExpanded(true);
       ((TextInputControl) node("#controller-dump")).setText(dump);
       return null;
     });
     settle();
-    fill("#controller-configuration-s-name", configuration);
+    fill("#controller-configuration", configuration);
     onInterface(() -> {
       node("#proof-homes").requestFocus();
       return null;
@@ -435,13 +436,13 @@ class ControllerWindowTest extends WindowTest {
     plugIn(Faults.NONE);
     leaveAs("laser", Head.LASER, laser);
     onInterface(() -> {
-      ((TitledPane) node("#controller-software")).setExpanded(true);
+      ((TitledPane) node("#controller-software-fold")).setExpanded(true);
       return null;
     });
     settle();
-    fill("#controller-software-s-top-word", "24000");
-    fill("#controller-its-travel-width", "380");
-    fill("#controller-its-travel-depth", "350");
+    fill("#controller-top-word", "24000");
+    fill("#controller-travel-x", "380");
+    fill("#controller-travel-y", "350");
     leaveAs("router", Head.SPINDLE, router);
     assertThat(standing().holds()).isTrue();
     press("#controller-shot");
@@ -449,9 +450,9 @@ class ControllerWindowTest extends WindowTest {
     for (String head : List.of("laser", "router")) {
       boolean toLaser = head.equals("laser");
       read("$30=");
-      fill("#controller-configuration-s-name", head);
+      fill("#controller-configuration", head);
       onInterface(() -> {
-        ((TitledPane) node("#controller-snapshots")).setExpanded(true);
+        ((TitledPane) node("#controller-snapshots-fold")).setExpanded(true);
         return null;
       });
       settle();
@@ -476,13 +477,13 @@ class ControllerWindowTest extends WindowTest {
     openTansy();
     onInterface(() -> {
       ((TextInputControl) node("#controller-dump")).setText("Field size = 400\nLens = 160");
-      ((TitledPane) node("#controller-named")).setExpanded(true);
+      ((TitledPane) node("#controller-named-fold")).setExpanded(true);
       ((TextInputControl) node("#controller-offline")).setText("Field size = 110\nLens = 160");
       return null;
     });
     settle();
     assertThat(page()).contains("\"field size\" is 400 with the computer and 110 without it");
-    fill("#controller-focal-length-of-the-lens-on-it", "254");
+    fill("#controller-lens", "254");
     assertThat(page()).contains("Load the configuration of the 254 mm lens");
   }
 }

@@ -6,11 +6,11 @@ import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
+import zebrawood.cooling.CoolingStation;
 import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Standing;
-import zebrawood.site.CoolingStation;
 import zebrawood.start.StartStation;
 
 /** The cooling of the demo's machines, by keyboard alone. */
@@ -106,7 +106,7 @@ class CoolingWindowTest extends WindowTest {
     assertThat(page()).contains("Do not fire until it is so");
     fill("#cooling-humidity", "450");
     assertThat(disabled("#primary")).isTrue();
-    assertThat(words("#cooling-message")).contains("from 0 to 100 %");
+    assertThat(words("#cooling-message")).contains("0 % to 100 %");
     fill("#cooling-humidity", "45");
     onInterface(() -> {
       node("#proof-bubbles").requestFocus();
@@ -160,7 +160,7 @@ class CoolingWindowTest extends WindowTest {
     keys(KeyCode.CONTROL, KeyCode.DIGIT2);
     assertThat(words("#cooling-room")).isEqualTo("21");
     assertThat(words("#cooling-humidity")).isEqualTo("5");
-    assertThat(focused()).isEqualTo("cooling-coolant-at-start");
+    assertThat(focused()).isEqualTo("cooling-coolant");
   }
 
   @Test

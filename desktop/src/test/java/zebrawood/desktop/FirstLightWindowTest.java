@@ -17,8 +17,8 @@ import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Standing;
-import zebrawood.measure.LengthUnit;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.DisplayUnits;
 
 /** A technician's first day, from the empty workshop to the signed sheet, by keyboard alone. */
 class FirstLightWindowTest extends WindowTest {
@@ -95,7 +95,7 @@ class FirstLightWindowTest extends WindowTest {
     keys(KeyCode.ENTER);
     awaitEntries(1);
     assertThat(entries().getFirst().kind()).isEqualTo(EntryKind.AS_FOUND);
-    assertThat(entries().getFirst().because()).isEqualTo("commissioning");
+    assertThat(Works.said(entries().getFirst().because())).isEqualTo("commissioning");
     assertThat(standing()).isInstanceOf(Standing.Out.class);
     assertThat(focused()).as("ready for the next round").isEqualTo("reading-0-0");
 
@@ -149,23 +149,20 @@ class FirstLightWindowTest extends WindowTest {
     addMachine("Alder");
     openBed();
     read("6.0", "six", "6.3", "6.9");
-    assertThat(words("#reading-message"))
-        .isEqualTo(
-            "Front right: \"six\" is not a length. Accepted is a length such as 6.35, 6,35,"
-                + " 1/4 in, 0.25\", 3 thou or 250 um.");
+    assertThat(words("#bed-message"))
+        .startsWith("Front right: six is no number. Accepted is 0 mm to");
     assertThat(disabled("#primary")).isTrue();
     keys(KeyCode.CONTROL, KeyCode.ENTER);
     assertThat(entries()).isEmpty();
     assertThat(words("#reading-1-0")).isEqualTo("six");
     fill("#reading-1-0", "6.6");
     assertThat(disabled("#primary")).isFalse();
-    fill("#resolution", "0");
-    assertThat(words("#reading-message"))
-        .startsWith("Gauge: 0 mm is out of range. Accepted is more than 0 mm");
+    fill("#bed-resolution", "0");
+    assertThat(words("#bed-message")).startsWith("Gauge step is 0 mm. Accepted is more than 0 mm");
     assertThat(disabled("#primary")).isTrue();
-    fill("#resolution", "0.05");
+    fill("#bed-resolution", "0.05");
     assertThat(disabled("#primary")).isFalse();
-    fill("#tolerance", "-1");
+    fill("#bed-tolerance", "-1");
     assertThat(disabled("#primary")).isTrue();
     assertThat(words("#reading-0-0")).isEqualTo("6.0");
   }
@@ -206,6 +203,10 @@ class FirstLightWindowTest extends WindowTest {
     keys(KeyCode.SPACE);
     assertThat(words("#reading-1-1")).isEqualTo("60");
     fill("#reading-1-1", "6.0");
+    reopen();
+    openBed();
+    assertThat(words("#reading-1-1")).as("typed while correcting").isEqualTo("6.0");
+    assertThat(words("#primary")).isEqualTo("Record the correction");
     keys(KeyCode.CONTROL, KeyCode.ENTER);
     until(
         "the correction counts",
@@ -231,7 +232,7 @@ class FirstLightWindowTest extends WindowTest {
     addMachine("Alder");
     openBed();
     onInterface(() -> {
-      node("#way").requestFocus();
+      node("#bed-way").requestFocus();
       return null;
     });
     keys(KeyCode.DOWN);
@@ -240,7 +241,7 @@ class FirstLightWindowTest extends WindowTest {
     fill("#reading-0-0", "s");
     keys(KeyCode.ENTER);
     read("slides", "t", "x");
-    assertThat(words("#reading-message")).contains("\"x\" is not a feel");
+    assertThat(words("#bed-message")).contains("\"x\" is not a feel");
     fill("#reading-1-1", "g");
     assertThat(page()).contains("Lower the bed at rear left");
     keys(KeyCode.CONTROL, KeyCode.ENTER);
@@ -308,8 +309,8 @@ class FirstLightWindowTest extends WindowTest {
     addMachine("Alder");
     openBed();
     onInterface(() -> {
-      choose("#across", 5);
-      choose("#deep", 4);
+      choose("#bed-across", 5);
+      choose("#bed-deep", 4);
       node("#reading-0-0").requestFocus();
       return null;
     });
@@ -319,8 +320,8 @@ class FirstLightWindowTest extends WindowTest {
     keys(KeyCode.CONTROL, KeyCode.ENTER);
     awaitEntries(1);
     onInterface(() -> {
-      choose("#across", 2);
-      choose("#deep", 2);
+      choose("#bed-across", 2);
+      choose("#bed-deep", 2);
       return null;
     });
     fill("#reading-0-0", "7.0");
@@ -370,7 +371,7 @@ class FirstLightWindowTest extends WindowTest {
     assertThat(words("#reading-0-0")).isEqualTo("0.25");
     assertThat(page()).contains("0.0236 in now");
     reopen();
-    assertThat(onInterface(() -> app.model().unitProperty().get())).isEqualTo(LengthUnit.INCH);
+    assertThat(onInterface(() -> app.model().units().length())).isEqualTo(DisplayUnits.Length.INCH);
     openBed();
     assertThat(words("#reading-0-0")).isEqualTo("0.25");
     keys(KeyCode.CONTROL, KeyCode.I);
@@ -416,7 +417,7 @@ class FirstLightWindowTest extends WindowTest {
           }));
     }
     assertThat(reached)
-        .contains("machines", "find", "rail-bed", "way", "resolution", "tolerance", "across")
+        .contains("machines", "find", "rail-bed", "bed-way", "bed-resolution", "bed-tolerance")
         .contains("reading-0-0", "reading-1-1", "practise", "primary", "secondary", "notebook")
         .contains("status-initials", "status-unit", "status-theme")
         .anyMatch(s -> s.contains("plan-screw"));

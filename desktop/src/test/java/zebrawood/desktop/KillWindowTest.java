@@ -11,10 +11,10 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
-import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -27,7 +27,7 @@ import zebrawood.controller.Corner;
 import zebrawood.controller.Settings;
 import zebrawood.desktop.app.Assembly;
 import zebrawood.desktop.demo.DemoWorkshop;
-import zebrawood.desktop.sheet.TodaysProof;
+import zebrawood.desktop.sheet.GuardLine;
 import zebrawood.desktop.shell.Shell;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.desktop.workshop.WorkshopModel;
@@ -43,7 +43,6 @@ import zebrawood.machine.Machine;
 import zebrawood.measure.Verdict;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
-import zebrawood.start.GoLine;
 
 /** The window is killed without warning while readings are typed, and while a test shot burns. */
 class KillWindowTest {
@@ -59,9 +58,9 @@ class KillWindowTest {
     assertThat(process.waitFor(20, TimeUnit.SECONDS)).isTrue();
 
     try (Workshop workshop = ((Opening.Opened) Workshop.open(file)).workshop()) {
-      String alder = workshop.machines().getFirst().id();
+      String alder = workshop.machines().readable().getFirst().id();
       assertThat(workshop.draft(alder, "bed")).containsEntry("reading.4", "6.");
-      assertThat(workshop.entries(alder)).hasSize(17);
+      assertThat(entries(workshop, alder)).hasSize(17);
     }
   }
 
@@ -74,6 +73,13 @@ class KillWindowTest {
     command.addAll(List.of("-cp", System.getProperty("java.class.path"), program.getName()));
     command.addAll(List.of(arguments));
     return new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.INHERIT).start();
+  }
+
+  private static List<Entry> entries(Workshop workshop, String machine) {
+    return workshop.history(machine).stream()
+        .filter(Entry.class::isInstance)
+        .map(Entry.class::cast)
+        .toList();
   }
 
   private static boolean beamOn(SimulatedController controller) {
@@ -113,11 +119,11 @@ class KillWindowTest {
     }
     try (Workshop workshop = ((Opening.Opened) Workshop.open(file)).workshop()) {
       Machine tansy =
-          workshop.machines().stream()
+          workshop.machines().readable().stream()
               .filter(m -> m.name().equals("Tansy"))
               .findFirst()
               .orElseThrow();
-      Entry last = workshop.entries(tansy.id()).getLast();
+      Entry last = entries(workshop, tansy.id()).getLast();
       assertThat(last.stationId()).isEqualTo("controller");
       assertThat(last.verdict()).isEqualTo(Verdict.STOP);
     }
@@ -142,20 +148,24 @@ class KillWindowTest {
       on(() -> {
         WorkshopModel model = app[0].model();
         model.setInitials("EH");
-        String lines =
-            TodaysProof.missing(model).stream()
-                .map(GoLine::words)
-                .collect(Collectors.joining("; "));
-        model.happened(EventKind.WENT_ON, model.clock().instant(), lines, () -> {});
+        model.happened(
+            new WorkshopModel.Happening(
+                EventKind.WENT_ON,
+                model.clock().instant(),
+                "kill test",
+                Optional.empty(),
+                app[0].shell().notProvenToday().stream().map(GuardLine::id).toList()),
+            () -> {},
+            () -> {});
       });
-      await(() -> TodaysProof.missing(app[0].model()).isEmpty());
+      await(() -> app[0].shell().notProvenToday().isEmpty());
       on(() -> {
         app[0].shell().show("controller");
         ((ComboBox<?>) app[0].scene().lookup("#controller-port")).getEditor().setText(args[1]);
-        ((TitledPane) app[0].scene().lookup("#controller-shot-order")).setExpanded(true);
+        ((TitledPane) app[0].scene().lookup("#controller-shot-order-fold")).setExpanded(true);
         app[0].scene().getRoot().applyCss();
         app[0].scene().getRoot().layout();
-        ((TextField) app[0].scene().lookup("#controller-for")).setText("1000");
+        ((TextField) app[0].scene().lookup("#controller-pulse")).setText("1000");
         press(app[0], "#controller-read");
       });
       await(() ->

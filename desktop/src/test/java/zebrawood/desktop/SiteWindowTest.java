@@ -35,9 +35,9 @@ class SiteWindowTest extends WindowTest {
   @Test
   void whatMissesInThePackingListIsAskedFor() {
     keys(KeyCode.CONTROL, KeyCode.DIGIT1);
-    unfold("#site-parts");
+    unfold("#site-parts-fold");
     onInterface(() -> {
-      node("#site-packing-list").requestFocus();
+      node("#site-parts").requestFocus();
       return null;
     });
     typeWords("hose clamp, 4, 3");
@@ -46,7 +46,7 @@ class SiteWindowTest extends WindowTest {
     assertThat(words("#site-message")).contains("line 2 is \"lens\"");
     typeWords(", 1, 1");
     assertThat(page()).contains("1 × hose clamp");
-    unfold("#site-way");
+    unfold("#site-way-fold");
     fill("#site-way-1-first", "800");
     assertThat(page()).contains("even the bare machine lacks 40 mm");
   }
@@ -89,10 +89,14 @@ class SiteWindowTest extends WindowTest {
       keys(KeyCode.Y);
     }
     assertThat(focused()).isEqualTo("primary");
-    unfold("#site-circuit");
-    fill("#site-fuse-found-in-it", "16");
-    unfold("#site-air");
-    fill("#site-air-at-the-gauge", "1.4");
+    unfold("#site-circuit-fold");
+    fill("#site-fuse-fitted", "16");
+    unfold("#site-air-fold");
+    fill("#site-bar", "1.4");
+    unfold("#site-room-fold");
+    fill("#site-room", "21");
+    fill("#site-humidity", "50");
+    fill("#site-clearance", "300");
     keys(KeyCode.CONTROL, KeyCode.ENTER);
     typeWords("EH");
     keys(KeyCode.ENTER);
@@ -116,14 +120,14 @@ class SiteWindowTest extends WindowTest {
   @Test
   void theDuctIsDrawnAndARefusalStandsAtTheField() {
     keys(KeyCode.CONTROL, KeyCode.DIGIT1);
-    unfold("#site-exhaust");
+    unfold("#site-exhaust-fold");
     assertThat(page()).contains("This blower moves");
-    fill("#site-bore-of-piece-1", "0");
+    fill("#site-bore-1", "0");
     assertThat(disabled("#primary")).isTrue();
-    assertThat(words("#site-message")).contains("Bore of piece 1", "Accepted is a number from 10");
-    fill("#site-bore-of-piece-1", "");
-    assertThat(page()).contains("This part is begun");
-    fill("#site-bore-of-piece-1", "80");
+    assertThat(words("#site-message")).contains("Bore of piece 1", "Accepted is 10 mm to");
+    fill("#site-bore-1", "");
+    assertThat(page()).contains("What is begun is needed whole");
+    fill("#site-bore-1", "80");
     assertThat(disabled("#primary")).isFalse();
   }
 
@@ -137,6 +141,6 @@ class SiteWindowTest extends WindowTest {
     assertThat(onInterface(() -> app.model().opened().standing(SiteStation.STATION)))
         .isInstanceOf(Standing.Out.class);
     keys(KeyCode.CONTROL, KeyCode.DIGIT1);
-    assertThat(shows("#proof-door_and_sign")).isTrue();
+    assertThat(shows("#proof-door")).isTrue();
   }
 }

@@ -68,10 +68,10 @@ class StartWindowTest extends WindowTest {
     for (int i = 1; i < lines; i++) {
       keys(KeyCode.Y);
     }
-    assertThat(focused()).isEqualTo("start-coolant-now");
+    assertThat(focused()).isEqualTo("start-coolant");
     typeWords("29");
     assertThat(page()).contains("Wait for the cooling");
-    fill("#start-coolant-now", "18.6");
+    fill("#start-coolant", "18.6");
     keys(KeyCode.ENTER);
     assertThat(focused()).isEqualTo("primary");
     assertThat(page()).contains("Everything on the card is in order");
@@ -91,9 +91,9 @@ class StartWindowTest extends WindowTest {
   void anOpenMachineIsAskedForDoorSignAndEyewear() {
     choose("sedge");
     keys(KeyCode.CONTROL, KeyCode.G);
-    assertThat(shows("#proof-door-and-eyewear")).isTrue();
+    assertThat(shows("#proof-door-shut")).isTrue();
     assertThat(shows("#proof-lid")).isFalse();
-    assertThat(shows("#start-coolant-now")).isFalse();
+    assertThat(shows("#start-coolant")).isFalse();
   }
 
   @Test

@@ -102,7 +102,11 @@ public abstract class WindowTest extends ApplicationTest {
   /** Closes the window and opens it again on the same file. */
   protected void reopen() {
     onInterface(() -> {
-      app.close();
+      app.letGo();
+      return null;
+    });
+    app.close();
+    onInterface(() -> {
       openWorkshop();
       return null;
     });
@@ -112,10 +116,11 @@ public abstract class WindowTest extends ApplicationTest {
   @AfterEach
   void closeWorkshop() {
     onInterface(() -> {
-      app.close();
+      app.letGo();
       stage.hide();
       return null;
     });
+    app.close();
   }
 
   protected static <T> T onInterface(Callable<T> work) {

@@ -7,10 +7,8 @@ import java.util.Optional;
 import zebrawood.bed.BedReadings;
 import zebrawood.bed.BedTask;
 import zebrawood.bed.Clockwise;
-import zebrawood.bed.Foot;
 import zebrawood.bed.GapPoint;
 import zebrawood.bed.Screw;
-import zebrawood.bed.ShimReadings;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
@@ -21,7 +19,9 @@ import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
 import zebrawood.measure.Finding;
-import zebrawood.records.bed.BedRecord;
+import zebrawood.records.json.RecordJson;
+import zebrawood.records.kept.KeptReadings;
+import zebrawood.words.Message;
 
 /** A machine and entries for the tests of this module. */
 public final class Samples {
@@ -40,7 +40,7 @@ public final class Samples {
 
   private Samples() {}
 
-  public static BedTask onScrews(double... gaps) {
+  public static BedTask.OnScrews onScrews(double... gaps) {
     return new BedTask.OnScrews(
         new BedReadings(
             points(gaps),
@@ -53,17 +53,6 @@ public final class Samples {
             Optional.empty()));
   }
 
-  public static BedTask onShims(double... gaps) {
-    return new BedTask.OnShims(
-        new ShimReadings(
-            points(gaps),
-            0.1,
-            0.3,
-            List.of(new Foot("a", 0, 0), new Foot("b", 700, 0), new Foot("c", 0, 500))),
-        true,
-        List.of(0.1, 0.5));
-  }
-
   private static List<GapPoint> points(double... gaps) {
     return List.of(
         new GapPoint(20, 20, gaps[0]),
@@ -72,20 +61,21 @@ public final class Samples {
         new GapPoint(680, 480, gaps[3]));
   }
 
-  public static Entry entry(String id, EntryKind kind, int minutes, BedTask task) {
+  public static Entry entry(String id, EntryKind kind, int minutes, BedTask.OnScrews task) {
     Finding finding = task.solve();
     Instant at = START.plusSeconds(60L * minutes);
     return new Entry(
         id,
         ALDER.id(),
         "bed",
+        Optional.empty(),
         kind,
         at,
         at,
         "EH",
-        "commissioning",
-        BedRecord.readings(Map.of("reading.0", "6,3"), task),
-        BedRecord.finding(finding),
+        Message.of("ledger.reason.commissioning"),
+        KeptReadings.write(Map.of("reading.0", "6,3"), task.readings()),
+        RecordJson.write((Record) finding),
         finding.verdict(),
         task.figures(finding),
         Optional.empty());
@@ -94,6 +84,15 @@ public final class Samples {
   public static Event moved(String id, int minutes) {
     Instant at = START.plusSeconds(60L * minutes);
     return new Event(
-        id, ALDER.id(), EventKind.MOVED, at, at, "TR", "to the shed", Optional.empty());
+        id,
+        ALDER.id(),
+        EventKind.MOVED,
+        at,
+        at,
+        "TR",
+        "to the shed",
+        Optional.empty(),
+        List.of(),
+        Optional.empty());
   }
 }

@@ -7,7 +7,7 @@ import java.util.concurrent.Executor;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
-import zebrawood.desktop.shell.Outside;
+import zebrawood.desktop.shell.DesktopPrograms;
 import zebrawood.desktop.shell.Shell;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.desktop.workshop.WorkshopModel;
@@ -29,7 +29,7 @@ public final class Assembly {
       Clock clock,
       String person,
       Executor ui,
-      Outside outside,
+      DesktopPrograms outside,
       Runnable closeWindow) {
     model = new WorkshopModel(start, StationList.stations(), ui, clock, person);
     shell = new Shell(model, StationList.ALL, outside, closeWindow);
@@ -65,10 +65,18 @@ public final class Assembly {
     return Assembly.class.getResource(LOOK + name).toExternalForm();
   }
 
-  /** Ends what is under way, then lets go of the workshop. */
+  /**
+   * Ends what is under way, then lets go of the workshop. Not on the interface's thread: a link
+   * that ends a pulse takes its time.
+   */
   public void close() {
-    shell.dispose();
+    shell.awaitEnd();
     model.close();
+  }
+
+  /** Lets go of the window; what goes on outside ends as it must. On the interface's thread. */
+  public void letGo() {
+    shell.dispose();
   }
 
   public WorkshopModel model() {

@@ -26,10 +26,12 @@ import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.sheet.ProofRow;
 import zebrawood.desktop.shell.Shell;
 import zebrawood.desktop.stations.StationList;
+import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
 import zebrawood.start.StartStation;
+import zebrawood.words.Message;
 
 /**
  * Pictures of every main view from the demo workshop, rendered offscreen. The day is fixed, so that
@@ -74,7 +76,7 @@ final class Shots {
     } finally {
       Platform.exit();
     }
-    System.out.println("The pictures of the main views are in " + folder.toAbsolutePath());
+    System.out.println(Text.of("console.pictures", folder.toAbsolutePath().toString()));
     return 0;
   }
 
@@ -104,7 +106,7 @@ final class Shots {
     show("site");
     onInterface(() -> {
       type("#site-earth", "0.12");
-      ((javafx.scene.control.TitledPane) node("#site-exhaust")).setExpanded(true);
+      ((javafx.scene.control.TitledPane) node("#site-exhaust-fold")).setExpanded(true);
     });
     press("#proof-straps");
     take("site");
@@ -134,15 +136,15 @@ final class Shots {
         type("#mirrors-" + places[i / 2] + (i % 2 == 0 ? "-right" : "-up"), marks[i]);
       }
     });
-    onInterface(() -> type("#mirrors-least-pulse-that-marks", "5 mA"));
+    onInterface(() -> type("#mirrors-least-pulse", "5 mA"));
     press("#mirrors-head-front-right-up");
     take("mirrors");
     show("cooling");
     onInterface(() -> {
       type("#cooling-room", "26.5");
       type("#cooling-humidity", "68");
-      type("#cooling-coolant-at-start", "20.5");
-      type("#cooling-after-an-hour", "23.1");
+      type("#cooling-coolant", "20.5");
+      type("#cooling-after-hour", "23.1");
     });
     press("#proof-leaks");
     take("cooling");
@@ -180,7 +182,7 @@ final class Shots {
           button.fire();
         }
       }
-      type("#start-coolant-now", "18.5");
+      type("#start-coolant", "18.5");
     });
     frames(2);
     onInterface(() -> ((Button) node("#primary")).fire());
@@ -193,8 +195,9 @@ final class Shots {
     Workshop workshop =
         switch (Workshop.open(file)) {
           case Opening.Opened(Workshop opened) -> opened;
-          case Opening.InUse(String holder) -> throw new IllegalStateException(holder);
-          case Opening.Unusable(String because) -> throw new IllegalStateException(because);
+          case Opening.InUse(Message holder) -> throw new IllegalStateException(holder.toString());
+          case Opening.Unusable(Message because) ->
+              throw new IllegalStateException(because.toString());
         };
     WorkshopModel.Start start =
         WorkshopModel.start(workshop, StationList.stations(), "shots", DAY.instant());
@@ -211,8 +214,9 @@ final class Shots {
   private void close() throws InterruptedException {
     onInterface(() -> {
       stage.close();
-      assembly.close();
+      assembly.letGo();
     });
+    assembly.close();
   }
 
   private void show(String stationId) throws InterruptedException {

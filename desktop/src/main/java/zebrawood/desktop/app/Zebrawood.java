@@ -18,6 +18,8 @@ import picocli.CommandLine.Parameters;
 import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.solve.SolveCommand;
 import zebrawood.desktop.stations.StationList;
+import zebrawood.desktop.text.Text;
+import zebrawood.words.Message;
 
 /** The command line. */
 @Command(
@@ -56,7 +58,7 @@ public final class Zebrawood implements Callable<Integer> {
         .setParameterExceptionHandler((e, given) -> {
           String sentence = e.getMessage().lines().findFirst().orElse("").strip();
           System.err.println(
-              sentence + (sentence.endsWith(".") ? "" : ".") + " See zebrawood --help.");
+              Text.of("console.see-help", sentence + (sentence.endsWith(".") ? "" : ".")));
           return NOT_POSSIBLE;
         })
         .setExecutionExceptionHandler((e, command, given) -> told(e))
@@ -83,17 +85,18 @@ public final class Zebrawood implements Callable<Integer> {
   private static int told(Exception e) {
     LoggerFactory.getLogger(Zebrawood.class).error("unexpected", e);
     System.err.println(
-        "%s: %s. %s has the details."
-            .formatted(e.getClass().getSimpleName(), e.getMessage(), Folders.log()));
+        Text.of(
+            "console.trouble",
+            e.getClass().getSimpleName(),
+            Message.quoted(String.valueOf(e.getMessage())),
+            Folders.log().toString()));
     return NOT_POSSIBLE;
   }
 
   @Override
   public Integer call() {
     if (!Display.isThere()) {
-      System.err.println(
-          "There is no display to open a window on; zebrawood demo renders pictures without one,"
-              + " and zebrawood solve needs none.");
+      System.err.println(Text.of("console.no-display"));
       return NOT_POSSIBLE;
     }
     Path file = workshop == null ? Folders.workshopFile() : workshop;

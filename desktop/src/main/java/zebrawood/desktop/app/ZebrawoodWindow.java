@@ -18,6 +18,7 @@ import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.records.json.RecordJson;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
+import zebrawood.words.Message;
 
 /** The application's window on one workshop file, which is opened while the toolkit starts. */
 public final class ZebrawoodWindow extends Application {
@@ -25,7 +26,8 @@ public final class ZebrawoodWindow extends Application {
   private static Clock clock;
   private static int exitCode;
 
-  private Assembly assembly;
+  /** Told by the window's thread, let go of by the one that opened it. */
+  private static volatile Assembly assembly;
 
   /** What the file gave: a start, or the sentence why there is none. */
   private record Prepared(WorkshopModel.Start start, String because) {}
@@ -45,8 +47,13 @@ public final class ZebrawoodWindow extends Application {
     try {
       Application.launch(ZebrawoodWindow.class);
     } catch (UnsupportedOperationException e) {
-      System.err.println("The display cannot be opened: " + e.getMessage() + ".");
+      System.err.println(
+          Text.of("window.no-display", Message.quoted(String.valueOf(e.getMessage()))));
       exitCode = Zebrawood.NOT_POSSIBLE;
+    }
+    if (assembly != null) {
+      // The window is gone; what was begun outside ends as it must, and is kept.
+      assembly.close();
     }
     return exitCode;
   }
@@ -60,8 +67,8 @@ public final class ZebrawoodWindow extends Application {
       case Opening.Opened(Workshop workshop) ->
           new Prepared(
               WorkshopModel.start(workshop, StationList.stations(), person(), clock.instant()), "");
-      case Opening.InUse(String holder) -> new Prepared(null, Text.of("window.in-use", holder));
-      case Opening.Unusable(String because) -> new Prepared(null, because);
+      case Opening.InUse(Message holder) -> new Prepared(null, Text.of("window.in-use", holder));
+      case Opening.Unusable(Message because) -> new Prepared(null, Text.words().sentence(because));
     };
   }
 
@@ -125,7 +132,7 @@ public final class ZebrawoodWindow extends Application {
   @Override
   public void stop() {
     if (assembly != null) {
-      assembly.close();
+      assembly.letGo();
     }
   }
 }

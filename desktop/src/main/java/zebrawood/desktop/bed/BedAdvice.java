@@ -11,13 +11,14 @@ import zebrawood.bed.ScrewTurn;
 import zebrawood.bed.Shim;
 import zebrawood.bed.ShimFinding;
 import zebrawood.bed.ShimStacks.Stack;
-import zebrawood.bed.Spot;
+import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Step;
 import zebrawood.desktop.text.Text;
-import zebrawood.measure.LengthUnit;
-import zebrawood.measure.Numbers;
+import zebrawood.measure.Finding;
 import zebrawood.measure.TurnDirection;
-import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
 
 /** A bed finding as the steps and sentences of the sheet. */
 final class BedAdvice {
@@ -26,94 +27,92 @@ final class BedAdvice {
 
   private BedAdvice() {}
 
-  static List<Step> steps(BedOutcome outcome, LengthUnit unit) {
-    return switch (outcome) {
-      case BedOutcome.Waiting(int more) ->
-          List.of(
-              new Step(
-                  "",
-                  Text.of(more == 1 ? "bed.do.read-one" : "bed.do.read", more),
-                  Text.of("bed.do.read.why")));
-      case BedOutcome.Refused(String because) ->
-          List.of(new Step("", Text.of("bed.do.mend"), because));
-      case BedOutcome.Found found -> steps(found, unit);
-    };
-  }
-
-  private static List<Step> steps(BedOutcome.Found found, LengthUnit unit) {
+  /**
+   * @param complete whether every place has its reading; a finding can be recorded before
+   */
+  static List<Step> steps(Outcome.Found<BedTask, Finding> found, boolean complete) {
     List<Step> steps = new ArrayList<>();
-    Verdict verdict = found.finding().verdict();
-    if (!found.complete()) {
-      steps.add(new Step("", Text.of("bed.do.more"), Text.of("bed.do.more.why")));
+    if (!complete) {
+      steps.add(Step.of(Message.of("bed.do.more"), Message.of("bed.do.more.why")));
     }
-    if (found.finding() instanceof LevelFinding level) {
-      switch (verdict) {
-        case WITHIN -> steps.add(new Step("", Text.of("do.nothing"), within(found, level, unit)));
-        case MEASURE_AGAIN ->
-            steps.add(new Step("", Text.of("bed.do.finer"), found.finding().warnings().getFirst()));
-        case STOP -> {
+    if (!(found.finding() instanceof LevelFinding level)) {
+      found.finding().advice().forEach(a -> steps.add(Step.of(a)));
+      return steps;
+    }
+    switch (level.verdict()) {
+      case WITHIN ->
           steps.add(
-              new Step(Text.of("bed.do.warp.where"), Text.of("bed.do.warp"), warp(level, unit)));
-          steps.addAll(moves(found, unit));
-        }
-        case ADJUST -> {
-          steps.addAll(moves(found, unit));
-          steps.add(new Step("", Text.of("bed.do.again"), ""));
-        }
+              Step.of(
+                  Message.of("do.nothing"),
+                  Message.of(
+                      "bed.do.within",
+                      mm(level.peakToValleyNowMm()),
+                      mm(found.readings().toleranceMm().orElseThrow()))));
+      case MEASURE_AGAIN ->
+          steps.add(Step.of(Message.of("bed.do.finer"), level.warnings().getFirst()));
+      case STOP -> {
+        steps.add(
+            new Step(Text.of("bed.do.warp.where"), Text.of("bed.do.warp"), Text.of(warp(level))));
+        steps.addAll(moves(found));
       }
-    } else {
-      found.finding().advice().forEach(sentence -> steps.add(Step.sentence(sentence)));
+      case ADJUST -> {
+        steps.addAll(moves(found));
+        steps.add(Step.of(Message.of("bed.do.again")));
+      }
     }
     return steps;
   }
 
-  private static String within(BedOutcome.Found found, LevelFinding level, LengthUnit unit) {
-    return Text.of(
-        "bed.do.within",
-        unit.showWithUnit(level.peakToValleyNowMm(), 2),
-        unit.showWithUnit(found.task().toleranceMm().orElseThrow(), 2));
-  }
-
-  private static String warp(LevelFinding level, LengthUnit unit) {
-    Spot high = level.highest();
-    Spot low = level.lowest();
-    return Text.of(
+  private static Message warp(LevelFinding level) {
+    return Message.of(
         "bed.do.warp.why",
-        unit.showWithUnit(level.warpMm(), 2),
-        unit.show(high.xMm(), 0),
-        unit.show(high.yMm(), 0),
-        unit.show(low.xMm(), 0),
-        unit.show(low.yMm(), 0));
+        mm(level.warpMm()),
+        at(level.highest().xMm()),
+        at(level.highest().yMm()),
+        at(level.lowest().xMm()),
+        at(level.lowest().yMm()));
   }
 
-  private static List<Step> moves(BedOutcome.Found found, LengthUnit unit) {
+  private static Amount mm(double value) {
+    return Amount.of(value, Quantity.LENGTH, 2);
+  }
+
+  private static Message at(double value) {
+    return Message.bare(Amount.of(value, Quantity.LENGTH, 0));
+  }
+
+  private static List<Step> moves(Outcome.Found<BedTask, Finding> found) {
     return switch (found.finding()) {
       case BedFinding f ->
           f.screws().stream()
               .filter(t -> t.direction() != TurnDirection.NONE)
               .sorted(Comparator.comparingDouble(ScrewTurn::turns).reversed())
-              .map(t -> turn(t, unit))
+              .map(BedAdvice::turn)
               .toList();
-      case ShimFinding f -> shims(f, (BedTask.OnShims) found.task(), unit);
+      case ShimFinding f -> shims(f, (BedTask.OnShims) found.readings());
       default -> List.of();
     };
   }
 
-  private static Step turn(ScrewTurn turn, LengthUnit unit) {
-    String sub =
+  private static Step turn(ScrewTurn turn) {
+    String exactly =
         Text.of(
             turn.riseMm() > 0 ? "bed.do.turn.up" : "bed.do.turn.down",
-            turn.turns(),
-            turn.turnsUncertainty(),
-            unit.showWithUnit(Math.abs(turn.riseMm()), 2));
+            bare(turn.turns()),
+            bare(turn.turnsUncertainty()),
+            mm(Math.abs(turn.riseMm())));
     String big =
         turn.eighths() == 0
             ? Text.of("bed.do.leave-screw")
             : Text.of(
                 Math.abs(turn.eighths()) > 8 ? "bed.do.turns" : "bed.do.turn",
                 pretty(turn),
-                turn.direction().words());
-    return new Step(Text.of("bed.do.screw", turn.id()), big, sub);
+                turn.direction());
+    return new Step(Text.of("bed.do.screw", turn.id()), big, exactly);
+  }
+
+  private static Message bare(double number) {
+    return Message.bare(Amount.of(number, Quantity.NUMBER, 2));
   }
 
   /** Turns rounded to eighths with the typeface's own fractions, such as "1¼". */
@@ -125,7 +124,7 @@ final class BedAdvice {
         + FRACTIONS.getOrDefault(fraction, fraction);
   }
 
-  private static List<Step> shims(ShimFinding f, BedTask.OnShims task, LengthUnit unit) {
+  private static List<Step> shims(ShimFinding f, BedTask.OnShims task) {
     List<Stack> stacks = task.stacks(f);
     List<Step> steps = new ArrayList<>();
     for (int i = 0; i < stacks.size(); i++) {
@@ -134,23 +133,14 @@ final class BedAdvice {
         steps.add(
             new Step(
                 Text.of(task.underHead() ? "bed.do.column-foot" : "bed.do.foot", shim.id()),
-                Text.of("bed.do.shim", stack(stacks.get(i), unit)),
+                Text.of("bed.do.shim", stacks.get(i).said()),
                 Text.of(
                     "bed.do.shim.exact",
-                    unit.showWithUnit(shim.thicknessMm(), 2),
-                    unit.show(shim.thicknessMmUncertainty(), 2))));
+                    mm(shim.thicknessMm()),
+                    Message.bare(mm(shim.thicknessMmUncertainty())))));
       }
     }
     return steps;
-  }
-
-  private static String stack(Stack stack, LengthUnit unit) {
-    if (unit == LengthUnit.MILLIMETRE) {
-      return stack.inWords();
-    }
-    return String.join(" + ", stack.piecesMm().stream().map(mm -> unit.show(mm, 2)).toList())
-        + " "
-        + unit.symbol();
   }
 
   /** To the hundredth that is shown, so that the cost is the difference of the figures seen. */
@@ -159,28 +149,27 @@ final class BedAdvice {
   }
 
   /** The line under the plan: now, after, and what rounding costs. */
-  static String summary(BedOutcome outcome, LengthUnit unit) {
-    if (!(outcome instanceof BedOutcome.Found found)
-        || !(found.finding() instanceof LevelFinding level)) {
-      return "";
+  static List<Message> summary(Outcome.Found<BedTask, Finding> found) {
+    if (!(found.finding() instanceof LevelFinding level)) {
+      return List.of();
     }
     double rounded =
         switch (level) {
           case BedFinding f -> f.peakToValleyAfterEighthsMm();
-          case ShimFinding f -> {
-            BedTask.OnShims task = (BedTask.OnShims) found.task();
-            yield task.afterStacksMm(f);
-          }
+          case ShimFinding f -> ((BedTask.OnShims) found.readings()).afterStacksMm(f);
         };
-    return Text.of(
-        level instanceof BedFinding ? "bed.summary.screws" : "bed.summary.shims",
-        unit.showWithUnit(level.peakToValleyNowMm(), 2),
-        unit.showWithUnit(level.peakToValleyAfterMm(), 2),
-        unit.showWithUnit(rounded, 2),
-        unit.showWithUnit(Math.max(0, asShown(rounded) - asShown(level.peakToValleyAfterMm())), 2),
-        Numbers.fixed(level.slopeXMmPerM(), 2),
-        Numbers.fixed(level.slopeXMmPerMUncertainty(), 2),
-        Numbers.fixed(level.slopeYMmPerM(), 2),
-        Numbers.fixed(level.slopeYMmPerMUncertainty(), 2));
+    return List.of(
+        Message.of(
+            level instanceof BedFinding ? "bed.summary.screws" : "bed.summary.shims",
+            mm(level.peakToValleyNowMm()),
+            mm(level.peakToValleyAfterMm()),
+            mm(rounded),
+            mm(Math.max(0, asShown(rounded) - asShown(level.peakToValleyAfterMm())))),
+        Message.of(
+            "bed.summary.slope",
+            bare(level.slopeXMmPerM()),
+            bare(level.slopeXMmPerMUncertainty()),
+            bare(level.slopeYMmPerM()),
+            Amount.of(level.slopeYMmPerMUncertainty(), Quantity.SLOPE, 2)));
   }
 }

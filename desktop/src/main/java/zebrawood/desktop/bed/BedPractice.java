@@ -1,111 +1,91 @@
 package zebrawood.desktop.bed;
 
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalDouble;
 import java.util.Random;
-import javafx.beans.property.ReadOnlyIntegerProperty;
-import javafx.beans.property.ReadOnlyIntegerWrapper;
 import zebrawood.bed.BedFinding;
 import zebrawood.bed.BedTask;
 import zebrawood.bed.Clockwise;
 import zebrawood.bed.Screw;
 import zebrawood.bed.ScrewTurn;
 import zebrawood.bed.ShimFinding;
-import zebrawood.desktop.text.Text;
+import zebrawood.desktop.sheet.Outcome;
+import zebrawood.desktop.sheet.Practice;
 import zebrawood.devices.bed.StandInBed;
-import zebrawood.measure.Numbers;
-import zebrawood.measure.Verdict;
+import zebrawood.measure.Finding;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Numbers;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
 
-/**
- * Practice on a simulated bed in place of the machine's: read, turn, read again. Nothing of it is
- * recorded. Which variant it is, the technician has to find out.
- */
-final class BedPractice {
-  private final BedModel model;
-  private final Clock clock;
-  private StandInBed bed;
-  private final ReadOnlyIntegerWrapper rounds = new ReadOnlyIntegerWrapper(-1);
+/** Practice on a simulated bed: whether it is tilted or warped, the technician has to find out. */
+final class BedPractice extends Practice<StandInBed, BedTask, Finding> {
+  private static final double HEAD_HEIGHT_MM = 50;
+  private static final double USUAL_STEP_MM = 0.1;
 
-  BedPractice(BedModel model, Clock clock) {
-    this.model = model;
-    this.clock = clock;
+  private final BedWork work;
+
+  BedPractice(BedWork work) {
+    super(work);
+    this.work = work;
   }
 
-  boolean running() {
-    return bed != null;
+  @Override
+  protected StandInBed make(long number) {
+    boolean warped = new Random(number).nextInt(3) == 0;
+    return make(warped ? StandInBed.Variant.WARPED : StandInBed.Variant.TILTED, number);
   }
 
-  /** Rounds of turning so far; -1 when there is no practice. */
-  ReadOnlyIntegerProperty roundsProperty() {
-    return rounds.getReadOnlyProperty();
+  StandInBed make(StandInBed.Variant variant, long number) {
+    return new StandInBed(
+        variant,
+        work.machine().areaXMm(),
+        work.machine().areaYMm(),
+        screws(),
+        work.resolution().value().orElse(USUAL_STEP_MM),
+        number);
   }
 
-  void start() {
-    long seed = clock.millis();
-    start(
-        new Random(seed).nextInt(3) == 0 ? StandInBed.Variant.WARPED : StandInBed.Variant.TILTED,
-        seed);
-  }
-
-  void start(StandInBed.Variant variant, long seed) {
-    if (model.wayProperty().get() == BedWay.FEEL) {
-      model.wayProperty().set(BedWay.GAP);
+  @Override
+  protected void prepare() {
+    if (work.way().get() == BedWay.FEEL) {
+      work.way().set(BedWay.GAP);
     }
-    bed =
-        new StandInBed(
-            variant,
-            model.areaXMm(),
-            model.areaYMm(),
-            screws(),
-            model.resolution().mm().orElse(0.1),
-            seed);
-    model.clearReadings();
-    rounds.set(0);
-  }
-
-  void end() {
-    bed = null;
-    rounds.set(-1);
   }
 
   /** Shims are to the stand-in what screws of 1 mm pitch are; under a head they work downwards. */
   private List<Screw> screws() {
     List<Screw> screws = new ArrayList<>();
-    for (Support s : model.supportsProperty().get()) {
-      Clockwise clockwise =
-          model.onShims()
-              ? model.underHead() ? Clockwise.LOWERS : Clockwise.RAISES
-              : s.clockwiseProperty().get();
+    for (Support s : work.supports()) {
+      Clockwise shimmed = work.underHead() ? Clockwise.LOWERS : Clockwise.RAISES;
       screws.add(
           new Screw(
-              s.idProperty().get(),
-              s.x().mm().orElse(0),
-              s.y().mm().orElse(0),
-              model.onShims() ? 1 : s.pitch().mm().orElse(1),
-              clockwise));
+              s.name(),
+              s.x().value().orElse(0),
+              s.y().value().orElse(0),
+              work.onShims() ? 1 : s.pitch().value().orElse(1),
+              work.onShims() ? shimmed : s.clockwise().get()));
     }
     return screws;
   }
 
   /** Puts the gauge to every place and types what it reads. */
-  void readAll() {
-    for (BedPlace place : model.placesProperty().get()) {
-      OptionalDouble x = model.columnsProperty().get().get(place.column()).mm();
-      OptionalDouble y = model.rowsProperty().get().get(place.row()).mm();
-      if (x.isPresent() && y.isPresent()) {
-        double gap = bed.readGapMm(x.getAsDouble(), y.getAsDouble());
-        place.reading().setMm(model.wayProperty().get() == BedWay.HEAD_HEIGHT ? 50 - gap : gap);
-      }
+  @Override
+  protected void read(StandInBed bed) {
+    for (BedPlace place : work.places()) {
+      place
+          .at()
+          .ifPresent(at -> {
+            double gap = bed.readGapMm(at[0], at[1]);
+            boolean head = work.way().get() == BedWay.HEAD_HEIGHT;
+            place.reading().set(head ? HEAD_HEIGHT_MM - gap : gap);
+          });
     }
   }
 
   /** Turns the screws by the rounded turns, or puts the stacks in; then the bed is read anew. */
-  void obey(BedOutcome.Found found) {
-    if (found.finding().verdict() == Verdict.WITHIN) {
-      return;
-    }
+  @Override
+  protected void obey(StandInBed bed, Outcome.Found<BedTask, Finding> found) {
     switch (found.finding()) {
       case BedFinding f -> {
         for (ScrewTurn turn : f.screws()) {
@@ -113,38 +93,24 @@ final class BedPractice {
         }
       }
       case ShimFinding f -> {
-        BedTask.OnShims task = (BedTask.OnShims) found.task();
-        var stacks = task.stacks(f);
+        var stacks = ((BedTask.OnShims) found.readings()).stacks(f);
         for (int i = 0; i < stacks.size(); i++) {
           bed.turn(f.shims().get(i).id(), stacks.get(i).totalMm());
         }
       }
       default -> {}
     }
-    model.clearReadings();
-    rounds.set(rounds.get() + 1);
+    work.form().clearReadings();
   }
 
-  /** Where the practice stands, in words; empty when there is none. */
-  String words() {
-    if (bed == null) {
-      return "";
-    }
-    boolean within =
-        model.outcomeProperty().get() instanceof BedOutcome.Found found
-            && found.finding().verdict() == Verdict.WITHIN;
-    return within
-        ? Text.of("bed.practice.done", rounds.get(), Numbers.fixed(trueHighToLowMm(), 2))
-        : Text.of("practice.rounds", rounds.get());
-  }
-
-  private double trueHighToLowMm() {
-    List<Double> gaps = new ArrayList<>();
-    for (BedPlace place : model.placesProperty().get()) {
-      OptionalDouble x = model.columnsProperty().get().get(place.column()).mm();
-      OptionalDouble y = model.rowsProperty().get().get(place.row()).mm();
-      gaps.add(bed.trueGapMm(x.orElse(0), y.orElse(0)));
-    }
-    return Numbers.peakToValley(gaps);
+  @Override
+  protected Message done(StandInBed bed, int rounds) {
+    List<Double> gaps =
+        work.places().stream()
+            .flatMap(p -> p.at().stream())
+            .map(at -> bed.trueGapMm(at[0], at[1]))
+            .toList();
+    return Message.of(
+        "bed.practice.done", rounds, Amount.of(Numbers.peakToValley(gaps), Quantity.LENGTH, 2));
   }
 }

@@ -9,9 +9,5 @@ public enum BedWay {
   /** The height of a lifting bed at which a fixed gauge touches: larger is lower. */
   BED_HEIGHT,
   /** A gauge that is only felt: touches, slides or leaves a gap. */
-  FEEL;
-
-  String key() {
-    return "bed.way." + name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
-  }
+  FEEL
 }

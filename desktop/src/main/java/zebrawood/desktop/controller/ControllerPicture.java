@@ -5,63 +5,69 @@ import java.util.OptionalDouble;
 import zebrawood.controller.ControllerFinding;
 import zebrawood.controller.ControllerFinding.Value;
 import zebrawood.controller.ControllerReadings;
+import zebrawood.controller.ControllerVisit;
+import zebrawood.controller.ControllerVisit.Judged;
 import zebrawood.controller.Corner;
 import zebrawood.controller.PowerScale;
-import zebrawood.desktop.sheet.Drawing;
-import zebrawood.desktop.sheet.LivePicture;
+import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.text.Text;
-import zebrawood.measure.Numbers;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.records.picture.Canvas;
 
 /**
  * The software's percentage across and the true share of the laser up, now and after; below it the
  * bed from above with the corner it homes to and the one it should.
  */
-final class ControllerPicture extends LivePicture {
+final class ControllerPicture {
   private static final double SIDE = 44;
   private static final double TOP = 20;
   private static final double PLAN_HEIGHT = 110;
   private static final double GAP = 54;
   private static final int STEPS = 100;
 
-  private final ControllerModel model;
+  private final Canvas on;
 
-  ControllerPicture(ControllerModel model) {
-    this.model = model;
-    model.outcomeProperty().subscribe(o -> draw());
+  private ControllerPicture(Canvas on) {
+    this.on = on;
   }
 
-  @Override
-  protected void draw(Drawing on) {
-    if (!(model.outcomeProperty().get() instanceof ControllerOutcome.Found(var visit, var found))
-        || visit.numbered().isEmpty()
-        || found.audit().isEmpty()) {
-      on.words(Text.of("controller.picture.empty"), getWidth() / 2, getHeight() / 2, "plan-side");
+  static void draw(Canvas on, Optional<Outcome.Found<ControllerVisit, Judged>> found) {
+    Optional<ControllerReadings> numbered = found.flatMap(f -> f.readings().numbered());
+    Optional<ControllerFinding> audit = found.flatMap(f -> f.finding().audit());
+    if (numbered.isEmpty() || audit.isEmpty()) {
+      on.words(Text.of("controller.picture.empty"), on.width() / 2, on.height() / 2, "plan-side");
       return;
     }
-    power(on, visit.numbered().get(), found.audit().get());
-    plan(on, visit.numbered().get(), found.audit().get());
+    ControllerPicture picture = new ControllerPicture(on);
+    picture.power(numbered.get(), audit.get());
+    picture.plan(numbered.get(), audit.get());
   }
 
   private double bottom() {
-    return getHeight() - PLAN_HEIGHT - GAP;
+    return on.height() - PLAN_HEIGHT - GAP;
   }
 
   private double x(double percent) {
-    return SIDE + percent / 100 * (getWidth() - SIDE - 24);
+    return SIDE + percent / 100 * (on.width() - SIDE - 24);
   }
 
   private double y(double share) {
     return bottom() - share * (bottom() - TOP);
   }
 
-  private void power(Drawing on, ControllerReadings r, ControllerFinding f) {
+  private void power(ControllerReadings r, ControllerFinding f) {
     on.line(x(0), y(0), x(100), y(0), "trend-axis");
     on.line(x(0), y(0), x(0), y(1), "trend-axis");
     on.line(x(0), y(1), x(100), y(1), "plan-grid");
     for (int percent = 0; percent <= 100; percent += 50) {
-      on.words(percent + " %", x(percent) - (percent == 100 ? 12 : 0), y(0) + 13, "plan-side");
+      on.words(
+          Text.of("controller.picture.percent", percent),
+          x(percent) - (percent == 100 ? 12 : 0),
+          y(0) + 13,
+          "plan-side");
     }
-    on.words("100 %", x(0) - 22, y(1), "plan-side");
+    on.words(Text.of("controller.picture.percent", 100), x(0) - 22, y(1), "plan-side");
     on.line(x(0), y(0), x(100), y(1), "power-after");
     OptionalDouble top = number(f, "power-word-scale");
     OptionalDouble least = number(f, "minimum-power-word");
@@ -80,20 +86,23 @@ final class ControllerPicture extends LivePicture {
     double full = scale.effectiveFullPower();
     if (full < 0.995) {
       on.words(
-          Text.of("controller.picture.reaches", Numbers.fixed(100 * full, 0)),
+          Text.of("controller.picture.reaches", Amount.of(100 * full, Quantity.PERCENT, 0)),
           x(100) - 70,
           y(full) - 12,
           "plan-now");
     } else if (scale.saturatesAtPercent() < 99.5) {
       on.words(
-          Text.of("controller.picture.flat", Numbers.fixed(scale.saturatesAtPercent(), 0)),
+          Text.of(
+              "controller.picture.flat",
+              Amount.of(scale.saturatesAtPercent(), Quantity.PERCENT, 0)),
           x(scale.saturatesAtPercent() / 2 + 50),
           y(1) - 10,
           "plan-now");
     }
     if (scale.deadBelowPercent() > 0.5) {
       on.words(
-          Text.of("controller.picture.dead", Numbers.fixed(scale.deadBelowPercent(), 0)),
+          Text.of(
+              "controller.picture.dead", Amount.of(scale.deadBelowPercent(), Quantity.PERCENT, 0)),
           x(scale.deadBelowPercent()) + 40,
           y(0) - 12,
           "plan-after");
@@ -108,16 +117,16 @@ final class ControllerPicture extends LivePicture {
         .orElse(OptionalDouble.empty());
   }
 
-  private void plan(Drawing on, ControllerReadings r, ControllerFinding f) {
+  private void plan(ControllerReadings r, ControllerFinding f) {
     double high = PLAN_HEIGHT - 26;
     double wide =
         Math.min(
-            getWidth() - 2 * SIDE,
+            on.width() - 2 * SIDE,
             high * r.machine().travelMm().get(0) / r.machine().travelMm().get(1));
     double left = SIDE;
-    double topY = getHeight() - PLAN_HEIGHT;
+    double topY = on.height() - PLAN_HEIGHT;
     on.rectangle(left, topY, wide, high, "plan-bed");
-    on.words(Text.of("bed.plan.front"), left + wide / 2, topY + high + 12, "plan-side");
+    on.words(Text.of("controller.picture.front"), left + wide / 2, topY + high + 12, "plan-side");
     Corner right = r.machine().homeCorner();
     on.circle(cornerX(right, left, wide), cornerY(right, topY, high), 9, "home-right");
     OptionalDouble mask = number(f, "home-corner");
@@ -131,7 +140,7 @@ final class ControllerPicture extends LivePicture {
         now.map(c ->
                 Text.of(c == right ? "controller.picture.homes" : "controller.picture.homes-wrong"))
             .orElse(Text.of("controller.picture.homes-not")),
-        left + wide + (getWidth() - left - wide) / 2,
+        left + wide + (on.width() - left - wide) / 2,
         topY + high / 2,
         now.filter(c -> c == right).isPresent() ? "plan-side" : "plan-now");
   }

@@ -5,12 +5,12 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
-import zebrawood.desktop.sheet.Prose;
-import zebrawood.desktop.sheet.SteadyBox;
+import zebrawood.desktop.sheet.HeightCachingBox;
+import zebrawood.desktop.sheet.WrappedLabel;
 import zebrawood.desktop.text.Text;
 
 /** The port and what can be done over it. */
-final class LinkBar extends SteadyBox {
+final class LinkBar extends HeightCachingBox {
   private final ComboBox<String> port = new ComboBox<>();
   private final Button read;
   private final Button write;
@@ -35,7 +35,7 @@ final class LinkBar extends SteadyBox {
     void corners(String port);
   }
 
-  LinkBar(List<String> ports, Linking linking, Actions actions) {
+  LinkBar(List<String> ports, ControllerSession session, Actions actions) {
     port.setId("controller-port");
     port.setEditable(true);
     port.getItems().setAll(ports);
@@ -48,16 +48,16 @@ final class LinkBar extends SteadyBox {
     shot = button("controller-shot", "controller.shot", () -> actions.shot(chosen()));
     home = button("controller-home", "controller.home", () -> actions.home(chosen()));
     corners = button("controller-corners", "controller.corners", () -> actions.corners(chosen()));
-    cancel = button("controller-cancel", "controller.cancel", linking::cancel);
-    Label words = new Prose("", "soft");
+    cancel = button("controller-cancel", "controller.cancel", session::cancel);
+    Label words = new WrappedLabel("", "soft");
     words.setId("controller-link-words");
-    words.textProperty().bind(linking.wordsProperty());
+    words.textProperty().bind(session.wordsProperty());
     words.managedProperty().bind(words.textProperty().isNotEmpty());
     for (Button b : List.of(read, write, restore, shot, home, corners)) {
-      b.disableProperty().bind(linking.busyProperty());
+      b.disableProperty().bind(session.busyProperty());
     }
-    cancel.visibleProperty().bind(linking.busyProperty());
-    cancel.managedProperty().bind(linking.busyProperty());
+    cancel.visibleProperty().bind(session.busyProperty());
+    cancel.managedProperty().bind(session.busyProperty());
     setSpacing(6);
     FlowPane buttons = new FlowPane(6, 6, read, write, restore, shot, home, corners, cancel);
     buttons.getStyleClass().add("dense");

@@ -1,21 +1,19 @@
 package zebrawood.desktop.controller;
 
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import zebrawood.controller.ControllerStation;
-import zebrawood.controller.ControllerVisit;
 import zebrawood.controller.Difference;
 import zebrawood.controller.NamedFields;
 import zebrawood.controller.Settings;
 import zebrawood.desktop.sheet.When;
 import zebrawood.desktop.text.Text;
-import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.measure.UnusableReading;
-import zebrawood.records.controller.ControllerRecord;
+import zebrawood.records.kept.KeptReadings;
 
 /**
  * Settings as they once were.
@@ -26,28 +24,32 @@ import zebrawood.records.controller.ControllerRecord;
  */
 record Snapshot(
     String words, boolean left, String configuration, String text, Map<String, String> typed) {
-  /** Every one of the open machine, newest first. */
-  static List<Snapshot> all(WorkshopModel workshop) {
+  private static final String CONFIGURATION = "configuration";
+  private static final String DUMP = "reading.dump";
+
+  /**
+   * Every one that can be read, newest first.
+   *
+   * @param entries of the station, oldest first
+   */
+  static List<Snapshot> all(List<Entry> entries, ZoneId zone) {
     List<Snapshot> all = new ArrayList<>();
-    for (Entry entry : workshop.opened().ledger().entriesAt(ControllerStation.STATION).reversed()) {
-      try {
-        ControllerRecord kept = ControllerRecord.of(entry.readings());
-        ControllerVisit visit = kept.readings();
-        String name = visit.configuration();
-        all.add(
-            new Snapshot(
-                When.dayAndTime(entry.at(), workshop.clock().getZone())
-                    + ", "
-                    + entry.kind().words()
-                    + (name.isEmpty() ? "" : ", " + name),
-                entry.kind() == EntryKind.AS_LEFT,
-                name,
-                visit.text(),
-                kept.typed()));
-      } catch (UnusableReading e) {
-        // A damaged or newer entry has no snapshot that can be used here.
-        continue;
-      }
+    for (Entry entry : entries.reversed()) {
+      KeptReadings.typed(entry.readings())
+          .filter(typed -> !typed.getOrDefault(DUMP, "").isBlank())
+          .ifPresent(typed -> {
+            String name = typed.getOrDefault(CONFIGURATION, "").strip();
+            String when = When.dayAndTime(entry.time(), zone);
+            all.add(
+                new Snapshot(
+                    name.isEmpty()
+                        ? Text.of("controller.snapshots.one", when, entry.kind())
+                        : Text.of("controller.snapshots.of", when, entry.kind(), name),
+                    entry.kind() == EntryKind.AS_LEFT,
+                    name,
+                    typed.get(DUMP),
+                    typed));
+          });
     }
     return all;
   }
@@ -73,7 +75,7 @@ record Snapshot(
                   NamedFields.parse(text).values(), NamedFields.parse(other.text).values());
       return differences.isEmpty()
           ? Text.of("controller.snapshots.same")
-          : String.join("\n", differences.stream().map(Difference::words).toList());
+          : String.join("\n", differences.stream().map(d -> Text.of(d.said())).toList());
     } catch (UnusableReading e) {
       return Text.of("controller.snapshots.kinds");
     }

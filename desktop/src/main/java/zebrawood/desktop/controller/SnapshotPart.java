@@ -6,19 +6,19 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import zebrawood.desktop.fields.Choice;
-import zebrawood.desktop.sheet.Prose;
-import zebrawood.desktop.sheet.SteadyBox;
+import zebrawood.desktop.sheet.Choices;
+import zebrawood.desktop.sheet.HeightCachingBox;
+import zebrawood.desktop.sheet.WrappedLabel;
 import zebrawood.desktop.text.Text;
 
 /** Two snapshots side by side; the first is what a restore brings back. */
-final class SnapshotPart extends SteadyBox {
+final class SnapshotPart extends HeightCachingBox {
   private final ObjectProperty<Snapshot> one = new SimpleObjectProperty<>();
   private final ObjectProperty<Snapshot> other = new SimpleObjectProperty<>();
   private final ComboBox<Snapshot> first = box("snapshot-one", one);
   private final ComboBox<Snapshot> second = box("snapshot-other", other);
   private Optional<Snapshot> before = Optional.empty();
-  private final Label differences = new Prose("");
+  private final Label differences = new WrappedLabel("");
 
   SnapshotPart() {
     super(6);
@@ -29,7 +29,7 @@ final class SnapshotPart extends SteadyBox {
   }
 
   private static ComboBox<Snapshot> box(String id, ObjectProperty<Snapshot> chosen) {
-    ComboBox<Snapshot> box = Choice.of(id, List.of(), chosen, Snapshot::words);
+    ComboBox<Snapshot> box = Choices.box(id, List.of(), chosen, Snapshot::words);
     box.setMaxWidth(Double.MAX_VALUE);
     box.setAccessibleText(Text.of("controller.snapshots"));
     return box;

@@ -1,26 +1,21 @@
 package zebrawood.desktop.cooling;
 
-import java.time.Clock;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
-import javafx.beans.property.ObjectProperty;
-import javafx.beans.property.ReadOnlyIntegerProperty;
-import javafx.beans.property.ReadOnlyIntegerWrapper;
+import zebrawood.cooling.CoolingFinding;
+import zebrawood.cooling.CoolingReadings;
+import zebrawood.cooling.CoolingReadings.Item;
+import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Practice;
-import zebrawood.desktop.sheet.Proven;
-import zebrawood.desktop.text.Text;
 import zebrawood.devices.site.StandInLoop;
 import zebrawood.devices.site.StandInLoop.Fault;
-import zebrawood.measure.Verdict;
-import zebrawood.site.CoolingReadings.Item;
+import zebrawood.words.Message;
 
-/** Practice on a simulated loop with a hidden fault. Nothing of it is recorded. */
-final class CoolingPractice implements Practice {
+/** Practice on a simulated loop with a hidden fault. */
+final class CoolingPractice extends Practice<StandInLoop, CoolingReadings, CoolingFinding> {
   private static final double LITRES = 20;
   private static final double CHILLER_W = 700;
 
@@ -35,72 +30,47 @@ final class CoolingPractice implements Practice {
               Item.BUBBLES, Fault.BUBBLE,
               Item.FLOW_INTERLOCK, Fault.INTERLOCK_BRIDGED));
 
-  private final CoolingModel model;
-  private final Clock clock;
-  private final ReadOnlyIntegerWrapper rounds = new ReadOnlyIntegerWrapper(-1);
-  private Optional<StandInLoop> loop = Optional.empty();
+  private final CoolingWork work;
 
-  CoolingPractice(CoolingModel model, Clock clock) {
-    this.model = model;
-    this.clock = clock;
-  }
-
-  boolean running() {
-    return loop.isPresent();
+  CoolingPractice(CoolingWork work) {
+    super(work);
+    this.work = work;
   }
 
   @Override
-  public ReadOnlyIntegerProperty roundsProperty() {
-    return rounds.getReadOnlyProperty();
-  }
-
-  void start() {
-    long seed = clock.millis();
+  protected StandInLoop make(long number) {
     List<Fault> faults = List.copyOf(FAULT_OF.values());
-    start(EnumSet.of(faults.get(new Random(seed).nextInt(faults.size()))), seed);
-  }
-
-  void start(Set<Fault> faults, long seed) {
-    loop = Optional.of(new StandInLoop(LITRES, CHILLER_W, faults, seed));
-    model.wayProperty().set(CoolingWay.CHILLER);
-    model.clearReadings();
-    rounds.set(0);
+    Fault hidden = faults.get(new Random(number).nextInt(faults.size()));
+    return new StandInLoop(LITRES, CHILLER_W, EnumSet.of(hidden), number);
   }
 
   @Override
-  public void end() {
-    loop = Optional.empty();
-    rounds.set(-1);
+  protected void prepare() {
+    work.way().set(CoolingWay.CHILLER);
   }
 
   /** Reads the instruments, runs for an hour, and looks at everything there is to prove. */
-  void readAll() {
-    StandInLoop on = loop.orElseThrow();
-    set(0, on.readRoomC());
-    set(1, on.readHumidityPercent());
-    set(2, on.readCoolantC());
+  @Override
+  protected void read(StandInLoop on) {
+    work.atEveryVisit().get(0).set(on.readRoomC());
+    work.atEveryVisit().get(1).set(on.readHumidityPercent());
+    work.atEveryVisit().get(2).set(on.readCoolantC());
     on.run(60, 300);
-    model.atSomeVisits().getFirst().set(on.readCoolantC());
-    prove(Item.FLOW, on.flows());
-    prove(Item.LEAKS, on.dry());
-    prove(Item.BUBBLES, on.freeOfBubbles());
-    prove(Item.FLOW_INTERLOCK, on.pinchStopsLaser());
-  }
-
-  private void set(int field, double value) {
-    model.atEveryVisit().get(field).set(value);
-  }
-
-  private void prove(Item item, boolean passed) {
-    ObjectProperty<Proven> asked = model.proofs().get(item);
-    if (asked != null) {
-      asked.set(passed ? Proven.YES : Proven.NO);
-    }
+    work.afterHour().set(on.readCoolantC());
+    work.proofs()
+        .forEach((item, proof) ->
+            proof.set(
+                switch (item) {
+                  case FLOW -> on.flows();
+                  case LEAKS -> on.dry();
+                  case BUBBLES -> on.freeOfBubbles();
+                  case FLOW_INTERLOCK -> on.pinchStopsLaser();
+                }));
   }
 
   /** Mends what failed and sets the chiller to what the air allows. */
-  void obey(CoolingOutcome.Found found) {
-    StandInLoop on = loop.orElseThrow();
+  @Override
+  protected void obey(StandInLoop on, Outcome.Found<CoolingReadings, CoolingFinding> found) {
     found.readings().proofs().stream()
         .filter(p -> !p.passed())
         .forEach(p -> on.mend(FAULT_OF.get(p.item())));
@@ -109,18 +79,11 @@ final class CoolingPractice implements Practice {
       on.setPoint(lowest + ABOVE_LOWEST_K);
       on.run(240, 300);
     }
-    model.clearReadings();
-    rounds.set(rounds.get() + 1);
+    work.form().clearReadings();
   }
 
   @Override
-  public String words() {
-    if (loop.isEmpty()) {
-      return "";
-    }
-    boolean within =
-        model.outcomeProperty().get() instanceof CoolingOutcome.Found found
-            && found.finding().verdict() == Verdict.WITHIN;
-    return Text.of(within ? "cooling.practice.done" : "practice.rounds", rounds.get());
+  protected Message done(StandInLoop on, int rounds) {
+    return Message.of("practice.in-order", rounds);
   }
 }

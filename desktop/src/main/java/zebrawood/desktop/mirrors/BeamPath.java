@@ -3,13 +3,11 @@ package zebrawood.desktop.mirrors;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import javafx.css.PseudoClass;
-import javafx.geometry.Rectangle2D;
-import zebrawood.desktop.sheet.Drawing;
 import zebrawood.desktop.text.Text;
 import zebrawood.machine.Train;
-import zebrawood.measure.Numbers;
 import zebrawood.mirrors.MirrorFinding;
+import zebrawood.records.picture.Canvas;
+import zebrawood.words.Message;
 
 /**
  * The beam's way from above, from the tube to the head, to scale; beside it the way that the angles
@@ -17,8 +15,6 @@ import zebrawood.mirrors.MirrorFinding;
  * folds it down.
  */
 final class BeamPath {
-  static final PseudoClass LIT = PseudoClass.getPseudoClass("lit");
-
   /** The largest error is drawn about so long. */
   private static final double ERROR_PX = 16;
 
@@ -31,10 +27,10 @@ final class BeamPath {
 
   private static final double LEAST_M = 1e-3;
 
-  private final MirrorModel model;
+  private final MirrorsWork work;
 
-  BeamPath(MirrorModel model) {
-    this.model = model;
+  BeamPath(MirrorsWork work) {
+    this.work = work;
   }
 
   /** A point on the drawing. */
@@ -58,8 +54,8 @@ final class BeamPath {
     }
   }
 
-  void draw(Drawing on, Optional<MirrorFinding> finding, Rectangle2D area) {
-    if (model.paths().stream().anyMatch(p -> p.value().isEmpty())) {
+  void draw(Canvas on, Optional<MirrorFinding> finding, Area area) {
+    if (work.legs().fields().stream().anyMatch(p -> p.value().isEmpty())) {
       return;
     }
     List<Point> points = points(area);
@@ -72,7 +68,7 @@ final class BeamPath {
     for (int i = 1; i <= mirrors; i++) {
       Point at = points.get(i);
       boolean lit = !toTurn.isEmpty() && toTurn.getFirst().equals(String.valueOf(i));
-      on.circle(at.x, at.y, 7, "mirror-mount").pseudoClassStateChanged(LIT, lit);
+      on.circle(at.x, at.y, 7, "mirror-mount").state("lit", lit);
       on.words(String.valueOf(i), at.x + (i + 1 < mirrors ? 15 : -15), at.y, "plan-side");
     }
     Point tube = points.getFirst();
@@ -84,44 +80,45 @@ final class BeamPath {
         head.y + (mirrors == 1 ? 0 : 12),
         "plan-side");
     if (mirrors > 1) {
-      on.words(Text.of("bed.plan.front"), middle(area), area.getMaxY() - 8, "plan-side");
+      on.words(Text.of("mirrors.picture.front"), area.middle(), area.bottom() - 8, "plan-side");
     }
   }
 
   /** Tube, mirrors, head, to scale and with its folds; how far off the tube is nobody asked. */
-  private List<Point> points(Rectangle2D area) {
-    List<Double> incidenceDeg = model.train().incidenceDeg();
+  private List<Point> points(Area area) {
+    List<Double> incidenceDeg = work.train().incidenceDeg();
     double[] legs = metres(incidenceDeg.size());
-    boolean rear =
-        model.train().foldsDown() || model.mirrorOneAtProperty().get() == MirrorOneAt.REAR;
+    boolean rear = work.train().foldsDown() || work.legs().railAtRear();
+    boolean left = work.train().foldsDown() || work.legs().lastAtLeft();
     double headingDeg = legs.length == Train.MOST ? (rear ? -90 : 90) : 180;
     List<Point> way = new ArrayList<>(List.of(new Point(0, 0)));
     double share = legs.length == Train.MOST ? SHORT_TUBE_SHARE : TUBE_SHARE;
     way.add(way.getLast().ahead(headingDeg, share * legs[legs.length - 1]));
     for (int i = 0; i < legs.length; i++) {
       double foldDeg = 180 - 2 * incidenceDeg.get(i);
-      headingDeg += rear ? -foldDeg : foldDeg;
+      boolean last = i + 1 == legs.length;
+      headingDeg += rear == (left || !last) ? -foldDeg : foldDeg;
       way.add(way.getLast().ahead(headingDeg, legs[i]));
     }
     return fitted(way, area);
   }
 
-  private static List<Point> fitted(List<Point> way, Rectangle2D area) {
+  private static List<Point> fitted(List<Point> way, Area area) {
     var x = way.stream().mapToDouble(Point::x).summaryStatistics();
     var y = way.stream().mapToDouble(Point::y).summaryStatistics();
-    double left = area.getMinX() + MARGIN;
-    double top = area.getMinY() + MARGIN + 4;
+    double left = area.left() + MARGIN;
+    double top = area.top() + MARGIN + 4;
     double scale =
         Math.min(
-            (area.getMaxX() - MARGIN - left) / Math.max(LEAST_M, x.getMax() - x.getMin()),
-            (area.getMaxY() - MARGIN - 14 - top) / Math.max(LEAST_M, y.getMax() - y.getMin()));
+            (area.right() - MARGIN - left) / Math.max(LEAST_M, x.getMax() - x.getMin()),
+            (area.bottom() - MARGIN - 14 - top) / Math.max(LEAST_M, y.getMax() - y.getMin()));
     return way.stream()
         .map(p -> new Point(left + (p.x - x.getMin()) * scale, top + (p.y - y.getMin()) * scale))
         .toList();
   }
 
   /** The way with its angles, from mirror 1 on. */
-  private void error(Drawing on, MirrorFinding f, List<Point> points, Rectangle2D area) {
+  private void error(Canvas on, MirrorFinding f, List<Point> points, Area area) {
     int mirrors = points.size() - 2;
     double[] metres = metres(mirrors);
     double[] missMm = new double[mirrors + 1];
@@ -149,33 +146,20 @@ final class BeamPath {
     on.words(
         Text.of(
             mirrors == 1 ? "mirrors.picture.factor-side" : "mirrors.picture.factor",
-            Numbers.plain(factor)),
-        middle(area),
-        area.getMinY() + 10,
+            Message.number(factor)),
+        area.middle(),
+        area.top() + 10,
         "plan-side");
-  }
-
-  private static double middle(Rectangle2D area) {
-    return (area.getMinX() + area.getMaxX()) / 2;
   }
 
   /** From each mirror to the next, and to the head, for the furthest mark. */
   private double[] metres(int mirrors) {
-    double[] from = model.pathsMm(furthest(mirrors));
+    double[] from = work.legs().pathsMm(work.legs().furthest());
     double[] legs = new double[mirrors];
     for (int i = 0; i < mirrors; i++) {
       legs[i] = (from[i] - (i + 1 < mirrors ? from[i + 1] : 0)) / 1000;
     }
     return legs;
-  }
-
-  private MarkPlace furthest(int mirrors) {
-    if (mirrors == 1) {
-      return MarkPlace.LOW;
-    }
-    return model.mirrorOneAtProperty().get() == MirrorOneAt.REAR
-        ? MarkPlace.HEAD_FRONT_RIGHT
-        : MarkPlace.HEAD_REAR_RIGHT;
   }
 
   /** 1, 2 or 5 with noughts behind it, downwards. */
@@ -185,7 +169,7 @@ final class BeamPath {
     return power * (first >= 5 ? 5 : first >= 2 ? 2 : 1);
   }
 
-  private static void line(Drawing on, Point from, Point to, String styleClass) {
+  private static void line(Canvas on, Point from, Point to, String styleClass) {
     on.line(from.x, from.y, to.x, to.y, styleClass);
   }
 }

@@ -1,9 +1,7 @@
 package zebrawood.desktop.mirrors;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Stream;
-import zebrawood.desktop.text.Text;
 import zebrawood.mirrors.MirrorReadings.At;
 
 /** The marks that are asked for: at both ends of the gantry's travel, and of the carriage's. */
@@ -49,17 +47,6 @@ public enum MarkPlace {
     return Stream.concat(Stream.of(first), last.stream()).toList();
   }
 
-  /** The tape that tells most of a mirror's screws: the furthest the beam meets next. */
-  static MarkPlace furthestAfter(int mirror, int mirrors) {
-    if (mirrors == 1) {
-      return LOW;
-    }
-    if (mirror == mirrors) {
-      return HEAD_REAR_RIGHT;
-    }
-    return mirrors == 2 ? MIRROR_2_FRONT : mirror == 1 ? MIRROR_2 : MIRROR_3_FRONT;
-  }
-
   At at() {
     return at;
   }
@@ -74,9 +61,5 @@ public enum MarkPlace {
 
   boolean left() {
     return left;
-  }
-
-  String words() {
-    return Text.of("mirrors.place." + name().toLowerCase(Locale.ROOT));
   }
 }

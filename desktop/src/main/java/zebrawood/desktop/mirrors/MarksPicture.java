@@ -2,25 +2,22 @@ package zebrawood.desktop.mirrors;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
-import javafx.geometry.Rectangle2D;
-import javafx.scene.input.MouseEvent;
-import zebrawood.desktop.fields.NumberEntry;
-import zebrawood.desktop.sheet.Drawing;
-import zebrawood.desktop.sheet.LivePicture;
+import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.text.Text;
 import zebrawood.measure.Verdict;
 import zebrawood.mirrors.MirrorFinding;
 import zebrawood.mirrors.MirrorReadings.At;
+import zebrawood.records.picture.Canvas;
+import zebrawood.words.Message;
 
 /**
  * The tape looking the way the beam travels, to scale: the marks now, and where exact turns bring
  * them; a click puts the mark that is typed now. Beside it the mounts with the screw to touch lit,
  * below it the beam's path from above.
  */
-final class MarksPicture extends LivePicture {
+final class MarksPicture {
   private static final double LOWER_HEIGHT = 132;
   private static final double SIDE = 24;
   private static final double LEAST = 24;
@@ -36,66 +33,54 @@ final class MarksPicture extends LivePicture {
 
   private static final double MOUNTS_HEIGHT = 84;
 
-  private final MirrorModel model;
-  private final BeamPath path;
-  private final MountFaces faces;
-  private double tapeWidth;
-  private double tapeHeight;
-  private double middleX;
-  private double middleY;
-  private double scale;
+  /** Drawn for a mirror whose size nobody gave. */
+  private static final double USUAL_FACE_MM = 20;
 
-  MarksPicture(MirrorModel model) {
-    this.model = model;
-    path = new BeamPath(model);
-    faces = new MountFaces(model);
-    setId("mirrors-tape");
-    setAccessibleText(Text.of("mirrors.picture.click"));
-    model.outcomeProperty().subscribe(o -> draw());
-    model.activeProperty().subscribe(a -> draw());
-    setOnMouseClicked(this::clicked);
-  }
+  private final MirrorsWork work;
+  private final double width;
+  private final double height;
+  private final At at;
+  private final double radiusMm;
+  private final boolean small;
+  private final double tapeWidth;
+  private final double tapeHeight;
+  private final double middleX;
+  private final double middleY;
+  private final double scale;
 
-  private void clicked(MouseEvent e) {
-    if (scale > 0 && e.getY() < tapeHeight && e.getX() < tapeWidth) {
-      model.click(place(), (e.getX() - middleX) / scale, (middleY - e.getY()) / scale);
-    }
-  }
-
-  /** The mark that is typed now, else the first that is still to be read. */
-  private MarkPlace place() {
-    Optional<MarkPlace> empty =
-        model.marks().entrySet().stream()
-            .filter(m -> !NumberEntry.begun(m.getValue()))
-            .map(Map.Entry::getKey)
-            .findFirst();
-    return model
-        .activeProperty()
-        .get()
-        .or(() -> empty)
-        .orElse(MarkPlace.of(model.train().mirrors()).getLast());
-  }
-
-  @Override
-  protected void draw(Drawing on) {
-    At at = place().at();
-    Optional<MirrorFinding> finding = alignment();
-    boolean small = getHeight() < SMALL;
-    tapeWidth = small ? getWidth() : getWidth() - MOUNTS_WIDTH;
-    tapeHeight = getHeight() - (small ? MOUNTS_HEIGHT : LOWER_HEIGHT);
+  MarksPicture(MirrorsWork work, double width, double height) {
+    this.work = work;
+    this.width = width;
+    this.height = height;
+    at = work.place().at();
+    small = height < SMALL;
+    tapeWidth = small ? width : width - MOUNTS_WIDTH;
+    tapeHeight = height - (small ? MOUNTS_HEIGHT : LOWER_HEIGHT);
     double size = Math.max(LEAST, Math.min(tapeWidth, tapeHeight) - 2 * SIDE);
     middleX = tapeWidth / 2;
     middleY = SIDE + size / 2;
     double furthest =
-        model.marks().entrySet().stream()
-            .filter(e -> e.getKey().at() == at && usable(e.getValue()))
-            .flatMap(e -> e.getValue().stream())
-            .mapToDouble(e -> Math.abs(e.number()))
+        work.marks().entrySet().stream()
+            .filter(e -> e.getKey().at() == at)
+            .flatMap(e -> e.getValue().mm().stream())
+            .mapToDouble(mm -> Math.max(Math.abs(mm[0]), Math.abs(mm[1])))
             .max()
             .orElse(0);
-    double radius = model.limits().get(at == At.HEAD ? 1 : 4).value().orElse(USUAL_FACE_MM) / 2;
-    scale = size / 2 / Math.max(radius, furthest + 1);
-    on.circle(middleX, middleY, radius * scale, "opening");
+    QuantityField opening = at == At.HEAD ? work.aperture() : work.face();
+    radiusMm = opening.value().orElse(USUAL_FACE_MM) / 2;
+    scale = size / 2 / Math.max(radiusMm, furthest + 1);
+  }
+
+  /** Right and up of the middle, where a place of the picture is on the tape. */
+  Optional<double[]> at(double x, double y) {
+    return y < tapeHeight && x < tapeWidth
+        ? Optional.of(new double[] {(x - middleX) / scale, (middleY - y) / scale})
+        : Optional.empty();
+  }
+
+  void draw(Canvas on) {
+    Optional<MirrorFinding> finding = work.found().flatMap(f -> f.finding().alignment());
+    on.circle(middleX, middleY, radiusMm * scale, "opening");
     on.line(middleX - 8, middleY, middleX + 8, middleY, "plan-grid");
     on.line(middleX, middleY - 8, middleX, middleY + 8, "plan-grid");
     on.words(
@@ -103,39 +88,25 @@ final class MarksPicture extends LivePicture {
         middleX,
         CAPTION_Y,
         "plan-side");
-    if (model.marks().values().stream().noneMatch(NumberEntry::begun)) {
+    if (work.marks().values().stream().noneMatch(Aim::begun)) {
       on.words(Text.of("mirrors.picture.click"), middleX, middleY + 30, "plan-side");
     }
     List<Spot> spots = new ArrayList<>();
-    model
-        .marks()
-        .forEach((place, entries) -> {
-          if (place.at() == at && usable(entries)) {
-            spots.add(mark(on, place, entries, finding));
+    work.marks()
+        .forEach((place, aim) -> {
+          if (place.at() == at) {
+            aim.mm().ifPresent(mm -> spots.add(mark(on, place, mm[0], mm[1], finding)));
           }
         });
     name(on, spots);
-    on.line(SIDE, tapeHeight, getWidth() - SIDE, tapeHeight, "plan-grid");
+    on.line(SIDE, tapeHeight, width - SIDE, tapeHeight, "plan-grid");
     if (small) {
-      faces.draw(on, finding, new Rectangle2D(0, tapeHeight, getWidth(), MOUNTS_HEIGHT));
+      new MountFaces(work).draw(on, finding, new Area(0, tapeHeight, width, MOUNTS_HEIGHT));
     } else {
-      faces.draw(on, finding, new Rectangle2D(tapeWidth, 0, MOUNTS_WIDTH, tapeHeight));
-      path.draw(
-          on, finding, new Rectangle2D(SIDE, tapeHeight, getWidth() - 2 * SIDE, LOWER_HEIGHT));
+      new MountFaces(work).draw(on, finding, new Area(tapeWidth, 0, MOUNTS_WIDTH, tapeHeight));
+      new BeamPath(work)
+          .draw(on, finding, new Area(SIDE, tapeHeight, width - 2 * SIDE, LOWER_HEIGHT));
     }
-  }
-
-  /** Drawn for a mirror whose size nobody gave. */
-  private static final double USUAL_FACE_MM = 20;
-
-  private Optional<MirrorFinding> alignment() {
-    return model.outcomeProperty().get() instanceof MirrorOutcome.Found(var visit, var judged)
-        ? judged.alignment()
-        : Optional.empty();
-  }
-
-  private static boolean usable(List<NumberEntry> entries) {
-    return entries.stream().allMatch(e -> e.value().isPresent());
   }
 
   /** A mark on the drawing, and where its name may not stand. */
@@ -149,14 +120,12 @@ final class MarksPicture extends LivePicture {
   }
 
   private Spot mark(
-      Drawing on, MarkPlace place, List<NumberEntry> entries, Optional<MirrorFinding> finding) {
-    double right = entries.get(0).number();
-    double up = entries.get(1).number();
+      Canvas on, MarkPlace place, double right, double up, Optional<MirrorFinding> finding) {
     double x = middleX + right * scale;
     double y = middleY - up * scale;
     List<Box> dots = new ArrayList<>(List.of(new Box(x, y, DOT, DOT)));
     finding.ifPresent(f -> {
-      double[] paths = model.pathsMm(place);
+      double[] paths = work.legs().pathsMm(place);
       double afterX = middleX + (right - f.movedRightMm(paths)) * scale;
       double afterY = middleY - (up - f.movedUpMm(paths)) * scale;
       on.line(x, y, afterX, afterY, "mark-way");
@@ -168,11 +137,11 @@ final class MarksPicture extends LivePicture {
   }
 
   /** Each mark's name beside it, where no dot and no other name is. */
-  private void name(Drawing on, List<Spot> spots) {
+  private void name(Canvas on, List<Spot> spots) {
     List<Box> taken = new ArrayList<>(spots.stream().flatMap(s -> s.dots.stream()).toList());
     taken.add(new Box(middleX, CAPTION_Y, 40, NAME_HEIGHT / 2));
     for (Spot spot : spots) {
-      String words = MirrorPane.words(spot.place).replaceFirst("^[^,]*, ", "");
+      String words = Text.of(Message.keyOf(spot.place) + ".short");
       double half = words.length() * LETTER / 2;
       double aside = half + DOT + 3;
       List<Box> free =

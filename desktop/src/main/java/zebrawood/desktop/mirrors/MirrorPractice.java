@@ -1,31 +1,33 @@
 package zebrawood.desktop.mirrors;
 
-import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Random;
-import javafx.beans.property.ObjectProperty;
-import javafx.beans.property.ReadOnlyIntegerProperty;
-import javafx.beans.property.ReadOnlyIntegerWrapper;
-import javafx.beans.property.SimpleObjectProperty;
-import zebrawood.desktop.fields.NumberEntry;
-import zebrawood.desktop.mirrors.MirrorModel.ScrewFields;
+import zebrawood.desktop.form.ChoiceField;
+import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.sheet.Choices;
+import zebrawood.desktop.sheet.FormPane;
+import zebrawood.desktop.sheet.Outcome;
+import zebrawood.desktop.sheet.Part;
 import zebrawood.desktop.sheet.Practice;
 import zebrawood.desktop.text.Text;
 import zebrawood.devices.mirrors.StandInTrain;
 import zebrawood.devices.mirrors.StandInTrain.Kind;
 import zebrawood.devices.mirrors.StandInTrain.Knob;
 import zebrawood.devices.mirrors.StandInTrain.Spot;
-import zebrawood.measure.Verdict;
+import zebrawood.machine.Train.GantryEnd;
+import zebrawood.machine.Train.TravelEnd;
 import zebrawood.mirrors.MirrorFinding;
 import zebrawood.mirrors.MirrorFinding.Turn;
+import zebrawood.mirrors.MirrorVisit;
+import zebrawood.mirrors.MirrorVisit.Judged;
 import zebrawood.mirrors.MirrorVisit.ScrewsBy;
 import zebrawood.mirrors.MountScrew;
 import zebrawood.mirrors.Suspicion;
+import zebrawood.words.Message;
 
-/** Practice on a simulated train with hidden angles and offsets. Nothing of it is recorded. */
-final class MirrorPractice implements Practice {
+/** Practice on a simulated train with hidden angles and offsets. */
+final class MirrorPractice extends Practice<StandInTrain, MirrorVisit, Judged> {
   /** What is hidden in the train beside its angles. */
   enum Task {
     SOUND(Kind.SOUND),
@@ -44,60 +46,65 @@ final class MirrorPractice implements Practice {
   private static final double OFFSET_MM = 3;
   private static final double LEAST_WANDER_MM = 8.5;
   private static final double MINUTES = 60;
+  private static final double QUARTER = 0.25;
+  private static final double USUAL_STEP_MM = 0.5;
 
   /** Six marks as found, one more for each of four screws, and six that prove it. */
   private static final int BEST_BURNS = 16;
 
-  private final MirrorModel model;
-  private final Clock clock;
-  private final ObjectProperty<Task> task = new SimpleObjectProperty<>(Task.SOUND);
-  private final ReadOnlyIntegerWrapper rounds = new ReadOnlyIntegerWrapper(-1);
-  private Optional<StandInTrain> train = Optional.empty();
-  private String told = "";
+  private final MirrorsWork work;
+  private final ChoiceField<Task> task;
+  private Message told = Message.NONE;
   private int burns;
 
-  MirrorPractice(MirrorModel model, Clock clock) {
-    this.model = model;
-    this.clock = clock;
+  MirrorPractice(MirrorsWork work) {
+    super(work);
+    this.work = work;
+    // Of a form of its own: what is practised is not kept.
+    task = new StationForm("mirrors", work.form().units()).choice("task", Task.class, Task.SOUND);
   }
 
-  @Override
-  public ReadOnlyIntegerProperty roundsProperty() {
-    return rounds.getReadOnlyProperty();
-  }
-
-  ObjectProperty<Task> taskProperty() {
+  ChoiceField<Task> task() {
     return task;
   }
 
-  void start() {
-    start(new Random(clock.millis()).nextLong());
+  @Override
+  public boolean offered() {
+    return work.train().mirrors() == StandInTrain.MIRRORS;
   }
 
-  void start(long number) {
-    train = Optional.of(amiss(number));
-    model.clearReadings();
-    model.leastPulse().textProperty().set(Text.of("mirrors.practice.pulse"));
-    model.schoolProperty().set(MirrorModel.School.FULL);
-    model.mirrorOneAtProperty().set(MirrorOneAt.REAR);
-    model.screwsByProperty().set(ScrewsBy.TRIAL);
-    model.setBefore(Optional.empty());
-    for (ScrewFields screw : model.screws()) {
-      screw.trial().get(0).set(0.25);
-      screw.trial().get(1).textProperty().set("");
-      screw.trial().get(2).textProperty().set("");
-    }
+  @Override
+  public List<Part> choices() {
+    return List.of(new Part.Own(pane -> Choices.box(FormPane.idOf("mirrors", task), task)));
+  }
+
+  @Override
+  protected void prepare() {
+    work.form()
+        .quietly(() -> {
+          work.leastPulse().set(Text.of("mirrors.practice.pulse"));
+          work.school().set(School.FULL);
+          work.legs().railAt().set(TravelEnd.REAR);
+          work.legs().lastAt().set(GantryEnd.LEFT);
+          work.screwsBy().set(ScrewsBy.TRIAL);
+          for (TrialFields screw : work.screws()) {
+            screw.turned().set(QUARTER);
+            screw.moved().right().textProperty().set("");
+            screw.moved().up().textProperty().set("");
+          }
+        });
+    work.setBefore(Optional.empty());
     burns = 0;
-    told = "";
-    rounds.set(0);
+    told = Message.NONE;
   }
 
   /** The first train from this number on that is far enough out to be worth practising. */
-  private StandInTrain amiss(long number) {
+  @Override
+  protected StandInTrain make(long number) {
     double[][] corners =
-        model.marks().keySet().stream()
+        work.marks().keySet().stream()
             .filter(MarkPlace::head)
-            .map(model::pathsMm)
+            .map(work.legs()::pathsMm)
             .toArray(double[][]::new);
     long next = number;
     while (true) {
@@ -110,59 +117,53 @@ final class MirrorPractice implements Practice {
     }
   }
 
-  @Override
-  public void end() {
-    train = Optional.empty();
-    rounds.set(-1);
-  }
-
   private double step() {
-    return model.limits().getFirst().value().orElse(0.5);
+    return work.resolution().value().orElse(USUAL_STEP_MM);
   }
 
   /** Burns every mark and reads it to what is said of the tape. */
-  void readAll() {
-    for (Map.Entry<MarkPlace, List<NumberEntry>> entry : model.marks().entrySet()) {
-      burn(entry.getKey(), entry.getValue());
+  @Override
+  protected void read(StandInTrain on) {
+    for (Map.Entry<MarkPlace, Aim> mark : work.marks().entrySet()) {
+      burn(on, mark.getKey(), mark.getValue());
     }
   }
 
-  private void burn(MarkPlace place, List<NumberEntry> into) {
-    Spot spot = spot(place);
-    into.get(0).set(spot.rightMm());
-    into.get(1).set(spot.upMm());
+  private void burn(StandInTrain on, MarkPlace place, Aim into) {
+    Spot spot = spot(on, place);
+    into.set(spot.rightMm(), spot.upMm());
   }
 
-  private Spot spot(MarkPlace place) {
+  private Spot spot(StandInTrain on, MarkPlace place) {
     burns++;
-    StandInTrain on = train.orElseThrow();
-    double[] from = model.pathsMm(place);
+    double[] from = work.legs().pathsMm(place);
     return place.head()
         ? on.readAtHead(from[0], from[1], step())
         : on.readAtMirror2(from[0], step());
   }
 
   /** Does what the advice says first, as a hand does it. */
-  void obey(MirrorOutcome.Found found) {
-    told = "";
-    MirrorFinding alignment = found.finding().alignment().orElseThrow();
-    if (alignment.suspicion().isPresent()) {
-      lookInto(alignment.suspicion().get());
+  @Override
+  protected void obey(StandInTrain on, Outcome.Found<MirrorVisit, Judged> found) {
+    told = Message.NONE;
+    Optional<MirrorFinding> alignment = found.finding().alignment();
+    if (alignment.isEmpty()) {
+      work.school().set(School.FULL);
+    } else if (alignment.get().suspicion().isPresent()) {
+      lookInto(on, alignment.get().suspicion().get());
     } else if (!found.finding().untried().isEmpty()) {
-      model.screws().stream()
+      work.screws().stream()
           .filter(s -> found.finding().untried().contains(new MountScrew(s.mirror(), s.sideways())))
-          .forEach(this::attempt);
+          .forEach(s -> attempt(on, s));
     } else {
-      turn(alignment);
-      model.setBefore(found.visit().taught());
-      model.clearReadings();
+      turn(on, alignment.get());
+      work.setBefore(found.readings().taught());
+      work.form().clearReadings();
     }
-    rounds.set(rounds.get() + 1);
   }
 
   /** What is suspected is looked at and mended, or one mark is burnt again. */
-  private void lookInto(Suspicion suspicion) {
-    StandInTrain on = train.orElseThrow();
+  private void lookInto(StandInTrain on, Suspicion suspicion) {
     Optional<Kind> named =
         switch (suspicion.kind()) {
           case TWISTED_RAIL -> Optional.of(Kind.TWISTED_RAIL);
@@ -172,57 +173,54 @@ final class MirrorPractice implements Practice {
         };
     if (named.isPresent() && named.get() == on.kind()) {
       on.mend();
-      told = Text.of("mirrors.practice.mended");
-      model.setBefore(Optional.empty());
-      model.clearReadings();
+      told = Message.of("mirrors.practice.mended");
+      work.setBefore(Optional.empty());
+      work.form().clearReadings();
     } else {
-      told = Text.of(named.isPresent() ? "mirrors.practice.not-it" : "mirrors.practice.again");
-      burn(model.againProperty().get(), model.againMark());
+      told = Message.of(named.isPresent() ? "mirrors.practice.not-it" : "mirrors.practice.again");
+      burn(on, work.again().get(), work.againMark());
     }
   }
 
   /** A quarter turn, the furthest mark again, and back. */
-  private void attempt(ScrewFields screw) {
-    MarkPlace place = MarkPlace.furthestAfter(screw.mirror(), StandInTrain.MIRRORS);
-    List<NumberEntry> was = model.marks().get(place);
+  private void attempt(StandInTrain on, TrialFields screw) {
+    MarkPlace place = work.legs().furthestAfter(screw.mirror());
+    Aim was = work.marks().get(place);
     Knob knob = knob(screw);
-    double turns = screw.trial().getFirst().number();
-    train.orElseThrow().turn(knob, turns);
-    Spot is = spot(place);
-    train.orElseThrow().turn(knob, -turns);
-    screw.trial().get(1).set(moved(was.get(0), is.rightMm()));
-    screw.trial().get(2).set(moved(was.get(1), is.upMm()));
+    double turns = screw.turned().number();
+    on.turn(knob, turns);
+    Spot is = spot(on, place);
+    on.turn(knob, -turns);
+    screw
+        .moved()
+        .set(
+            decimals(is.rightMm() - was.right().number()), decimals(is.upMm() - was.up().number()));
   }
 
   /** Without what is left of a difference of decimals. */
-  private static double moved(NumberEntry wasMm, double isMm) {
-    return Math.round((isMm - wasMm.number()) * 1e6) / 1e6;
+  private static double decimals(double mm) {
+    return Math.round(mm * 1e6) / 1e6;
   }
 
-  private static Knob knob(ScrewFields screw) {
+  private static Knob knob(TrialFields screw) {
     return Knob.values()[2 * (screw.mirror() - 1) + (screw.sideways() ? 0 : 1)];
   }
 
-  private void turn(MirrorFinding alignment) {
-    for (ScrewFields screw : model.screws()) {
+  private void turn(StandInTrain on, MirrorFinding alignment) {
+    for (TrialFields screw : work.screws()) {
       MirrorFinding.Mirror mirror = alignment.mirrors().get(String.valueOf(screw.mirror()));
       Turn turn = screw.sideways() ? mirror.sideways() : mirror.upDown();
-      train.orElseThrow().turn(knob(screw), turn.clockMinutes() / MINUTES);
+      on.turn(knob(screw), turn.clockMinutes() / MINUTES);
     }
   }
 
   @Override
-  public String words() {
-    if (train.isEmpty()) {
-      return "";
-    }
-    boolean within =
-        model.outcomeProperty().get() instanceof MirrorOutcome.Found found
-            && found.finding().verdict() == Verdict.WITHIN;
-    String words =
-        within
-            ? Text.of("mirrors.practice.done", burns, BEST_BURNS)
-            : Text.of("practice.rounds", rounds.get());
-    return told.isEmpty() ? words : told + " " + words;
+  protected Message told() {
+    return told;
+  }
+
+  @Override
+  protected Message done(StandInTrain on, int rounds) {
+    return Message.of("mirrors.practice.done", burns, BEST_BURNS);
   }
 }

@@ -2,11 +2,10 @@ package zebrawood.desktop.mirrors;
 
 import java.util.List;
 import java.util.Optional;
-import javafx.geometry.Rectangle2D;
-import zebrawood.desktop.sheet.Drawing;
 import zebrawood.desktop.text.Text;
 import zebrawood.mirrors.MirrorFinding;
 import zebrawood.mirrors.MirrorFinding.Turn;
+import zebrawood.records.picture.Canvas;
 
 /**
  * Each mirror's mount as seen from behind, where the screws are: the plate with its mirror, the
@@ -21,37 +20,36 @@ final class MountFaces {
   private static final double ARROW_SHARE = 0.17;
   private static final double ARROW_DEG = 250;
 
-  private final MirrorModel model;
+  private final MirrorsWork work;
 
-  MountFaces(MirrorModel model) {
-    this.model = model;
+  MountFaces(MirrorsWork work) {
+    this.work = work;
   }
 
-  void draw(Drawing on, Optional<MirrorFinding> finding, Rectangle2D area) {
-    int mirrors = model.train().mirrors();
-    boolean row = area.getWidth() > area.getHeight();
-    double each = (row ? area.getWidth() : area.getHeight()) / mirrors;
-    double size = Math.clamp((row ? area.getHeight() : each) - LABEL - 10, LEAST, MOST);
+  void draw(Canvas on, Optional<MirrorFinding> finding, Area area) {
+    int mirrors = work.train().mirrors();
+    boolean row = area.width() > area.height();
+    double each = (row ? area.width() : area.height()) / mirrors;
+    double size = Math.clamp((row ? area.height() : each) - LABEL - 10, LEAST, MOST);
     Optional<String> first =
         finding.map(MarksPicture::toTurn).filter(l -> !l.isEmpty()).map(List::getFirst);
     for (int i = 1; i <= mirrors; i++) {
       double along = each * (i - 0.5);
-      double middle = area.getMinX() + (row ? along : area.getWidth() / 2);
-      double y = area.getMinY() + (row ? area.getHeight() / 2 : along) - (size + LABEL) / 2;
+      double middle = area.left() + (row ? along : area.width() / 2);
+      double y = area.top() + (row ? area.height() / 2 : along) - (size + LABEL) / 2;
       String name = String.valueOf(i);
       boolean its = first.filter(name::equals).isPresent();
       Optional<MirrorFinding.Mirror> turns =
           finding.filter(f -> its).map(f -> f.mirrors().get(name));
       face(on, middle - size / 2, y, size, turns);
-      String words = Text.of("mirrors.picture.mirror", i);
-      String which =
+      int number = i;
+      String words =
           turns
               .map(m ->
-                  ", "
-                      + Text.of(
-                          sideways(m) ? "mirrors.picture.sideways" : "mirrors.picture.up-down"))
-              .orElse("");
-      on.words(words + which, middle, y + size + LABEL / 2 + 2, "plan-side");
+                  Text.of(
+                      sideways(m) ? "mirrors.picture.sideways" : "mirrors.picture.up-down", number))
+              .orElseGet(() -> Text.of("mirrors.picture.mirror", number));
+      on.words(words, middle, y + size + LABEL / 2 + 2, "plan-side");
     }
   }
 
@@ -60,19 +58,16 @@ final class MountFaces {
   }
 
   private static void face(
-      Drawing on, double x, double y, double size, Optional<MirrorFinding.Mirror> turns) {
+      Canvas on, double x, double y, double size, Optional<MirrorFinding.Mirror> turns) {
     on.rectangle(x, y, size, size, "mount-plate");
-    on.circle(x + size * 0.6, y + size * 0.4, size * 0.2, "mirror-mount")
-        .pseudoClassStateChanged(BeamPath.LIT, false);
+    on.circle(x + size * 0.6, y + size * 0.4, size * 0.2, "mirror-mount").state("lit", false);
     double near = size * 0.2;
     double far = size - near;
     on.circle(x + near, y + far, 3, "mount-pivot");
     boolean lit = turns.isPresent();
     boolean sideways = turns.filter(MountFaces::sideways).isPresent();
-    on.circle(x + far, y + far, size * SCREW_SHARE, "mount-screw")
-        .pseudoClassStateChanged(BeamPath.LIT, lit && sideways);
-    on.circle(x + near, y + near, size * SCREW_SHARE, "mount-screw")
-        .pseudoClassStateChanged(BeamPath.LIT, lit && !sideways);
+    on.circle(x + far, y + far, size * SCREW_SHARE, "mount-screw").state("lit", lit && sideways);
+    on.circle(x + near, y + near, size * SCREW_SHARE, "mount-screw").state("lit", lit && !sideways);
     turns.ifPresent(m ->
         arrow(
             on,
@@ -83,7 +78,7 @@ final class MountFaces {
   }
 
   /** Round the screw, with its head at the end of the turn. */
-  private static void arrow(Drawing on, double x, double y, double size, Turn turn) {
+  private static void arrow(Canvas on, double x, double y, double size, Turn turn) {
     double radius = size * ARROW_SHARE;
     boolean clockwise = turn.clockMinutes() > 0;
     double start = 90;

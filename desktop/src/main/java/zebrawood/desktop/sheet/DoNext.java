@@ -16,18 +16,18 @@ import zebrawood.desktop.text.Text;
  * One big instruction, the rest below it, warnings, the caution that belongs to it, two buttons.
  * Rows are kept and filled anew, since advice follows every keystroke.
  */
-public final class DoNext extends SteadyBox {
+public final class DoNext extends HeightCachingBox {
   /** A longer instruction is set in a smaller size. */
   private static final int SHORT = 60;
 
   private static final double LEAST_STEPS = 80;
 
   private final Label count = new Label();
-  private final VBox body = new SteadyBox();
+  private final VBox body = new HeightCachingBox();
   private final Row first = new Row("big-step", "big");
   private final List<Row> further = new ArrayList<>();
   private final List<Label> warnings = new ArrayList<>();
-  private final Label caution = new Prose("", "caution");
+  private final Label caution = new WrappedLabel("", "caution");
   private final Button primary = new Button();
   private final Button secondary = new Button();
 
@@ -110,11 +110,11 @@ public final class DoNext extends SteadyBox {
   }
 
   private static Label wrapped(String styleClass) {
-    return new Prose("", styleClass);
+    return new WrappedLabel("", styleClass);
   }
 
   /** Where, what and how exactly; each only when there is something to say. */
-  private static final class Row extends SteadyBox {
+  private static final class Row extends HeightCachingBox {
     private final Label where = wrapped("soft");
     private final Label big;
     private final Label small = wrapped("soft");

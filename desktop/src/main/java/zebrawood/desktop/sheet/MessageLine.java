@@ -1,15 +1,17 @@
 package zebrawood.desktop.sheet;
 
 import java.util.Optional;
-import zebrawood.desktop.fields.EntryField;
+import zebrawood.desktop.form.TypedField;
+import zebrawood.desktop.text.Text;
+import zebrawood.words.Message;
 
 /**
  * Under the readings: why something typed cannot be used, else how the field at hand was
  * understood.
  */
-public final class MessageLine extends Prose {
-  private Optional<String> refusal = Optional.empty();
-  private Optional<EntryField> focused = Optional.empty();
+public final class MessageLine extends WrappedLabel {
+  private Optional<Message> refusal = Optional.empty();
+  private Optional<TypedField> focused = Optional.empty();
 
   public MessageLine(String id) {
     super("");
@@ -18,19 +20,23 @@ public final class MessageLine extends Prose {
   }
 
   /** A sentence that says what is accepted, while something typed cannot be used. */
-  public void refuse(Optional<String> because) {
+  public void refuse(Optional<Message> because) {
     refusal = because;
     show();
   }
 
   /** The field that has the focus. */
-  public void setFocused(Optional<EntryField> field) {
+  public void setFocused(Optional<TypedField> field) {
     focused = field;
     show();
   }
 
   private void show() {
-    setText(refusal.or(() -> focused.map(f -> f.entry().understood())).orElse(""));
+    setText(
+        refusal
+            .map(Text.words()::sentence)
+            .or(() -> focused.flatMap(TypedField::understood).map(Text::of))
+            .orElse(""));
     getStyleClass().setAll("label", refusal.isPresent() ? "refusal" : "understood");
     setVisible(!getText().isEmpty());
     setManaged(!getText().isEmpty());

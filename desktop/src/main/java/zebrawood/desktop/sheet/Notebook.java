@@ -16,7 +16,8 @@ import javafx.scene.layout.VBox;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
-import zebrawood.measure.LengthUnit;
+import zebrawood.ledger.FigureWords;
+import zebrawood.quantity.DisplayUnits;
 
 /** The entries of a station, newest first, beside the trend of its telling figure. */
 public final class Notebook extends HBox {
@@ -27,17 +28,19 @@ public final class Notebook extends HBox {
   private static final int MOST_FIGURES = 4;
 
   /** What stands there. */
-  private record Shown(List<Entry> entries, LengthUnit unit) {}
+  private record Shown(List<Entry> entries, DisplayUnits units) {}
 
-  private Shown last = new Shown(List.of(), LengthUnit.MILLIMETRE);
+  private Shown last = new Shown(List.of(), DisplayUnits.METRIC);
   private final TableView<Entry> table = new TableView<>();
   private final VBox trendBox = new VBox();
+  private final String stationId;
   private final ZoneId zone;
 
   /**
    * @param correct what the correction of the chosen entry is
    */
-  public Notebook(ZoneId zone, Consumer<Entry> onCorrect, Runnable onUndo) {
+  public Notebook(String stationId, ZoneId zone, Consumer<Entry> onCorrect, Runnable onUndo) {
+    this.stationId = stationId;
     this.zone = zone;
     getStyleClass().add("notebook");
     table.setId("notebook");
@@ -73,15 +76,15 @@ public final class Notebook extends HBox {
   }
 
   /** Shows entries, oldest first as the ledger has them. */
-  public void show(List<Entry> entries, LengthUnit unit, Instant now) {
-    Shown shown = new Shown(List.copyOf(entries), unit);
+  public void show(List<Entry> entries, Instant now) {
+    Shown shown = new Shown(List.copyOf(entries), Text.words().units());
     if (shown.equals(last)) {
       // Columns made anew cost more than a key takes to repeat.
       return;
     }
     last = shown;
     List<TableColumn<Entry, ?>> columns = new ArrayList<>();
-    columns.add(Tables.column(Text.of("notebook.when"), 90, e -> When.moment(e.at(), now, zone)));
+    columns.add(Tables.column(Text.of("notebook.when"), 90, e -> When.moment(e.time(), now, zone)));
     columns.add(Tables.column(Text.of("notebook.kind"), 108, Notebook::kind));
     entries.reversed().stream()
         .filter(e -> e.tellingFigure().isPresent())
@@ -89,9 +92,9 @@ public final class Notebook extends HBox {
         .ifPresent(pattern -> {
           pattern.figures().stream()
               .limit(MOST_FIGURES)
-              .forEach(figure -> columns.add(figureColumn(figure, unit)));
+              .forEach(figure -> columns.add(figureColumn(figure)));
         });
-    columns.add(Tables.column(Text.of("notebook.because"), 98, Entry::because));
+    columns.add(Tables.column(Text.of("notebook.because"), 98, Notebook::because));
     columns.add(Tables.column(Text.of("notebook.by"), 32, Entry::by));
     table.getColumns().setAll(columns);
     table.getItems().setAll(entries.reversed());
@@ -100,28 +103,30 @@ public final class Notebook extends HBox {
         .flatMap(e -> e.tellingFigure().stream())
         .findFirst()
         .ifPresent(figure -> {
-          String words = figure.label() + ", " + FigureText.unit(figure, unit);
+          String words = name(figure);
           Label title =
               new Label(
                   figure.limit().isPresent()
                       ? Text.of(
                           "trend.title",
                           words,
-                          FigureText.value(figure, figure.limit().getAsDouble(), unit))
+                          FigureWords.number(figure, figure.limit().getAsDouble(), Text.words()))
                       : words);
           title.getStyleClass().add("soft");
-          Trend trend = new Trend(entries, unit, zone);
+          Trend trend = new Trend(entries, zone);
           VBox.setVgrow(trend, Priority.ALWAYS);
           trendBox.getChildren().addAll(title, trend);
         });
   }
 
   private static String kind(Entry entry) {
-    return entry.kind().words() + ", " + Text.of("verdict." + entry.verdict().name());
+    return entry.unread()
+        ? Text.of(entry.kind())
+        : Text.of("words.comma", entry.kind(), entry.verdict());
   }
 
-  private static TableColumn<Entry, String> figureColumn(Figure pattern, LengthUnit unit) {
-    String title = pattern.label() + ", " + FigureText.unit(pattern, unit);
+  private TableColumn<Entry, String> figureColumn(Figure pattern) {
+    String title = name(pattern);
     TableColumn<Entry, String> column =
         Tables.column(
             title,
@@ -130,9 +135,20 @@ public final class Notebook extends HBox {
                 e.figures().stream()
                     .filter(f -> f.id().equals(pattern.id()))
                     .findFirst()
-                    .map(f -> FigureText.full(f, unit))
+                    .map(f -> FigureWords.full(f, Text.words()))
                     .orElse("–"));
     column.getStyleClass().add("number-column");
     return column;
+  }
+
+  private String name(Figure figure) {
+    String label = FigureWords.label(stationId, figure, Text.words());
+    String unit = FigureWords.unit(figure, Text.words());
+    return unit.isEmpty() ? label : Text.of("words.comma", label, unit);
+  }
+
+  private static String because(Entry entry) {
+    String because = Text.words().sayKept(entry.because());
+    return entry.corrects() ? Text.of("words.corrected", because) : because;
   }
 }

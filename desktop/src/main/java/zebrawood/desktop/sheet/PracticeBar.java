@@ -8,8 +8,8 @@ import javafx.scene.layout.HBox;
 import zebrawood.desktop.text.Text;
 
 /** The way into a practice on a stand-in, and where it stands while it runs. */
-public final class PracticeBar extends SteadyBox {
-  private final Label words = new Prose("", "practice");
+public final class PracticeBar extends HeightCachingBox {
+  private final Label words = new WrappedLabel("", "practice");
   private final Button practise = new Button(Text.of("practice.start"));
   private final Button readAll = new Button(Text.of("practice.read-all"));
 

@@ -2,16 +2,17 @@ package zebrawood.desktop.sheet;
 
 import java.util.Locale;
 import java.util.Optional;
-import javafx.beans.property.ObjectProperty;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import zebrawood.desktop.form.ProofField;
+import zebrawood.desktop.form.ProofField.Answer;
 import zebrawood.desktop.text.Text;
 
-/** One thing to prove, answered with one key: y it is so, n it is not. */
+/** One thing to prove, answered with one key: the first letter of yes or of no. */
 public final class ProofRow extends HBox {
   static final String ANSWER = "proof-answer";
 
@@ -21,17 +22,17 @@ public final class ProofRow extends HBox {
   private final Button answer = new Button();
 
   /**
-   * @param item what it is called by, in capitals with underscores
    * @param next where the focus goes after an answer
    */
-  public ProofRow(String item, String what, ObjectProperty<Proven> proven, Runnable next) {
-    Prose words = new Prose(what, "proof-words");
+  public ProofRow(ProofField field, Runnable next) {
+    String what = Text.of(field.label());
+    WrappedLabel words = new WrappedLabel(what, "proof-words");
     HBox.setHgrow(words, Priority.ALWAYS);
     words.setMaxWidth(Double.MAX_VALUE);
-    answer.setId("proof-" + item.toLowerCase(Locale.ROOT));
+    answer.setId("proof-" + field.item());
     answer.setMinWidth(76);
     answer.getStyleClass().add(ANSWER);
-    answer.setOnAction(e -> proven.set(after(proven.get())));
+    answer.setOnAction(e -> field.set(after(field.get())));
     answer.addEventFilter(
         KeyEvent.KEY_PRESSED,
         e -> {
@@ -47,32 +48,39 @@ public final class ProofRow extends HBox {
             byLetter(e.getCharacter())
                 .ifPresent(typed -> {
                   e.consume();
-                  proven.set(typed);
+                  field.set(typed);
                   next.run();
                 }));
-    proven.subscribe(p -> {
-      String state = Text.of("proof." + p.name().toLowerCase(Locale.ROOT));
-      answer.setText(state);
-      answer.pseudoClassStateChanged(OPEN, p == Proven.NOT_YET);
-      answer.setAccessibleText(what + ": " + state);
-    });
+    field.answerProperty().subscribe(a -> show(field, what));
+    field.settledProperty().subscribe(s -> show(field, what));
     setSpacing(8);
     getChildren().addAll(words, answer);
   }
 
-  private static Optional<Proven> byLetter(String typed) {
-    return switch (typed) {
-      case "y", "Y" -> Optional.of(Proven.YES);
-      case "n", "N" -> Optional.of(Proven.NO);
-      default -> Optional.empty();
-    };
+  private void show(ProofField field, String what) {
+    boolean earlier = field.isEmpty() && field.settledProperty().get();
+    String state = earlier ? Text.of("form.settled") : Text.of(field.get());
+    answer.setText(state);
+    answer.pseudoClassStateChanged(OPEN, field.isEmpty() && !earlier);
+    answer.setAccessibleText(Text.of("form.answer", what, state));
   }
 
-  private static Proven after(Proven now) {
+  private static Optional<Answer> byLetter(String typed) {
+    String letter = typed.toLowerCase(Locale.ROOT);
+    if (letter.isBlank()) {
+      return Optional.empty();
+    }
+    if (Text.of("form.letter.yes").equals(letter)) {
+      return Optional.of(Answer.YES);
+    }
+    return Text.of("form.letter.no").equals(letter) ? Optional.of(Answer.NO) : Optional.empty();
+  }
+
+  private static Answer after(Answer now) {
     return switch (now) {
-      case NOT_YET -> Proven.YES;
-      case YES -> Proven.NO;
-      case NO -> Proven.NOT_YET;
+      case NOT_YET -> Answer.YES;
+      case YES -> Answer.NO;
+      case NO -> Answer.NOT_YET;
     };
   }
 

@@ -30,8 +30,32 @@ public interface SheetHost {
   void confirm(
       String title, String why, List<String> lines, String caution, String go, Runnable then);
 
-  /** Offers to write the open machine's go card for the wall. */
-  void writeGoCard();
+  /** What must be proven today and is not. */
+  List<GuardLine> notProvenToday();
+
+  /** The station where that is proven. */
+  String guardStation();
+
+  /** Offers to write a page of the open machine into a folder. */
+  void write(Page page);
+
+  /**
+   * What is written.
+   *
+   * @param kind begins the files' name and the folder's
+   * @param writer holds all it needs; it runs off the interface's thread
+   */
+  record Page(String title, String why, String kind, Writer writer) {}
+
+  /** Makes a page's files. */
+  @FunctionalInterface
+  interface Writer {
+    /**
+     * @param name the files' name without ending
+     */
+    zebrawood.records.paper.Paper.Written write(java.nio.file.Path folder, String name)
+        throws java.io.IOException;
+  }
 
   /** Withdraws the last recorded entry of the machine, whichever station it belongs to. */
   void undoLast();

@@ -3,10 +3,10 @@ package zebrawood.desktop.sheet;
 import java.time.ZoneId;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
+import zebrawood.ledger.FigureWords;
 import zebrawood.ledger.Standing;
 import zebrawood.ledger.StandingWords;
-import zebrawood.ledger.Station;
-import zebrawood.measure.LengthUnit;
+import zebrawood.words.Phrasebook;
 
 /** A standing as it stands at the head of a sheet. */
 public final class StateWords {
@@ -14,12 +14,12 @@ public final class StateWords {
 
   public static String of(Standing standing, ZoneId zone) {
     return switch (standing) {
-      case Standing.Holds(Entry proof) -> Text.of("state.holds", When.day(proof.at(), zone));
+      case Standing.Holds(Entry proof) -> Text.of("state.holds", When.day(proof.time(), zone));
       case Standing.Stale(Entry proof, Standing.Cause cause) ->
           Text.of("state.stale", When.day(cause.since(), zone), StandingWords.because(cause));
-      case Standing.Out(Entry last) -> Text.of("state.out", When.day(last.at(), zone));
+      case Standing.Out(Entry last) -> Text.of("state.out", When.day(last.time(), zone));
       case Standing.Open(var check, var waitsFor) when waitsFor.isPresent() ->
-          Text.of("state.waits", waitsFor.map(Station::title).orElse(""));
+          Text.of("state.waits", waitsFor.get().title());
       case Standing.Open(var check, var waitsFor) ->
           Text.of(check.isPresent() ? "state.checked" : "state.open");
     };
@@ -35,25 +35,25 @@ public final class StateWords {
   }
 
   /** The last as-left or proving figure, in words. */
-  public static String before(Standing standing, LengthUnit unit, ZoneId zone) {
+  public static String before(Standing standing, ZoneId zone) {
     return switch (standing) {
-      case Standing.Holds(Entry proof) -> figure(proof, unit, zone);
-      case Standing.Stale(Entry proof, var cause) -> figure(proof, unit, zone);
-      case Standing.Out(Entry last) -> figure(last, unit, zone);
+      case Standing.Holds(Entry proof) -> figure(proof, zone);
+      case Standing.Stale(Entry proof, var cause) -> figure(proof, zone);
+      case Standing.Out(Entry last) -> figure(last, zone);
       case Standing.Open o -> "";
     };
   }
 
-  private static String figure(Entry entry, LengthUnit unit, ZoneId zone) {
+  private static String figure(Entry entry, ZoneId zone) {
     return entry
         .tellingFigure()
         .map(f ->
             Text.of(
                 "state.before",
-                entry.kind().words(),
-                When.day(entry.at(), zone),
-                f.label().toLowerCase(java.util.Locale.ROOT),
-                FigureText.withUnit(f, unit)))
+                entry.kind(),
+                When.day(entry.time(), zone),
+                Phrasebook.lowerFirst(FigureWords.label(entry.stationId(), f, Text.words())),
+                FigureWords.withUnit(f, Text.words())))
         .orElse("");
   }
 }

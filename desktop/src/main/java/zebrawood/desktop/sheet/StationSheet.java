@@ -1,24 +1,365 @@
 package zebrawood.desktop.sheet;
 
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.Subscription;
+import zebrawood.desktop.form.Field;
+import zebrawood.desktop.form.TypedField;
+import zebrawood.desktop.text.Text;
+import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
+import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Station;
+import zebrawood.measure.Finding;
+import zebrawood.measure.Verdict;
+import zebrawood.records.json.RecordJson;
+import zebrawood.records.kept.KeptReadings;
+import zebrawood.words.Message;
 
-/** A station's sheet as the shell shows it. */
-public interface StationSheet {
-  Region view();
+/**
+ * The sheet of any station: what is typed becomes an outcome at every keystroke, the large button
+ * records it. It is as left when it is within, else as found or a check. What differs between
+ * stations stands in their {@link StationWork}.
+ */
+public final class StationSheet<R, F extends Finding> implements SheetContext {
+  private final SheetHost host;
+  private final WorkshopModel workshop;
+  private final Station station;
+  private final StationWork<R, F> work;
+  private final Optional<Practice<?, R, F>> practice;
+  private final EntryRecorder recorder;
+  private final DoNext doNext = new DoNext(this::primary, this::secondary);
+  private final Label summary = new WrappedLabel("", "summary");
+  private final Notebook notebook;
+  private final Optional<PracticeBar> practiceBar;
+  private final FormPane pane;
+  private final PictureRegion picture;
+  private final SheetFrame frame;
+  private final FocusFollower focus;
+  private final Subscription units;
+  private List<GuardLine> missing = List.of();
 
-  /** Puts the focus where the next thing is to be typed. */
-  void focusFirst();
+  public StationSheet(SheetHost host, Station station, StationWork<R, F> work) {
+    this.host = host;
+    this.workshop = host.workshop();
+    this.station = station;
+    this.work = work;
+    practice = work.practice().filter(Practice::offered);
+    work.form().setUnits(workshop.units());
+    recorder = new EntryRecorder(host, station, work.form(), this::showAdvice, this::focusFirst);
+    recorder.fill();
+    practiceBar =
+        practice.map(p ->
+            new PracticeBar(
+                () -> p.start(workshop.clock()),
+                () -> {
+                  p.readAll();
+                  doNext.focusPrimary();
+                }));
+    work.attach(this);
+    pane = new FormPane(work.form(), parts(), practiceBar, doNext::focusPrimary);
+    picture = new PictureRegion(work::draw);
+    picture.setId(station.id() + "-picture");
+    picture.setOnMouseClicked(
+        e -> work.pressed(e.getX(), e.getY(), picture.getWidth(), picture.getHeight()));
+    notebook =
+        new Notebook(station.id(), workshop.clock().getZone(), this::correct, host::undoLast);
+    frame =
+        new SheetFrame(
+            Text.of(station.title()),
+            Text.of(station.question()),
+            pane,
+            framed(picture),
+            doNext,
+            notebook);
+    focus = new FocusFollower(frame, node -> followFocus(node));
+    refresh();
+    work.setTold(this::changed);
+    practice.ifPresent(p -> p.roundsProperty().subscribe((before, now) -> showAdvice()));
+    units = workshop.unitsProperty().subscribe((before, now) -> changeUnits());
+  }
+
+  private List<Part> parts() {
+    List<Part> choices = practice.map(Practice::choices).orElse(List.of());
+    return work.parts().stream()
+        .flatMap(p ->
+            p instanceof Part.Practising
+                ? Stream.concat(Stream.of(p), choices.stream())
+                : Stream.of(p))
+        .toList();
+  }
+
+  private VBox framed(PictureRegion drawn) {
+    Label legend = new Label(Text.of(station.id() + ".picture.legend"));
+    legend.getStyleClass().add("soft");
+    VBox box =
+        new HeightCachingBox(
+            0,
+            SheetFrame.columnTitle(Text.of(station.id() + ".picture.title"), legend),
+            drawn,
+            summary);
+    box.getStyleClass().add("picture");
+    VBox.setVgrow(drawn, Priority.ALWAYS);
+    return box;
+  }
+
+  private void changed() {
+    picture.draw();
+    showAdvice();
+    if (!practising()) {
+      recorder.keepDraft();
+    }
+  }
+
+  private void changeUnits() {
+    work.form().setUnits(workshop.units());
+    pane.refreshUnits();
+    refresh();
+  }
+
+  private void followFocus(javafx.scene.Node node) {
+    Optional<TypedField> typed =
+        node instanceof TypedControl control ? Optional.of(control.field()) : Optional.empty();
+    pane.message().setFocused(typed);
+    work.focused(typed.map(Field.class::cast));
+    picture.draw();
+  }
+
+  private boolean practising() {
+    return practice.filter(Practice::running).isPresent();
+  }
+
+  private boolean heldBack() {
+    return !missing.isEmpty() && !practising() && !recorder.correcting();
+  }
+
+  private void showAdvice() {
+    if (frame == null) {
+      return;
+    }
+    Outcome<R, F> outcome = work.outcome();
+    pane.message()
+        .refuse(
+            outcome instanceof Outcome.Refused<R, F>(Message because)
+                ? Optional.of(because)
+                : Optional.empty());
+    boolean found = outcome.found().isPresent() && !recorder.recording();
+    boolean held = heldBack();
+    List<Step> steps =
+        Stream.concat(
+                held ? missing.stream().map(StationSheet::toProve) : Stream.empty(),
+                Stream.concat(work.firstSteps().stream(), steps(outcome).stream()))
+            .toList();
+    doNext.show(
+        steps,
+        outcome.found().map(f -> f.finding().warnings(Text.words())).orElse(List.of()),
+        Text.of(work.caution()),
+        held
+            ? new DoNext.Choice(Text.of("guard.prove"), true)
+            : new DoNext.Choice(primaryWords(outcome), found),
+        held
+            ? new DoNext.Choice(Text.of("guard.go-on"), true)
+            : new DoNext.Choice(
+                secondaryWords(outcome), found || recorder.correcting() || practising()));
+    summary.setText(
+        outcome
+            .found()
+            .map(f ->
+                work.summary(f).stream()
+                    .map(Text.words()::sentence)
+                    .collect(Collectors.joining(" ")))
+            .orElse(""));
+    practiceBar.ifPresent(
+        bar -> bar.show(practice.flatMap(Practice::words).map(Text::of).orElse("")));
+  }
+
+  private List<Step> steps(Outcome<R, F> outcome) {
+    return switch (outcome) {
+      case Outcome.Waiting<R, F>(Message next) ->
+          List.of(Step.of(Message.of("sheet.read", next), work.whyRead()));
+      case Outcome.Refused<R, F>(Message because) ->
+          List.of(Step.of(Message.of("sheet.mend"), because));
+      case Outcome.Working<R, F>(Message what) -> List.of(Step.of(what));
+      case Outcome.Found<R, F> f -> work.steps(f);
+    };
+  }
+
+  private static Step toProve(GuardLine line) {
+    return new Step(Text.of("guard.missing"), Text.words().line(line.said()), "");
+  }
+
+  private String primaryWords(Outcome<R, F> outcome) {
+    if (practising()) {
+      return Text.of("practice.obey");
+    }
+    if (recorder.correcting()) {
+      return Text.of("button.correct");
+    }
+    return Text.of(
+        work.primaryWords(outcome)
+            .orElse(Message.of(outcome.within() ? "button.as-left" : "button.read-again")));
+  }
+
+  private String secondaryWords(Outcome<R, F> outcome) {
+    if (practising()) {
+      return Text.of("practice.end");
+    }
+    if (recorder.correcting()) {
+      return Text.of("button.cancel");
+    }
+    boolean leave = !outcome.within() && outcome.found().filter(f -> !work.canBeLeft(f)).isEmpty();
+    return leave ? Text.of("button.leave") : "";
+  }
+
+  private EntryRecorder.Reading reading(Outcome.Found<R, F> found) {
+    return reading(work, found);
+  }
+
+  /** A finding as it is kept. */
+  public static <R, F extends Finding> EntryRecorder.Reading reading(
+      StationWork<R, F> work, Outcome.Found<R, F> found) {
+    return new EntryRecorder.Reading(
+        KeptReadings.write(work.form().typed(), (Record) found.readings()),
+        RecordJson.write((Record) found.finding()),
+        found.finding().verdict(),
+        work.figures(found.readings(), found.finding()));
+  }
 
   /** Does what the big button does. */
-  void primary();
+  public void primary() {
+    if (heldBack()) {
+      host.open(host.guardStation());
+      return;
+    }
+    work.found()
+        .filter(f -> !recorder.recording())
+        .ifPresent(found -> {
+          if (practising()) {
+            practice.orElseThrow().obey(found);
+            focusFirst();
+          } else {
+            record(found, found.finding().verdict() == Verdict.WITHIN);
+          }
+        });
+  }
 
-  /** The machine's record or the display unit changed. */
-  void refresh();
+  private void record(Outcome.Found<R, F> found, boolean leaving) {
+    recorder.record(reading(found), work.kindOf(recorder.kindOfNext(leaving)));
+  }
+
+  private void secondary() {
+    if (heldBack()) {
+      goOn();
+    } else if (practising()) {
+      practice.ifPresent(Practice::end);
+      recorder.fillAgain();
+    } else if (recorder.correcting()) {
+      recorder.stopCorrecting();
+    } else {
+      work.found().filter(f -> !recorder.recording()).ifPresent(f -> record(f, true));
+    }
+  }
+
+  private void goOn() {
+    List<GuardLine> without = missing;
+    String lines = without.stream().map(l -> Text.of(l.said())).collect(Collectors.joining("; "));
+    host.withReason(
+        lines,
+        reason ->
+            host.withInitials(() ->
+                workshop.happened(
+                    new WorkshopModel.Happening(
+                        EventKind.WENT_ON,
+                        workshop.clock().instant(),
+                        Text.of("guard.note", station.title(), reason, lines),
+                        Optional.empty(),
+                        without.stream().map(GuardLine::id).toList()),
+                    () -> workshop.say(Text.of("guard.kept")),
+                    () -> {})));
+  }
+
+  private void correct(Entry entry) {
+    practice.ifPresent(Practice::end);
+    recorder.correct(entry);
+    if (recorder.correcting()) {
+      pane.focusStart();
+    }
+  }
 
   /** An entry of this station was withdrawn: what was typed for it can be had back. */
-  void undone(Entry entry);
+  public void undone(Entry entry) {
+    if (!practising()) {
+      recorder.undone(entry);
+    }
+  }
+
+  public Region view() {
+    return frame;
+  }
+
+  public FormPane pane() {
+    return pane;
+  }
+
+  public StationWork<R, F> work() {
+    return work;
+  }
+
+  /** Puts the focus where the next thing is to be typed. */
+  public void focusFirst() {
+    pane.focusNextEmpty();
+  }
+
+  /** The machine's record or the display changed. */
+  public void refresh() {
+    missing = host.notProvenToday().stream().filter(work::asksToday).toList();
+    List<Entry> entries = workshop.opened().ledger().entriesAt(station);
+    if (!practising()) {
+      work.recordChanged(entries);
+    }
+    var standing = workshop.opened().standing(station);
+    var zone = workshop.clock().getZone();
+    frame.showState(
+        standing,
+        StateWords.of(standing, zone),
+        StateWords.styleClass(standing),
+        StateWords.before(standing, zone));
+    notebook.show(entries, workshop.clock().instant());
+    picture.draw();
+    showAdvice();
+  }
+
+  @Override
+  public SheetHost host() {
+    return host;
+  }
+
+  @Override
+  public EntryRecorder recorder() {
+    return recorder;
+  }
+
+  @Override
+  public void focusNext() {
+    pane.focusNextEmpty();
+  }
 
   /** Lets go of everything that outlives the sheet. */
-  void dispose();
+  public void dispose() {
+    work.dispose();
+    units.unsubscribe();
+    focus.dispose();
+  }
+
+  /** Makes a sheet for a work of any kind. */
+  public static <R, F extends Finding> StationSheet<R, F> of(
+      SheetHost host, Station station, StationWork<R, F> work) {
+    return new StationSheet<>(host, station, work);
+  }
 }

@@ -1,41 +1,41 @@
 package zebrawood.desktop.sheet;
 
-import java.util.Locale;
+import zebrawood.desktop.text.Text;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
+import zebrawood.words.Phrasebook;
 
 /**
- * One thing to do.
+ * One thing to do, as it stands on the sheet.
  *
  * @param where what to touch, possibly empty
  * @param big the instruction, readable at arm's length
  * @param small exact figure and effect, possibly empty
  */
 public record Step(String where, String big, String small) {
-  /** A whole sentence that is its own instruction. */
-  public static Step sentence(String sentence) {
-    return new Step("", sentence, "");
+  public static Step of(Message what) {
+    return new Step("", Text.words().line(what), "");
   }
 
-  /**
-   * A sentence of the core: what is to be done stands large, the reason behind the colon small.
-   * Behind the words that ask for a proof, the thing to prove stands large.
-   *
-   * @param prove the words before the colon that ask for a proof
-   */
-  public static Step ofAdvice(String sentence, String prove) {
-    int colon = sentence.indexOf(": ");
-    if (colon < 0) {
-      return sentence(sentence);
-    }
-    String before = sentence.substring(0, colon);
-    String after = sentence.substring(colon + 2);
-    String behind = after.substring(0, 1).toUpperCase(Locale.ROOT) + after.substring(1);
-    return before.equals(prove) ? new Step(before, behind, "") : new Step("", before, behind);
+  public static Step of(Message what, Message why) {
+    return new Step("", Text.words().line(what), Text.words().sentence(why));
+  }
+
+  /** Where a proof is asked for, what is to be proven stands large. */
+  public static Step of(Advice advice) {
+    Phrasebook words = Text.words();
+    String what = words.line(advice.what());
+    String why = advice.why().map(words::line).orElse("");
+    String where = advice.subject().map(words::line).orElse("");
+    return advice.kind() == Advice.Kind.PROVE
+            || advice.what().key().endsWith(".not-so")
+            || advice.what().key().endsWith(".see")
+        ? new Step(what, why, "")
+        : new Step(where, what, why);
   }
 
   /** The step in one line, for the list below the first one. */
   public String inOneLine() {
-    return where.isEmpty()
-        ? big
-        : where + ": " + big.substring(0, 1).toLowerCase(Locale.ROOT) + big.substring(1);
+    return where.isEmpty() ? big : Text.of("words.at", where, Phrasebook.lowerFirst(big));
   }
 }

@@ -15,6 +15,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
 import zebrawood.desktop.sheet.StandingMark;
+import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Standing;
 import zebrawood.ledger.StandingWords;
 import zebrawood.ledger.Station;
@@ -64,8 +65,8 @@ final class BeamRail extends Region {
         buttons.add(
             row(
                 "rail-" + station.id(),
-                station.title(),
-                StandingWords.of(standing, day),
+                Text.of(station.title()),
+                Text.of(StandingWords.of(standing, day)),
                 new StandingMark(standing),
                 () -> open.accept(station.id()))));
     holding = (int) standings.values().stream().takeWhile(Standing::holds).count();

@@ -7,7 +7,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import zebrawood.desktop.sheet.Prose;
+import zebrawood.desktop.sheet.WrappedLabel;
 
 /** Makes the parts that cards have in common. */
 final class Card {
@@ -22,7 +22,7 @@ final class Card {
   }
 
   static Label words(String words) {
-    Label label = new Prose(words);
+    Label label = new WrappedLabel(words);
     label.setMaxWidth(520);
     return label;
   }

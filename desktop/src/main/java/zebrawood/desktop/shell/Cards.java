@@ -14,6 +14,7 @@ import javafx.scene.layout.StackPane;
 final class Cards extends StackPane {
   private final Node beneath;
   private Node focusBefore;
+  private Runnable otherwise = () -> {};
 
   Cards(Node beneath) {
     this.beneath = beneath;
@@ -49,6 +50,26 @@ final class Cards extends StackPane {
     focusFirst.requestFocus();
   }
 
+  /**
+   * Runs what a card confirms, once the initials are known. The card comes back when they had to be
+   * asked for, and stays until whoever confirmed it closes it.
+   */
+  void whileOpen(zebrawood.desktop.sheet.SheetHost host, Runnable confirmed) {
+    Region card = (Region) getChildren().getFirst();
+    Node focus = getScene().getFocusOwner();
+    host.withInitials(() -> {
+      if (!getChildren().contains(card)) {
+        open(card, focus == null ? card : focus);
+      }
+      confirmed.run();
+    });
+  }
+
+  /** What is done with the focus when what had it before is gone. */
+  void setOtherwise(Runnable run) {
+    otherwise = run;
+  }
+
   boolean isOpen() {
     return isVisible();
   }
@@ -62,6 +83,8 @@ final class Cards extends StackPane {
     beneath.setDisable(false);
     if (focusBefore != null && focusBefore.getScene() != null) {
       focusBefore.requestFocus();
+    } else {
+      otherwise.run();
     }
   }
 }

@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
 import java.time.temporal.ChronoUnit;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.SequencedMap;
@@ -38,6 +39,7 @@ final class EventCard {
   private final ListView<EventKind> kinds = new ListView<>();
   private final TextField at = new TextField();
   private final TextField note = new TextField();
+  private final TextField subject = new TextField();
   private final Label doubts = Card.words("");
   private final Label problem = Card.words("");
 
@@ -86,6 +88,19 @@ final class EventCard {
                 () -> kinds.getSelectionModel().getSelectedItem() == null || time().isEmpty(),
                 kinds.getSelectionModel().selectedItemProperty(),
                 at.textProperty()));
+    subject.setId("event-subject");
+    subject.setAccessibleText(Text.of("event.subject"));
+    Region named = labelled(Text.of("event.subject"), subject);
+    named.setVisible(false);
+    named.setManaged(false);
+    kinds
+        .getSelectionModel()
+        .selectedItemProperty()
+        .subscribe(kind -> {
+          boolean names = kind != null && kind.names().isPresent();
+          named.setVisible(names);
+          named.setManaged(names);
+        });
     VBox card =
         Card.of(
             Text.of("event.title"),
@@ -93,6 +108,7 @@ final class EventCard {
             doubts,
             labelled(Text.of("event.at"), at),
             problem,
+            named,
             labelled(Text.of("event.note"), note),
             Card.buttons(
                 Card.button("event-cancel", Text.of("button.cancel"), cards::close), confirm));
@@ -126,7 +142,7 @@ final class EventCard {
     @Override
     protected void updateItem(EventKind kind, boolean empty) {
       super.updateItem(kind, empty);
-      setText(empty || kind == null ? "" : kind.words());
+      setText(empty || kind == null ? "" : Text.of(kind));
     }
   }
 
@@ -145,7 +161,7 @@ final class EventCard {
                     ", ",
                     doubted.entrySet().stream()
                         .map(e ->
-                            e.getKey().title()
+                            Text.of(e.getKey().title())
                                 + (e.getValue() == Doubt.QUICK_CHECK ? Text.of("event.quick") : ""))
                         .toList())));
   }
@@ -169,13 +185,24 @@ final class EventCard {
     }
   }
 
+  /** The card stays, with all that is typed, until the event is on the disk. */
   private void confirm() {
     EventKind kind = kinds.getSelectionModel().getSelectedItem();
     Instant happened = time().orElseThrow();
     String words = note.getText().strip();
-    cards.close();
-    host.withInitials(() ->
-        workshop.happened(
-            kind, happened, words, () -> workshop.say(Text.of("said.event", kind.words()))));
+    Optional<String> named =
+        kind.names().isPresent() && !subject.getText().isBlank()
+            ? Optional.of(subject.getText().strip())
+            : Optional.empty();
+    cards.whileOpen(
+        host,
+        () ->
+            workshop.happened(
+                new WorkshopModel.Happening(kind, happened, words, named, List.of()),
+                () -> {
+                  cards.close();
+                  workshop.say(Text.of("said.event", kind));
+                },
+                () -> problem.setText(workshop.messageProperty().get())));
   }
 }

@@ -1,25 +1,20 @@
 package zebrawood.desktop.shell;
 
-import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import javafx.beans.property.BooleanProperty;
-import javafx.beans.property.ObjectProperty;
-import javafx.beans.property.ReadOnlyStringProperty;
-import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
-import javafx.beans.property.SimpleObjectProperty;
-import javafx.beans.property.SimpleStringProperty;
-import javafx.beans.property.StringProperty;
-import javafx.beans.value.ObservableValue;
-import zebrawood.desktop.fields.LengthEntry;
-import zebrawood.desktop.fields.TypedEntry;
-import zebrawood.desktop.fields.WordsEntry;
+import zebrawood.desktop.form.ChoiceField;
+import zebrawood.desktop.form.Field;
+import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.form.WordsField;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
 import zebrawood.machine.Fitting;
@@ -27,29 +22,38 @@ import zebrawood.machine.Machine;
 import zebrawood.machine.PulseRange;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
-import zebrawood.measure.LengthUnit;
-import zebrawood.measure.Numbers;
+import zebrawood.machine.Train;
+import zebrawood.quantity.DisplayUnits;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
+import zebrawood.words.Phrasebook;
 
 /** What is typed on the new-machine form, and the machine that it makes. Knows no scene. */
 final class MachineForm {
+  private static final int LONGEST_NAME = 60;
+  private static final int MOST_PARTS = 12;
   private final List<Machine> others;
-  private final StringProperty name = new SimpleStringProperty("");
-  private final ObjectProperty<Build> build = new SimpleObjectProperty<>(Build.GANTRY_WITH_MIRRORS);
-  private final ObjectProperty<SourceKind> kind =
-      new SimpleObjectProperty<>(SourceKind.CO2_GLASS_TUBE);
-  private final StringProperty watts = new SimpleStringProperty();
-  private final StringProperty wavelengthNm = new SimpleStringProperty();
-  private final ObjectProperty<BedSupport> support = new SimpleObjectProperty<>(BedSupport.SCREWS);
-  private final LengthEntry width;
-  private final LengthEntry depth;
-  private final LengthEntry tolerance;
-  private final Map<Fitting, BooleanProperty> fitted = new EnumMap<>(Fitting.class);
-  private final StringProperty startUp = new SimpleStringProperty("");
-  private final WordsEntry lenses = new WordsEntry("Lenses", TypedOptics::lenses);
-  private final WordsEntry pulses = new WordsEntry("Pulses", TypedOptics::pulses);
-  private final WordsEntry mirrors = new WordsEntry("Mirrors", TypedOptics::mirrors);
+  private final Phrasebook words;
   private final Optional<Machine> before;
-  private final ReadOnlyStringWrapper problem = new ReadOnlyStringWrapper("");
+  private final StationForm form;
+  private final WordsField name;
+  private final ChoiceField<Build> build;
+  private final ChoiceField<SourceKind> source;
+  private final QuantityField watts;
+  private final QuantityField wavelength;
+  private final QuantityField width;
+  private final QuantityField depth;
+  private final ChoiceField<BedSupport> support;
+  private final QuantityField tolerance;
+  private final Map<Fitting, BooleanProperty> fitted = new EnumMap<>(Fitting.class);
+  private final WordsField startUp;
+  private final WordsField lenses;
+  private final WordsField pulses;
+  private final WordsField mirrors;
+  private final ChoiceField<Train.GantryEnd> lastAt;
+  private final ChoiceField<Train.TravelEnd> railAt;
+  private final ReadOnlyObjectWrapper<Optional<Message>> problem =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
 
   /** Whether somebody chose by hand; till then it follows build and source. */
   private boolean fittedByHand;
@@ -59,63 +63,77 @@ final class MachineForm {
   /**
    * @param before the machine as it was, when its description is changed
    */
-  MachineForm(List<Machine> others, LengthUnit unit, Optional<Machine> before) {
+  MachineForm(List<Machine> others, Phrasebook words, Optional<Machine> before) {
     this.others = List.copyOf(others);
+    this.words = words;
     this.before = before;
-    width = new LengthEntry("Width", 10, 10_000, true, unit);
-    depth = new LengthEntry("Depth", 10, 10_000, true, unit);
-    tolerance = new LengthEntry("Level limit", 0, 20, false, unit);
-    width.setMm(600);
-    depth.setMm(400);
-    tolerance.setMm(0.3);
+    DisplayUnits units = words.units();
+    form = new StationForm("machine", units);
+    name = form.words("name");
+    build = form.choice("build", Build.class, Build.GANTRY_WITH_MIRRORS);
+    source = form.choice("source", SourceKind.class, SourceKind.CO2_GLASS_TUBE);
+    watts = form.positive("watts", Quantity.POWER, 100_000);
+    wavelength = form.quantity("wavelength", Quantity.WAVELENGTH, 180, 20_000);
+    width = form.quantity("width", Quantity.LENGTH, 10, 10_000);
+    depth = form.quantity("depth", Quantity.LENGTH, 10, 10_000);
+    support = form.choice("support", BedSupport.class, BedSupport.SCREWS);
+    tolerance = form.positive("tolerance", Quantity.LENGTH, 20);
+    startUp = form.words("startUp");
+    lenses = form.words("lenses", typed -> TypedOptics.lenses(typed, units));
+    pulses = form.words("pulses", TypedOptics::pulses);
+    mirrors = form.words("mirrors", TypedOptics::mirrors);
+    lastAt = form.choice("lastAt", Train.GantryEnd.class, Train.GantryEnd.LEFT);
+    railAt = form.choice("railAt", Train.TravelEnd.class, Train.TravelEnd.REAR);
+    width.set(600);
+    depth.set(400);
+    tolerance.set(0.3);
     for (Fitting fitting : Fitting.values()) {
       fitted.put(fitting, new SimpleBooleanProperty());
     }
-    kind.subscribe(k -> {
-      watts.set(Numbers.plain(k.usualWatts()));
-      wavelengthNm.set(Numbers.plain(k.usualWavelengthNm()));
-    });
-    build.subscribe(b -> followUsual());
-    kind.subscribe(k -> followUsual());
+    source
+        .valueProperty()
+        .subscribe(k -> {
+          watts.set(k.usualWatts());
+          wavelength.set(k.usualWavelengthNm());
+        });
+    build.valueProperty().subscribe(b -> followUsual());
+    source.valueProperty().subscribe(k -> followUsual());
     fitted.values().forEach(f -> f.subscribe((was, is) -> fittedByHand |= !filling));
     before.ifPresent(this::fill);
-    startUp.subscribe(p -> check());
-    for (ObservableValue<?> property :
-        List.<ObservableValue<?>>of(name, build, kind, watts, wavelengthNm, support)) {
-      property.subscribe(p -> check());
-    }
-    for (TypedEntry entry : List.of(width, depth, tolerance, lenses, pulses, mirrors)) {
-      entry.textProperty().subscribe(t -> check());
-    }
+    form.setOnChange(this::check);
+    check();
   }
 
   private void fill(Machine machine) {
     name.set(machine.name());
     build.set(machine.build());
-    kind.set(machine.source().kind());
-    watts.set(Numbers.plain(machine.source().watts()));
-    wavelengthNm.set(Numbers.plain(machine.source().wavelengthNm()));
+    source.set(machine.source().kind());
+    watts.set(machine.source().watts());
+    wavelength.set(machine.source().wavelengthNm());
     support.set(machine.bedSupport());
-    width.setMm(machine.areaXMm());
-    depth.setMm(machine.areaYMm());
-    tolerance.setMm(machine.levelToleranceMm());
+    width.set(machine.areaXMm());
+    depth.set(machine.areaYMm());
+    tolerance.set(machine.levelToleranceMm());
     tick(machine.fitted());
     fittedByHand = machine.fittings().isPresent();
-    lenses.textProperty().set(machine.lenses().map(TypedOptics::words).orElse(""));
-    pulses.textProperty().set(machine.source().pulses().map(PulseRange::words).orElse(""));
-    mirrors.textProperty().set(machine.train().map(TypedOptics::words).orElse(""));
+    lenses.set(machine.lenses().map(l -> TypedOptics.words(l, form.units())).orElse(""));
+    pulses.set(machine.source().pulses().map(PulseRange::said).map(words::say).orElse(""));
+    mirrors.set(machine.train().map(TypedOptics::words).orElse(""));
+    machine.train().flatMap(Train::lastAt).ifPresent(lastAt::set);
+    machine.train().flatMap(Train::railAt).ifPresent(railAt::set);
     startUp.set(machine.startUp().map(order -> String.join(", ", order)).orElse(""));
   }
 
   /** What such a machine usually has, as long as nobody chose. */
   private void followUsual() {
     if (!fittedByHand) {
+      SourceKind kind = source.get();
       tick(
           new Machine(
                   "usual",
                   "usual",
                   build.get(),
-                  new Source(kind.get(), kind.get().usualWatts(), kind.get().usualWavelengthNm()),
+                  new Source(kind, kind.usualWatts(), kind.usualWavelengthNm()),
                   100,
                   100,
                   BedSupport.SCREWS,
@@ -130,155 +148,125 @@ final class MachineForm {
     filling = false;
   }
 
+  StationForm form() {
+    return form;
+  }
+
+  /** In the order they stand on the card. */
+  List<Field> fields() {
+    return List.of(name, build, source, watts, wavelength, width, depth, support, tolerance);
+  }
+
+  /** What may be told later. */
+  List<Field> more() {
+    return List.of(startUp, lenses, pulses, mirrors, lastAt, railAt);
+  }
+
+  WordsField name() {
+    return name;
+  }
+
+  /** Whether a field says anything of such a machine. */
+  boolean applies(Field field) {
+    boolean mirrored = build.get() == Build.GANTRY_WITH_MIRRORS;
+    if (field == support) {
+      return build.get() != Build.GALVO;
+    }
+    if (field == pulses) {
+      return source.get().pulsed();
+    }
+    return mirrored || field != mirrors && field != lastAt && field != railAt;
+  }
+
   Map<Fitting, BooleanProperty> fitted() {
     return fitted;
   }
 
-  /**
-   * The parts in the order they are switched on, with commas between; empty for the usual order.
-   */
-  StringProperty startUpProperty() {
-    return startUp;
-  }
-
   private List<String> startUpOrder() {
-    return Stream.of(startUp.get().split("[,;]"))
+    return Stream.of(startUp.text().split("[,;]"))
         .map(String::strip)
         .filter(w -> !w.isEmpty())
         .toList();
   }
 
-  /** Focal lengths in mm, with a slash and the field where one has a field. */
-  StringProperty lensesProperty() {
-    return lenses.textProperty();
-  }
-
-  /** Pulse frequencies in kHz, as a range. */
-  StringProperty pulsesProperty() {
-    return pulses.textProperty();
-  }
-
-  /** The angle of incidence at each steering mirror, in degrees. */
-  StringProperty mirrorsProperty() {
-    return mirrors.textProperty();
-  }
-
-  StringProperty nameProperty() {
-    return name;
-  }
-
-  ObjectProperty<Build> buildProperty() {
-    return build;
-  }
-
-  ObjectProperty<SourceKind> kindProperty() {
-    return kind;
-  }
-
-  StringProperty wattsProperty() {
-    return watts;
-  }
-
-  StringProperty wavelengthNmProperty() {
-    return wavelengthNm;
-  }
-
-  ObjectProperty<BedSupport> supportProperty() {
-    return support;
-  }
-
-  LengthEntry width() {
-    return width;
-  }
-
-  LengthEntry depth() {
-    return depth;
-  }
-
-  LengthEntry tolerance() {
-    return tolerance;
-  }
-
-  /** The first thing that is wrong, in a sentence; empty when the machine can be made. */
-  ReadOnlyStringProperty problemProperty() {
+  /** The first thing that is wrong; empty when the machine can be made. */
+  ReadOnlyObjectProperty<Optional<Message>> problemProperty() {
     return problem.getReadOnlyProperty();
   }
 
   private void check() {
-    List<String> problems = new ArrayList<>();
-    if (name.get().isBlank()) {
-      problems.add("Name is empty. Accepted is a name of your own, such as a plant's.");
-    } else if (name.get().strip().length() > 60) {
-      problems.add("Name has %d letters. Accepted are at most 60.".formatted(name.get().length()));
-    } else if (others.stream()
-        .filter(m -> before.filter(b -> b.id().equals(m.id())).isEmpty())
-        .anyMatch(m -> m.name().equalsIgnoreCase(name.get().strip()))) {
-      problems.add("Name \"%s\" is taken. Accepted is another one.".formatted(name.get().strip()));
-    }
-    number("Watts", watts, 100_000, problems);
-    number("Wavelength", wavelengthNm, 20_000, problems);
-    if (number(wavelengthNm).filter(nm -> nm < 180).isPresent()) {
-      problems.add("Wavelength is below 180 nm. Accepted is from 180 to 20000 nm.");
-    }
-    for (LengthEntry entry : List.of(width, depth, tolerance)) {
-      problems.add(entry.isEmpty() ? entry.name() + " is empty." : entry.problemProperty().get());
-    }
-    for (WordsEntry entry : List.of(lenses, pulses, mirrors)) {
-      problems.add(entry.problemProperty().get());
-    }
-    if (startUpOrder().size() > 12 || startUpOrder().stream().anyMatch(w -> w.length() > 60)) {
-      problems.add("Switch on: accepted are at most 12 parts of at most 60 letters each.");
-    }
-    problem.set(problems.stream().filter(p -> !p.isEmpty()).findFirst().orElse(""));
+    problem.set(
+        nameProblem()
+            .or(() ->
+                Stream.of(watts, wavelength, width, depth, tolerance)
+                    .filter(QuantityField::isEmpty)
+                    .findFirst()
+                    .map(f -> Message.of("form.empty", f.label())))
+            .or(() -> form.fields().flatMap(f -> f.problem().stream()).findFirst())
+            .or(() ->
+                startUpOrder().size() > MOST_PARTS
+                        || startUpOrder().stream().anyMatch(w -> w.length() > LONGEST_NAME)
+                    ? Optional.of(Message.of("machine.problem.start-up", MOST_PARTS, LONGEST_NAME))
+                    : Optional.empty()));
   }
 
-  private static void number(
-      String field, StringProperty text, double most, List<String> problems) {
-    if (number(text).filter(n -> n > 0 && n <= most).isEmpty()) {
-      problems.add(
-          "%s: \"%s\" is not usable. Accepted is a number more than 0 and at most %s."
-              .formatted(field, text.get(), Numbers.plain(most)));
+  private Optional<Message> nameProblem() {
+    String typed = name.text().strip();
+    if (typed.isEmpty()) {
+      return Optional.of(Message.of("machine.problem.no-name"));
     }
-  }
-
-  private static Optional<Double> number(StringProperty text) {
-    try {
-      String plain = text.get().strip().toLowerCase(Locale.ROOT).replace(',', '.');
-      double value = Double.parseDouble(plain);
-      return Double.isFinite(value) ? Optional.of(value) : Optional.empty();
-    } catch (NumberFormatException e) {
-      return Optional.empty();
+    if (typed.length() > LONGEST_NAME) {
+      return Optional.of(Message.of("machine.problem.long-name", typed.length(), LONGEST_NAME));
     }
+    return others.stream()
+            .filter(m -> before.filter(b -> b.id().equals(m.id())).isEmpty())
+            .anyMatch(m -> m.name().equalsIgnoreCase(typed))
+        ? Optional.of(Message.of("machine.problem.taken", typed))
+        : Optional.empty();
   }
 
   /** The machine, when nothing is wrong. */
   Optional<Machine> machine() {
-    if (!problem.get().isEmpty()) {
+    if (problem.get().isPresent()) {
       return Optional.empty();
     }
     return Optional.of(
         new Machine(
             before.map(Machine::id).orElseGet(() -> UUID.randomUUID().toString()),
-            name.get().strip(),
+            name.text().strip(),
             build.get(),
             new Source(
-                kind.get(),
-                number(watts).orElseThrow(),
-                number(wavelengthNm).orElseThrow(),
-                said(pulses, kind.get().pulsed()).map(TypedOptics::pulses)),
-            width.mm().orElseThrow(),
-            depth.mm().orElseThrow(),
+                source.get(),
+                watts.number(),
+                wavelength.number(),
+                said(pulses).map(TypedOptics::pulses)),
+            width.number(),
+            depth.number(),
             build.get() == Build.GALVO ? BedSupport.SHIMS : support.get(),
-            tolerance.mm().orElseThrow(),
+            tolerance.number(),
             fittedByHand ? Optional.of(chosen()) : Optional.empty(),
             startUpOrder().isEmpty() ? Optional.empty() : Optional.of(startUpOrder()),
-            said(lenses, true).map(TypedOptics::lenses),
-            said(mirrors, build.get() == Build.GANTRY_WITH_MIRRORS).map(TypedOptics::mirrors)));
+            said(lenses).map(typed -> TypedOptics.lenses(typed, form.units())),
+            train()));
+  }
+
+  /** Its mirrors, as soon as anything of them was said. */
+  private Optional<Train> train() {
+    boolean placed = !lastAt.isEmpty() || !railAt.isEmpty();
+    boolean before = this.before.flatMap(Machine::train).flatMap(Train::lastAt).isPresent();
+    if (!applies(mirrors) || mirrors.isEmpty() && !placed && !before) {
+      return Optional.empty();
+    }
+    Train its = mirrors.isEmpty() ? Train.USUAL : TypedOptics.mirrors(mirrors.text());
+    return Optional.of(
+        placed || before
+            ? new Train(its.incidenceDeg(), Optional.of(lastAt.get()), Optional.of(railAt.get()))
+            : its);
   }
 
   /** What is typed, where it applies to such a machine. */
-  private static Optional<String> said(WordsEntry entry, boolean applies) {
-    return applies && !entry.isEmpty() ? Optional.of(entry.text()) : Optional.empty();
+  private Optional<String> said(WordsField field) {
+    return applies(field) && !field.isEmpty() ? Optional.of(field.text()) : Optional.empty();
   }
 
   private List<Fitting> chosen() {

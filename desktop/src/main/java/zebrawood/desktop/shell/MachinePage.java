@@ -16,7 +16,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import zebrawood.desktop.sheet.FigureText;
+import zebrawood.desktop.form.Field;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.sheet.StandingMark;
 import zebrawood.desktop.sheet.Tables;
@@ -29,10 +29,12 @@ import zebrawood.ledger.Aftermath;
 import zebrawood.ledger.Doubt;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
+import zebrawood.ledger.FigureWords;
 import zebrawood.ledger.Standing;
 import zebrawood.ledger.StandingWords;
 import zebrawood.ledger.Station;
-import zebrawood.measure.LengthUnit;
+import zebrawood.words.Message;
+import zebrawood.words.Phrasebook;
 
 /** What now? What to prove again, how it has held, and what happened. */
 final class MachinePage extends BorderPane {
@@ -113,6 +115,12 @@ final class MachinePage extends BorderPane {
     Button handOver = Card.button("today-handover", Text.of("today.handover"), actions::handOver);
     handOver.setMinWidth(Region.USE_PREF_SIZE);
     VBox words = new VBox(title, summary);
+    for (Message notice : opened.notices()) {
+      Label told = new Label(Text.of(notice));
+      told.getStyleClass().add("notice");
+      told.setWrapText(true);
+      words.getChildren().add(told);
+    }
     HBox.setHgrow(words, Priority.ALWAYS);
     somethingHappened.setMinWidth(Region.USE_PREF_SIZE);
     HBox header = new HBox(10, words, somethingHappened, handOver);
@@ -136,7 +144,12 @@ final class MachinePage extends BorderPane {
         };
     return opened.ledger().events().reversed().stream()
         .findFirst()
-        .map(e -> Text.of("today.some", e.inWords(), When.day(e.at(), zone), need + rest))
+        .map(e ->
+            Text.of(
+                "today.some",
+                Text.words().sayKept(e.said()),
+                When.day(e.time(), zone),
+                need + rest))
         .orElse(need + rest + ".");
   }
 
@@ -184,7 +197,7 @@ final class MachinePage extends BorderPane {
 
   private static boolean hasReadings(Map<String, String> draft) {
     return draft.entrySet().stream()
-        .anyMatch(e -> e.getKey().startsWith("reading.") && !e.getValue().isBlank());
+        .anyMatch(e -> e.getKey().startsWith(Field.READING) && !e.getValue().isBlank());
   }
 
   private static String doKey(Standing standing) {
@@ -200,33 +213,33 @@ final class MachinePage extends BorderPane {
   }
 
   private String because(Standing standing) {
-    LengthUnit unit = workshop.unitProperty().get();
     return switch (standing) {
       case Standing.Holds h -> "";
       case Standing.Stale(Entry proof, Standing.Cause cause) ->
           proof
               .tellingFigure()
-              .map(f -> Text.of("prove.stale", StandingWords.because(cause), figure(f, unit)))
-              .orElse(StandingWords.because(cause));
+              .map(f -> Text.of("prove.stale", StandingWords.because(cause), figure(proof, f)))
+              .orElse(Text.of(StandingWords.because(cause)));
       case Standing.Out(Entry last) ->
           last.tellingFigure()
               .map(f ->
                   f.limit().isPresent()
                       ? Text.of(
                           "prove.out",
-                          figure(f, unit),
-                          FigureText.value(f, f.limit().getAsDouble(), unit))
-                      : figure(f, unit))
+                          figure(last, f),
+                          FigureWords.number(f, f.limit().getAsDouble(), Text.words()))
+                      : figure(last, f))
               .orElse(Text.of("prove.out.bare"));
       case Standing.Open(var check, Optional<Station> waitsFor) ->
           waitsFor.map(s -> Text.of("prove.wait", s.title())).orElse(Text.of("prove.open"));
     };
   }
 
-  private static String figure(Figure figure, LengthUnit unit) {
-    return figure.label().toLowerCase(java.util.Locale.ROOT)
-        + " "
-        + FigureText.withUnit(figure, unit);
+  private static String figure(Entry entry, Figure figure) {
+    return Text.of(
+        "prove.figure",
+        Phrasebook.lowerFirst(FigureWords.label(entry.stationId(), figure, Text.words())),
+        FigureWords.withUnit(figure, Text.words()));
   }
 
   private Node held(Opened opened) {
@@ -239,42 +252,41 @@ final class MachinePage extends BorderPane {
         .standings()
         .keySet()
         .forEach(station ->
-            card(opened.ledger().entriesAt(station)).ifPresent(cards.getChildren()::add));
+            card(station, opened.ledger().entriesAt(station)).ifPresent(cards.getChildren()::add));
     box.getChildren()
         .add(cards.getChildren().isEmpty() ? soft(Text.of("today.held.nothing")) : cards);
     return box;
   }
 
-  private Optional<Node> card(List<Entry> entries) {
-    LengthUnit unit = workshop.unitProperty().get();
+  private Optional<Node> card(Station station, List<Entry> entries) {
     List<Entry> measured = entries.stream().filter(e -> e.tellingFigure().isPresent()).toList();
     if (measured.isEmpty()) {
       return Optional.empty();
     }
     Entry last = measured.getLast();
     Figure figure = last.tellingFigure().orElseThrow();
-    Station station =
-        workshop.stations().stream()
-            .filter(s -> s.id().equals(last.stationId()))
-            .findFirst()
-            .orElseThrow();
     Label title =
-        new Label(station.title() + ", " + figure.label().toLowerCase(java.util.Locale.ROOT));
+        new Label(
+            Text.of(
+                "words.comma",
+                station.title(),
+                Phrasebook.lowerFirst(FigureWords.label(station.id(), figure, Text.words()))));
     title.getStyleClass().add("held-title");
-    Label value = new Label(FigureText.value(figure, unit));
+    Label value = new Label(FigureWords.number(figure, Text.words()));
     value.getStyleClass().add("held-value");
-    Label unitWords = soft(FigureText.unit(figure, unit));
+    Label unitWords = soft(FigureWords.unit(figure, Text.words()));
     Label limit =
         soft(
             figure.limit().isPresent()
                 ? Text.of(
-                    "today.limit", FigureText.value(figure, figure.limit().getAsDouble(), unit))
+                    "today.limit",
+                    FigureWords.number(figure, figure.limit().getAsDouble(), Text.words()))
                 : "");
     HBox number = new HBox(6, value, unitWords, SheetFrame.spacer(), limit);
     number.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
-    Trend trend = new Trend(measured, unit, zone);
+    Trend trend = new Trend(measured, zone);
     trend.setPrefSize(208, 92);
-    Label day = soft(When.day(last.at(), zone));
+    Label day = soft(When.day(last.time(), zone));
     day.setMinWidth(Region.USE_PREF_SIZE);
     VBox card = new VBox(new HBox(title, SheetFrame.spacer(), day), number, trend);
     card.getStyleClass().add("held-card");
@@ -293,8 +305,9 @@ final class MachinePage extends BorderPane {
     List<TableColumn<Aftermath, String>> columns =
         List.of(
             Tables.column(
-                Text.of("today.events.on"), 104, a -> When.dayAndYear(a.event().at(), zone)),
-            Tables.column(Text.of("today.events"), 480, a -> a.event().inWords()),
+                Text.of("today.events.on"), 104, a -> When.dayAndYear(a.event().time(), zone)),
+            Tables.column(
+                Text.of("today.events"), 480, a -> Text.words().sayKept(a.event().said())),
             Tables.column(Text.of("today.events.doubt"), 250, MachinePage::doubted),
             Tables.column(Text.of("today.events.proved"), 110, this::proved),
             Tables.column(Text.of("notebook.by"), 50, a -> a.event().by()));
@@ -313,7 +326,7 @@ final class MachinePage extends BorderPane {
             ", ",
             after.doubted().entrySet().stream()
                 .map(e ->
-                    e.getKey().title()
+                    Text.of(e.getKey().title())
                         + (e.getValue() == Doubt.QUICK_CHECK ? Text.of("event.quick") : ""))
                 .toList());
   }

@@ -11,6 +11,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import zebrawood.desktop.command.Command;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.text.Text;
 
@@ -53,7 +54,8 @@ final class PaletteCard {
     list.getItems()
         .setAll(
             commands.stream()
-                .filter(c -> words.stream().allMatch(c.words().toLowerCase(Locale.ROOT)::contains))
+                .filter(c ->
+                    words.stream().allMatch(Text.of(c.words()).toLowerCase(Locale.ROOT)::contains))
                 .toList());
     list.getSelectionModel().selectFirst();
   }
@@ -98,7 +100,7 @@ final class PaletteCard {
       keys.getStyleClass().add("keys");
       keys.setVisible(!keys.getText().isEmpty());
       setPrefWidth(0);
-      setGraphic(new HBox(8, new Label(command.words()), SheetFrame.spacer(), keys));
+      setGraphic(new HBox(8, new Label(Text.of(command.words())), SheetFrame.spacer(), keys));
     }
   }
 }

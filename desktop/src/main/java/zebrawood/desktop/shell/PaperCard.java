@@ -6,11 +6,12 @@ import java.nio.file.Path;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
-import javafx.concurrent.Task;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
+import zebrawood.desktop.job.Jobs;
+import zebrawood.desktop.sheet.SheetHost.Page;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.records.paper.Paper.Written;
@@ -23,7 +24,7 @@ final class PaperCard {
   private final Cards cards;
   private final WorkshopModel workshop;
   private final Page page;
-  private final Outside outside;
+  private final DesktopPrograms outside;
   private final TextField folder = new TextField();
   private final Label outcome = Card.words("");
   private final Button open = Card.button("handover-open", Text.of("handover.open"), this::open);
@@ -31,31 +32,14 @@ final class PaperCard {
       Card.primary("handover-write", Text.of("handover.write"), this::write);
   private Path written;
 
-  /** Makes the page's files. */
-  @FunctionalInterface
-  interface Writer {
-    /**
-     * @param name the files' name without ending
-     */
-    Written write(Path folder, String name) throws IOException;
-  }
-
-  /**
-   * What is written.
-   *
-   * @param kind begins the files' name and the folder's
-   * @param writer holds all it needs; it runs off the interface's thread
-   */
-  record Page(String title, String why, String kind, Writer writer) {}
-
-  private PaperCard(Cards cards, WorkshopModel workshop, Page page, Outside outside) {
+  private PaperCard(Cards cards, WorkshopModel workshop, Page page, DesktopPrograms outside) {
     this.cards = cards;
     this.workshop = workshop;
     this.page = page;
     this.outside = outside;
   }
 
-  static void open(Cards cards, WorkshopModel workshop, Page page, Outside outside) {
+  static void open(Cards cards, WorkshopModel workshop, Page page, DesktopPrograms outside) {
     new PaperCard(cards, workshop, page, outside).show();
   }
 
@@ -87,7 +71,7 @@ final class PaperCard {
     try {
       target = Path.of(folder.getText().strip()).toAbsolutePath();
     } catch (InvalidPathException e) {
-      outcome.setText(Text.of("handover.failed", e.getReason()));
+      outcome.setText(Text.of("handover.failed", String.valueOf(e.getReason())));
       return;
     }
     ZoneId zone = workshop.clock().getZone();
@@ -96,18 +80,9 @@ final class PaperCard {
         fileName(workshop.opened().machine().name())
             + (page.kind().equals(HAND_OVER) ? "-" : "-" + page.kind() + "-")
             + day;
-    Task<Written> task =
-        new Task<>() {
-          @Override
-          protected Written call() throws IOException {
-            return page.writer().write(target, name);
-          }
-        };
-    task.setOnSucceeded(e -> done(task.getValue()));
-    task.setOnFailed(e -> failed(task.getException()));
     write.setDisable(true);
     outcome.setText(Text.of("handover.writing"));
-    Thread.ofPlatform().name("hand-over").daemon(true).start(task);
+    new Jobs(workshop.ui()).run(p -> page.writer().write(target, name), this::done, this::failed);
   }
 
   /** A machine's name as a file name: letters and digits of any script, hyphens between. */
@@ -123,7 +98,8 @@ final class PaperCard {
   private void done(Written files) {
     written = files.pdf();
     write.setDisable(false);
-    outcome.setText(Text.of("handover.done", files.pdf(), files.html().getFileName()));
+    outcome.setText(
+        Text.of("handover.done", files.pdf().toString(), files.html().getFileName().toString()));
     open.setVisible(true);
     open.setManaged(true);
     open.requestFocus();

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
-import java.util.function.Function;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.geometry.Pos;
@@ -17,23 +16,29 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import zebrawood.desktop.command.Command;
+import zebrawood.desktop.sheet.Guard;
+import zebrawood.desktop.sheet.GuardLine;
 import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.sheet.StationSheet;
-import zebrawood.desktop.sheet.TodaysProof;
+import zebrawood.desktop.sheet.StationWork;
 import zebrawood.desktop.sheet.When;
-import zebrawood.desktop.stations.StationModule;
+import zebrawood.desktop.stations.PaperPictures;
+import zebrawood.desktop.stations.StationDefinition;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.desktop.workshop.WorkshopModel.Opened;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Event;
+import zebrawood.ledger.Ledger;
+import zebrawood.ledger.Recorded;
 import zebrawood.ledger.Standing;
 import zebrawood.machine.Machine;
-import zebrawood.measure.LengthUnit;
+import zebrawood.quantity.DisplayUnits;
 import zebrawood.records.handover.HandOver;
 import zebrawood.records.handover.HandOverSheet;
-import zebrawood.records.start.GoCardPage;
-import zebrawood.start.StartStation;
+import zebrawood.words.Message;
+import zebrawood.words.Phrasebook;
 
 /**
  * The window's content: top bar, beam rail, the page on show, status line, and the cards over them.
@@ -50,23 +55,27 @@ public final class Shell extends StackPane implements SheetHost {
   private static final KeyCombination SWITCH = KeyCombination.valueOf("F6");
 
   private final WorkshopModel workshop;
-  private final List<StationModule> modules;
-  private final Outside outside;
+  private final List<StationDefinition> modules;
+  private final DesktopPrograms outside;
   private final Runnable closeWindow;
   private final TopBar top;
   private final BeamRail rail = new BeamRail();
   private final BorderPane frame = new BorderPane();
   private final Cards cards = new Cards(frame);
-  private final Map<String, StationSheet> sheets = new LinkedHashMap<>();
+  private final Map<String, StationSheet<?, ?>> sheets = new LinkedHashMap<>();
   private final ReadOnlyStringWrapper title = new ReadOnlyStringWrapper(Text.of("app.title"));
   private final Button firstMachine =
       Card.primary("first-machine", Text.of("today.none.new"), this::newMachine);
+  private final List<StationWork<?, ?>> ending = new java.util.concurrent.CopyOnWriteArrayList<>();
   private Optional<MachinePage> page = Optional.empty();
   private String shown = TODAY;
   private Optional<Machine> shownMachine = Optional.empty();
 
   public Shell(
-      WorkshopModel workshop, List<StationModule> modules, Outside outside, Runnable closeWindow) {
+      WorkshopModel workshop,
+      List<StationDefinition> modules,
+      DesktopPrograms outside,
+      Runnable closeWindow) {
     this.workshop = workshop;
     this.modules = List.copyOf(modules);
     this.outside = outside;
@@ -79,10 +88,19 @@ public final class Shell extends StackPane implements SheetHost {
     getChildren().addAll(frame, cards);
     setAlignment(Pos.TOP_LEFT);
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    cards.setOtherwise(this::focusPage);
     sceneProperty().subscribe(s -> javafx.application.Platform.runLater(this::focusPage));
     workshop.openedProperty().subscribe(o -> follow());
     workshop.machinesProperty().subscribe(m -> showTop());
-    workshop.unitProperty().subscribe((before, now) -> page.ifPresent(MachinePage::refresh));
+    workshop
+        .unitsProperty()
+        .subscribe((before, now) -> {
+          showTop();
+          page.ifPresent(MachinePage::refresh);
+          if (workshop.opened() != null) {
+            showRail();
+          }
+        });
   }
 
   @Override
@@ -122,27 +140,44 @@ public final class Shell extends StackPane implements SheetHost {
   }
 
   @Override
-  public void writeGoCard() {
-    GoCardPage card =
-        GoCardPage.of(
-            workshop.opened().machine(),
-            TodaysProof.card(workshop),
-            When.day(workshop.clock().instant(), zone()));
-    PaperCard.open(
-        cards,
-        workshop,
-        new PaperCard.Page(
-            Text.of("gocard.title", workshop.opened().machine().name()),
-            Text.of("gocard.why"),
-            "go-card",
-            card::write),
-        outside);
+  public void write(Page written) {
+    PaperCard.open(cards, workshop, written, outside);
+  }
+
+  @Override
+  public List<GuardLine> notProvenToday() {
+    return guard().map(g -> g.notProven(workshop)).orElse(List.of());
+  }
+
+  @Override
+  public String guardStation() {
+    return guard().map(Guard::stationId).orElse(TODAY);
+  }
+
+  private Optional<Guard> guard() {
+    return modules.stream()
+        .flatMap(m -> m.guard().stream())
+        .filter(g ->
+            workshop.opened().standings().keySet().stream()
+                .anyMatch(s -> s.id().equals(g.stationId())))
+        .findFirst();
   }
 
   /** Lets go of the sheets; what they do outside ends as it must. */
   public void dispose() {
-    sheets.values().forEach(StationSheet::dispose);
+    sheets.values().forEach(this::letGo);
     sheets.clear();
+  }
+
+  private void letGo(StationSheet<?, ?> sheet) {
+    sheet.dispose();
+    ending.add(sheet.work());
+  }
+
+  /** Waits until what the sheets began outside has ended; not on the interface's thread. */
+  public void awaitEnd() {
+    ending.forEach(StationWork::awaitEnd);
+    ending.clear();
   }
 
   /** What the window's title bar says. */
@@ -162,8 +197,7 @@ public final class Shell extends StackPane implements SheetHost {
     }
     boolean another = !machine.map(Machine::id).equals(shownMachine.map(Machine::id));
     shownMachine = machine;
-    sheets.values().forEach(StationSheet::dispose);
-    sheets.clear();
+    dispose();
     page = Optional.empty();
     showTop();
     show(another ? TODAY : shown);
@@ -207,16 +241,25 @@ public final class Shell extends StackPane implements SheetHost {
     return workshop.clock().getZone();
   }
 
-  private StationSheet sheet(String stationId) {
+  private StationSheet<?, ?> sheet(String stationId) {
     return sheets.computeIfAbsent(
         stationId,
-        id ->
-            modules.stream()
-                .filter(m -> m.station().id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("no station " + id))
-                .sheet()
-                .apply(this));
+        id -> {
+          StationDefinition definition =
+              modules.stream()
+                  .filter(m -> m.station().id().equals(id))
+                  .findFirst()
+                  .orElseThrow(() -> new IllegalArgumentException("no station " + id));
+          return StationSheet.of(
+              this,
+              definition.station(),
+              definition.work().apply(workshop.opened().ledger(), workshop.units()));
+        });
+  }
+
+  /** The sheet on show, if one is. */
+  public Optional<StationSheet<?, ?>> shownSheet() {
+    return Optional.ofNullable(sheets.get(shown));
   }
 
   private void focusPage() {
@@ -289,25 +332,23 @@ public final class Shell extends StackPane implements SheetHost {
   }
 
   private void handOver() {
-    Map<String, Function<Entry, String>> pictures = new LinkedHashMap<>();
-    modules.forEach(m -> pictures.put(m.station().id(), m.picture()));
     HandOverSheet sheet =
         HandOverSheet.of(
             workshop.opened().ledger(),
             workshop.stations(),
-            pictures,
-            workshop.clock().instant(),
-            zone(),
-            workshop.initials().orElse("–"));
-    PaperCard.open(
-        cards,
-        workshop,
-        new PaperCard.Page(
+            new HandOverSheet.Hand(
+                PaperPictures.of(workshop.opened().ledger(), workshop.units()),
+                workshop.clock().instant(),
+                zone(),
+                workshop.initials().orElse("–"),
+                Text.words()));
+    Phrasebook words = Text.words();
+    write(
+        new Page(
             Text.of("handover.title", workshop.opened().machine().name()),
             Text.of("handover.why"),
             PaperCard.HAND_OVER,
-            (folder, name) -> HandOver.write(sheet, folder, name)),
-        outside);
+            (folder, name) -> HandOver.write(sheet, words, folder, name)));
   }
 
   private void palette() {
@@ -319,13 +360,16 @@ public final class Shell extends StackPane implements SheetHost {
   }
 
   private void toggleUnit() {
-    workshop.unitProperty().set(otherUnit());
+    show(workshop.units().with(next(workshop.units().length())));
   }
 
-  private LengthUnit otherUnit() {
-    return workshop.unitProperty().get() == LengthUnit.MILLIMETRE
-        ? LengthUnit.INCH
-        : LengthUnit.MILLIMETRE;
+  private void show(DisplayUnits units) {
+    workshop.unitsProperty().set(units);
+  }
+
+  private static <E extends Enum<E>> E next(E now) {
+    E[] all = now.getDeclaringClass().getEnumConstants();
+    return all[(now.ordinal() + 1) % all.length];
   }
 
   private void toggleTheme() {
@@ -334,10 +378,11 @@ public final class Shell extends StackPane implements SheetHost {
 
   @Override
   public void undoLast() {
-    if (workshop.lastEntry().isEmpty()) {
+    Optional<Entry> last = workshop.lastEntry();
+    if (last.isEmpty()) {
       workshop.say(Text.of("said.nothing-to-undo"));
     } else {
-      withInitials(() -> workshop.undoLast(this::undone));
+      withInitials(() -> workshop.withdraw(last.get(), () -> undone(last.get())));
     }
   }
 
@@ -345,60 +390,119 @@ public final class Shell extends StackPane implements SheetHost {
     if (sheets.containsKey(entry.stationId())) {
       sheets.get(entry.stationId()).undone(entry);
     }
-    workshop.say(Text.of("said.undone", entry.kind().words(), When.dayAndTime(entry.at(), zone())));
+    workshop.say(Text.of("said.undone", entry.kind(), When.dayAndTime(entry.time(), zone())));
   }
 
-  private void undoEvent(Event event) {
-    String words = event.inWords();
+  private void takeBack(Event event) {
+    String words = Text.words().sayKept(event.said());
     withInitials(
         () -> workshop.withdraw(event, () -> workshop.say(Text.of("said.event-undone", words))));
+  }
+
+  private void bringBack(Ledger.Withdrawn withdrawn) {
+    withInitials(() ->
+        workshop.withdraw(
+            withdrawn.withdrawal(), () -> workshop.say(Text.of("said.brought-back"))));
+  }
+
+  private Message said(Recorded line) {
+    return switch (line) {
+      case Entry entry ->
+          Message.of(
+              "command.entry",
+              Text.words().has(entry.stationId() + ".title")
+                  ? Message.of(entry.stationId() + ".title")
+                  : Message.verbatim(entry.stationId()),
+              entry.kind(),
+              When.dayAndTime(entry.time(), zone()));
+      case Event event ->
+          Message.of(
+              "command.event",
+              Text.words().sayKept(event.said()),
+              When.dayAndTime(event.time(), zone()));
+    };
   }
 
   /** Everything the window can do now, in the order the palette lists it. */
   private List<Command> commands() {
     List<Command> all = new ArrayList<>();
-    boolean open = workshop.opened() != null;
-    if (open) {
-      all.add(Command.of(Text.of("command.today"), "Ctrl+Home", () -> show(TODAY)));
-      int number = 1;
-      for (var station : workshop.opened().standings().keySet()) {
-        String words = Text.of("command.open", station.title());
-        Runnable run = () -> show(station.id());
-        all.add(number <= 9 ? Command.of(words, "Ctrl+" + number, run) : Command.of(words, run));
-        number++;
-      }
-      if (!shown.equals(TODAY)) {
-        all.add(Command.of(Text.of("command.primary"), "Ctrl+Enter", () -> sheet(shown).primary()));
-      }
-      all.add(Command.of(Text.of("command.happened"), "Ctrl+E", this::happened));
+    if (workshop.opened() != null) {
+      all.addAll(openCommands());
+    }
+    all.add(Command.of(Message.of("command.new-machine"), "Ctrl+N", this::newMachine));
+    all.addAll(displayCommands());
+    all.add(Command.of(Message.of("command.initials"), this::askInitials));
+    all.add(Command.of(Message.of("command.window"), "Ctrl+Q", closeWindow));
+    return all;
+  }
+
+  /** What can be done with the open machine. */
+  private List<Command> openCommands() {
+    List<Command> all = new ArrayList<>();
+    all.add(Command.of(Message.of("command.today"), "Ctrl+Home", () -> show(TODAY)));
+    int number = 1;
+    for (var station : workshop.opened().standings().keySet()) {
+      Message words = Message.of("command.open", station.title());
+      Runnable run = () -> show(station.id());
+      all.add(number <= 9 ? Command.of(words, "Ctrl+" + number, run) : Command.of(words, run));
+      number++;
+    }
+    if (!shown.equals(TODAY)) {
       all.add(
-          Command.of(Text.of("command.go-card"), "Ctrl+G", () -> show(StartStation.STATION.id())));
-      all.add(Command.of(Text.of("command.print-go-card"), this::writeGoCard));
-      all.add(Command.of(Text.of("command.handover"), "Ctrl+P", this::handOver));
-      all.add(
-          Command.of(
-              Text.of("command.change-machine", workshop.opened().machine().name()),
-              this::changeMachine));
-      all.add(Command.of(Text.of("command.undo"), "Ctrl+U", this::undoLast));
-      workshop
-          .lastEvent()
-          .ifPresent(e ->
-              all.add(Command.of(Text.of("command.undo-event", e.inWords()), () -> undoEvent(e))));
-      for (Machine machine : workshop.machinesProperty().get()) {
-        all.add(
-            Command.of(Text.of("command.machine", machine.name()), () -> workshop.choose(machine)));
+          Command.of(Message.of("command.primary"), "Ctrl+Enter", () -> sheet(shown).primary()));
+    }
+    all.add(Command.of(Message.of("command.happened"), "Ctrl+E", this::happened));
+    for (StationDefinition definition : modules) {
+      if (workshop.opened().standings().containsKey(definition.station())) {
+        all.addAll(definition.commands().apply(this));
       }
     }
-    all.add(Command.of(Text.of("command.new-machine"), "Ctrl+N", this::newMachine));
-    all.add(Command.of(Text.of("command.unit", otherUnit().symbol()), "Ctrl+I", this::toggleUnit));
+    all.add(Command.of(Message.of("command.handover"), "Ctrl+P", this::handOver));
     all.add(
         Command.of(
-            Text.of(workshop.darkProperty().get() ? "command.light" : "command.dark"),
+            Message.of("command.change-machine", workshop.opened().machine().name()),
+            this::changeMachine));
+    all.add(Command.of(Message.of("command.undo"), "Ctrl+U", this::undoLast));
+    Ledger ledger = workshop.opened().ledger();
+    for (Event event : newest(ledger.events())) {
+      all.add(Command.of(Message.of("command.undo-event", said(event)), () -> takeBack(event)));
+    }
+    for (Ledger.Withdrawn gone : newest(ledger.withdrawn())) {
+      all.add(
+          Command.of(Message.of("command.bring-back", said(gone.what())), () -> bringBack(gone)));
+    }
+    for (Machine machine : workshop.machinesProperty().get()) {
+      all.add(
+          Command.of(
+              Message.of("command.machine", machine.name()), () -> workshop.choose(machine)));
+    }
+    return all;
+  }
+
+  /** More of them nobody looks through. */
+  private static final int MOST_LISTED = 40;
+
+  private static <T> List<T> newest(List<T> oldestFirst) {
+    return oldestFirst.reversed().stream().limit(MOST_LISTED).toList();
+  }
+
+  private List<Command> displayCommands() {
+    DisplayUnits units = workshop.units();
+    return List.of(
+        Command.of(Message.of("command.unit", next(units.length())), "Ctrl+I", this::toggleUnit),
+        Command.of(
+            Message.of("command.temperature", next(units.temperature())),
+            () -> show(units.with(next(units.temperature())))),
+        Command.of(
+            Message.of("command.speed", next(units.speed())),
+            () -> show(units.with(next(units.speed())))),
+        Command.of(
+            Message.of("command.interval", next(units.interval())),
+            () -> show(units.with(next(units.interval())))),
+        Command.of(
+            Message.of(workshop.darkProperty().get() ? "command.light" : "command.dark"),
             "Ctrl+D",
             this::toggleTheme));
-    all.add(Command.of(Text.of("command.initials"), this::askInitials));
-    all.add(Command.of(Text.of("command.window"), "Ctrl+Q", closeWindow));
-    return all;
   }
 
   private void key(KeyEvent event) {

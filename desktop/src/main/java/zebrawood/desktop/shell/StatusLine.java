@@ -6,6 +6,7 @@ import javafx.scene.layout.HBox;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.quantity.Quantity;
 
 /** What was just done, and the display choices: initials, unit of length, light or dark. */
 final class StatusLine extends HBox {
@@ -21,7 +22,9 @@ final class StatusLine extends HBox {
     flat(initials, "status-initials", changeInitials);
     flat(unit, "status-unit", changeUnit);
     flat(colours, "status-theme", theme);
-    workshop.unitProperty().subscribe(u -> unit.setText(Text.of("status.unit", u.symbol())));
+    workshop
+        .unitsProperty()
+        .subscribe(u -> unit.setText(Text.of("status.unit", Quantity.LENGTH.shownIn(u).symbol())));
     workshop
         .darkProperty()
         .subscribe(d -> colours.setText(Text.of(d ? "status.theme.light" : "status.theme.dark")));

@@ -47,8 +47,8 @@ final class TopBar extends HBox {
     String name = open.map(Machine::name).orElse(Text.of("bar.no-machine"));
     machines.setText(name);
     machines.setAccessibleText(Text.of("bar.machines", name));
-    line.setText(open.map(Machine::inOneLine).orElse(""));
-    plaque.setText(open.map(Machine::standingCaution).orElse(""));
+    line.setText(open.map(Machine::inOneLine).map(Text::of).orElse(""));
+    plaque.setText(open.map(Machine::standingCaution).map(Text::of).orElse(""));
     plaque.setVisible(open.isPresent());
     machines.getItems().clear();
     for (Machine machine : all) {

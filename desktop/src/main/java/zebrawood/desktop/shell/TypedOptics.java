@@ -9,8 +9,13 @@ import java.util.stream.Stream;
 import zebrawood.machine.Lens;
 import zebrawood.machine.PulseRange;
 import zebrawood.machine.Train;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.UnusableReading;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.DisplayUnits;
+import zebrawood.quantity.Numbers;
+import zebrawood.quantity.Quantity;
+import zebrawood.quantity.Unit;
+import zebrawood.words.Message;
 
 /** Lenses, pulses and mirrors of a machine as they are typed in one line each, and back. */
 final class TypedOptics {
@@ -23,14 +28,18 @@ final class TypedOptics {
   private TypedOptics() {}
 
   /**
-   * @param typed focal lengths in mm, each with a slash and its field where it has one
+   * @param typed focal lengths, each with a slash and its field where it has one, in the units
+   *     shown
    */
-  static List<Lens> lenses(String typed) {
-    return each(typed, LENS, "Lenses", "focal lengths such as 50.8, or 160/110 with the field")
+  static List<Lens> lenses(String typed, DisplayUnits units) {
+    Unit unit = Quantity.LENGTH.shownIn(units);
+    return each(typed, LENS, "Lenses", "machine.accepts.lenses")
         .map(m ->
             new Lens(
-                number(m, 1),
-                m.group(2) == null ? OptionalDouble.empty() : OptionalDouble.of(number(m, 2))))
+                unit.toCanonical(number(m, 1)),
+                m.group(2) == null
+                    ? OptionalDouble.empty()
+                    : OptionalDouble.of(unit.toCanonical(number(m, 2)))))
         .toList();
   }
 
@@ -40,7 +49,10 @@ final class TypedOptics {
   static PulseRange pulses(String typed) {
     Matcher m = RANGE.matcher(typed.strip().toLowerCase(java.util.Locale.ROOT));
     if (!m.matches()) {
-      throw UnusableReading.of("Pulses", "\"" + typed.strip() + "\"", "a range such as 20 to 60");
+      throw UnusableReading.of(
+          "Pulses",
+          Message.quoted("\"" + typed.strip() + "\""),
+          Message.of("machine.accepts.pulses"));
     }
     return new PulseRange(number(m, 1), number(m, 2));
   }
@@ -50,17 +62,19 @@ final class TypedOptics {
    */
   static Train mirrors(String typed) {
     return new Train(
-        each(typed, ANGLE, "Mirrors", "an angle for each from the tube on, such as 45, 45")
-            .map(m -> number(m, 1))
-            .toList());
+        each(typed, ANGLE, "Mirrors", "machine.accepts.angles").map(m -> number(m, 1)).toList());
   }
 
-  static String words(List<Lens> lenses) {
+  static String words(List<Lens> lenses, DisplayUnits units) {
     return lenses.stream()
         .map(l ->
-            Numbers.plain(l.focalLengthMm())
-                + (l.fieldMm().isPresent() ? "/" + Numbers.plain(l.fieldMm().getAsDouble()) : ""))
+            shown(l.focalLengthMm(), units)
+                + (l.fieldMm().isPresent() ? "/" + shown(l.fieldMm().getAsDouble(), units) : ""))
         .collect(Collectors.joining(", "));
+  }
+
+  private static String shown(double mm, DisplayUnits units) {
+    return Amount.plain(mm, Quantity.LENGTH).number(units);
   }
 
   static String words(Train train) {
@@ -77,7 +91,8 @@ final class TypedOptics {
         .map(word -> {
           Matcher m = shape.matcher(word);
           if (!m.matches()) {
-            throw UnusableReading.of(what, "\"" + word + "\"", accepted);
+            throw UnusableReading.of(
+                what, Message.quoted("\"" + word + "\""), Message.of(accepted));
           }
           return m;
         });

@@ -5,13 +5,16 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
-import javafx.beans.property.ObjectProperty;
-import zebrawood.desktop.fields.NumberEntry;
-import zebrawood.desktop.fields.WordsEntry;
-import zebrawood.desktop.sheet.AnsweredModel;
-import zebrawood.desktop.sheet.EntryDesk;
+import zebrawood.desktop.form.ChoiceField;
+import zebrawood.desktop.form.Field;
+import zebrawood.desktop.form.Group;
+import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.form.WordsField;
+import zebrawood.desktop.sheet.Part;
 import zebrawood.machine.Machine;
 import zebrawood.machine.SourceKind;
+import zebrawood.quantity.Quantity;
 import zebrawood.site.Arrival;
 import zebrawood.site.PackingList;
 import zebrawood.site.Room;
@@ -19,62 +22,55 @@ import zebrawood.site.WayIn;
 import zebrawood.site.WayIn.Box;
 import zebrawood.site.WayIn.Passage;
 import zebrawood.site.Weight;
+import zebrawood.words.Message;
 
 /** The room, the way in, the weight and the parts, as typed. */
 final class ArrivalFields {
-  private static final int PASSAGES = 5;
+  private static final int MOST_PASSAGES = 20;
+  private static final double LONGEST_MM = 20_000;
 
-  private final NumberEntry roomC;
-  private final NumberEntry humidity;
-  private final NumberEntry clearance;
-  private final NumberEntry leastC;
-  private final NumberEntry mostC;
-  private final NumberEntry mostHumidity;
-  private final NumberEntry clearanceNeeded;
-  private final List<NumberEntry> bare;
-  private final List<NumberEntry> crate;
-  private final List<List<NumberEntry>> passages = new ArrayList<>();
-  private final List<ObjectProperty<WayIn.Kind>> kinds = new ArrayList<>();
-  private final NumberEntry mass;
-  private final NumberEntry feet;
-  private final NumberEntry footArea;
-  private final NumberEntry floor;
-  private final NumberEntry oneLifts;
-  private final WordsEntry parts;
-  private final NumberEntry bend;
-  private final NumberEntry leastBend;
+  /** A door, a corner or steps. */
+  private record Way(QuantityField first, QuantityField second, ChoiceField<WayIn.Kind> kind) {}
+
+  private final QuantityField room;
+  private final QuantityField humidity;
+  private final QuantityField clearance;
+  private final QuantityField leastC;
+  private final QuantityField mostC;
+  private final QuantityField mostHumidity;
+  private final QuantityField clearanceNeeded;
+  private final List<QuantityField> bare;
+  private final List<QuantityField> crate;
+  private final Group<Way> ways;
+  private final QuantityField mass;
+  private final QuantityField feet;
+  private final QuantityField footArea;
+  private final QuantityField floor;
+  private final QuantityField oneLifts;
+  private final WordsField parts;
+  private final QuantityField bend;
+  private final QuantityField leastBend;
   private final boolean fibre;
 
-  ArrivalFields(AnsweredModel<?> sheet, Machine machine) {
-    String reading = EntryDesk.READING;
-    roomC = sheet.keep(reading + "room", new NumberEntry("Room", "°C", -40, 60));
-    humidity = sheet.keep(reading + "humidity", new NumberEntry("Humidity", "%", 0, 100));
-    clearance =
-        sheet.keep(reading + "clearance", new NumberEntry("Narrowest gap", "mm", 0, 100_000));
-    leastC = sheet.keep("leastC", new NumberEntry("Room at least", "°C", -40, 60));
-    mostC = sheet.keep("mostC", new NumberEntry("Room at most", "°C", -40, 60));
-    mostHumidity = sheet.keep("mostHumidity", new NumberEntry("Humidity at most", "%", 0, 100));
-    clearanceNeeded = sheet.keep("clearanceNeeded", new NumberEntry("Gap needed", "mm", 0, 10_000));
-    bare = box(sheet, "bare", "Machine");
-    crate = box(sheet, "crate", "Crate");
-    for (int i = 1; i <= PASSAGES; i++) {
-      passages.add(
-          List.of(
-              sheet.keep(
-                  "way." + i + ".first", new NumberEntry("Way " + i + ", first", "", 1, 20_000)),
-              sheet.keep(
-                  "way." + i + ".second",
-                  new NumberEntry("Way " + i + ", second", "", 1, 20_000))));
-      kinds.add(sheet.choose("way." + i + ".kind", WayIn.Kind.class, WayIn.Kind.DOOR));
-    }
-    mass = sheet.keep("mass", new NumberEntry("Mass", "kg", 0.1, 100_000));
-    feet = sheet.keep("feet", new NumberEntry("Feet", "", 3, 40));
-    footArea = sheet.keep("footArea", new NumberEntry("One foot stands on", "cm²", 0.1, 100_000));
-    floor = sheet.keep("floor", new NumberEntry("Floor carries", "kg/m²", 1, 100_000));
-    oneLifts = sheet.keep("oneLifts", new NumberEntry("One person lifts", "kg", 1, 60));
-    parts = sheet.keep("parts", new WordsEntry("Packing list", PackingList::parse));
-    bend = sheet.keep(reading + "bend", new NumberEntry("Tightest fibre bend", "mm", 1, 10_000));
-    leastBend = sheet.keep("leastBend", new NumberEntry("Radius at least", "mm", 1, 10_000));
+  ArrivalFields(StationForm form, Machine machine) {
+    room = form.quantity("reading.room", Quantity.TEMPERATURE, -40, 60);
+    humidity = form.quantity("reading.humidity", Quantity.PERCENT, 0, 100);
+    clearance = form.quantity("reading.clearance", Quantity.LENGTH, 0, 100_000);
+    leastC = form.quantity("leastC", Quantity.TEMPERATURE, -40, 60);
+    mostC = form.quantity("mostC", Quantity.TEMPERATURE, -40, 60);
+    mostHumidity = form.quantity("mostHumidity", Quantity.PERCENT, 0, 100);
+    clearanceNeeded = form.quantity("clearanceNeeded", Quantity.LENGTH, 0, 10_000);
+    bare = sides(form, "bare");
+    crate = sides(form, "crate");
+    ways = form.group("way", 3, MOST_PASSAGES, i -> way(form, i));
+    mass = form.quantity("mass", Quantity.MASS, 0.1, 100_000);
+    feet = form.quantity("feet", Quantity.NUMBER, 3, 40);
+    footArea = form.quantity("footArea", Quantity.AREA, 0.1, 100_000);
+    floor = form.quantity("floor", Quantity.FLOOR_LOAD, 1, 100_000);
+    oneLifts = form.quantity("oneLifts", Quantity.MASS, 1, 60);
+    parts = form.words("parts", PackingList::parse);
+    bend = form.quantity("reading.bend", Quantity.LENGTH, 1, 10_000);
+    leastBend = form.quantity("leastBend", Quantity.LENGTH, 1, 10_000);
     fibre =
         machine.source().kind() == SourceKind.FIBRE
             || machine.source().kind() == SourceKind.MOPA_FIBRE;
@@ -85,67 +81,114 @@ final class ArrivalFields {
     oneLifts.set(25);
   }
 
-  private static List<NumberEntry> box(AnsweredModel<?> sheet, String key, String name) {
+  private static List<QuantityField> sides(StationForm form, String what) {
     return Stream.of("length", "width", "height")
-        .map(side ->
-            sheet.keep(key + "." + side, new NumberEntry(name + " " + side, "mm", 1, 20_000)))
+        .map(side -> form.quantity(what + "." + side, Quantity.LENGTH, 1, LONGEST_MM))
         .toList();
   }
 
-  List<NumberEntry> room() {
-    return List.of(roomC, humidity, clearance);
+  /** Of steps the second one is a count: what is typed there is then no length. */
+  private static Way way(StationForm form, int i) {
+    QuantityField first =
+        form.quantity(
+            "way." + i + ".first",
+            Message.of("site.field.way-first", i),
+            Quantity.LENGTH,
+            1,
+            LONGEST_MM);
+    QuantityField second =
+        form.quantity(
+            "way." + i + ".second",
+            Message.of("site.field.way-second", i),
+            Quantity.LENGTH,
+            1,
+            LONGEST_MM);
+    ChoiceField<WayIn.Kind> kind =
+        form.choice(
+            "way." + i + ".kind",
+            Message.of("site.field.way-kind", i),
+            List.of(WayIn.Kind.values()),
+            WayIn.Kind.DOOR);
+    kind.valueProperty()
+        .subscribe(k -> {
+          if (k == WayIn.Kind.STEPS) {
+            second.readAs(typed ->
+                typed.strip().matches("[1-9]\\d{0,2}")
+                    ? Optional.empty()
+                    : Optional.of(Message.of("site.problem.steps", i)));
+          } else {
+            second.readAsNumber(1);
+          }
+        });
+    return new Way(first, second, kind);
   }
 
-  List<NumberEntry> roomLimits() {
-    return List.of(leastC, mostC, mostHumidity, clearanceNeeded);
+  List<QuantityField> room() {
+    return List.of(room, humidity, clearance);
   }
 
-  /** Machine, then crate: length, width, height. */
-  List<List<NumberEntry>> boxes() {
-    return List.of(bare, crate);
+  QuantityField clearanceNeeded() {
+    return clearanceNeeded;
   }
 
-  List<List<NumberEntry>> passages() {
-    return passages;
-  }
-
-  ObjectProperty<WayIn.Kind> kind(int passage) {
-    return kinds.get(passage);
-  }
-
-  List<NumberEntry> weight() {
-    return List.of(mass, feet, footArea, floor, oneLifts);
-  }
-
-  WordsEntry parts() {
-    return parts;
-  }
-
-  /** Empty on machines without a fibre cable. */
-  List<NumberEntry> fibre() {
+  /** Tightest bend and least one; empty on machines without a fibre cable. */
+  List<QuantityField> fibre() {
     return fibre ? List.of(bend, leastBend) : List.of();
   }
 
-  private boolean roomRead() {
-    return NumberEntry.begun(room());
+  List<Part> roomAndWay() {
+    return List.of(
+        Part.fold(
+            "site.room",
+            new Part.Rows(room()),
+            Part.hint("site.room.limits"),
+            Part.rows(leastC, mostC, mostHumidity, clearanceNeeded)),
+        Part.fold(
+            "site.way",
+            new Part.Table(
+                List.of(
+                    Message.NONE,
+                    Message.of("site.long"),
+                    Message.of("site.wide"),
+                    Message.of("site.high")),
+                List.of(
+                    new Part.TableRow(Message.of("site.bare"), bare),
+                    new Part.TableRow(Message.of("site.crate"), crate))),
+            Part.hint("site.way.hint"),
+            new Part.Rowed(
+                ways,
+                List.of(Message.of("site.way.first"), Message.of("site.way.second")),
+                Message.of("site.way.another")),
+            Part.rows(mass, feet, footArea, floor, oneLifts)));
   }
 
-  private boolean goesIn() {
-    return passages.stream().anyMatch(NumberEntry::begun);
+  Part unpacked() {
+    List<Part> all =
+        new ArrayList<>(
+            List.of(
+                Part.hint("site.parts.hint"),
+                new Part.Area(parts, 5, Message.of("site.parts.prompt"))));
+    if (fibre) {
+      all.add(new Part.Rows(fibre()));
+    }
+    return new Part.Fold("site-parts-fold", Message.of("site.parts"), all);
+  }
+
+  private boolean roomRead() {
+    return QuantityField.begun(room());
   }
 
   /** What must be there for what is begun. */
-  Stream<NumberEntry> needed() {
-    Stream<NumberEntry> needed = Stream.empty();
+  Stream<Field> needed() {
+    Stream<Field> needed = Stream.empty();
     if (roomRead()) {
-      needed = Stream.of(roomC, humidity, leastC, mostC, clearanceNeeded);
+      needed = Stream.of(room, humidity, leastC, mostC, clearanceNeeded);
     }
-    if (goesIn()) {
+    if (!ways.begun().isEmpty()) {
       needed = Stream.concat(needed, bare.stream());
-      needed =
-          Stream.concat(needed, passages.stream().filter(NumberEntry::begun).flatMap(List::stream));
+      needed = Stream.concat(needed, ways.fieldsBegun().stream());
     }
-    if (NumberEntry.begun(crate)) {
+    if (QuantityField.begun(crate)) {
       needed = Stream.concat(needed, crate.stream());
     }
     if (!mass.isEmpty()) {
@@ -157,8 +200,8 @@ final class ArrivalFields {
   Arrival readings() {
     return new Arrival(
         roomRead() ? Optional.of(roomReadings()) : Optional.empty(),
-        goesIn() ? Optional.of(wayIn()) : Optional.empty(),
-        mass.isEmpty() ? Optional.empty() : Optional.of(weightReadings()),
+        ways.begun().isEmpty() ? Optional.empty() : Optional.of(wayIn()),
+        mass.isEmpty() ? Optional.empty() : Optional.of(weight()),
         parts.isEmpty() ? Optional.empty() : Optional.of(PackingList.parse(parts.text())),
         fibre ? bend.value() : OptionalDouble.empty(),
         fibre ? leastBend.value() : OptionalDouble.empty());
@@ -166,7 +209,7 @@ final class ArrivalFields {
 
   private Room.Readings roomReadings() {
     return new Room.Readings(
-        roomC.number(),
+        room.number(),
         humidity.number(),
         leastC.number(),
         mostC.number(),
@@ -176,22 +219,25 @@ final class ArrivalFields {
   }
 
   private WayIn.Readings wayIn() {
-    List<Passage> way = new ArrayList<>();
-    for (int i = 0; i < PASSAGES; i++) {
-      List<NumberEntry> row = passages.get(i);
-      if (NumberEntry.begun(row)) {
-        way.add(new Passage(kinds.get(i).get(), row.get(0).number(), row.get(1).number()));
-      }
-    }
     return new WayIn.Readings(
-        NumberEntry.begun(crate) ? Optional.of(box(crate)) : Optional.empty(), box(bare), way);
+        QuantityField.begun(crate) ? Optional.of(box(crate)) : Optional.empty(),
+        box(bare),
+        ways.begun().stream()
+            .map(w ->
+                new Passage(
+                    w.kind.get(),
+                    w.first.number(),
+                    w.kind.get() == WayIn.Kind.STEPS
+                        ? Double.parseDouble(w.second.text().strip())
+                        : w.second.number()))
+            .toList());
   }
 
-  private static Box box(List<NumberEntry> sides) {
+  private static Box box(List<QuantityField> sides) {
     return new Box(sides.get(0).number(), sides.get(1).number(), sides.get(2).number());
   }
 
-  private Weight.Readings weightReadings() {
+  private Weight.Readings weight() {
     return new Weight.Readings(
         mass.number(),
         (int) Math.round(feet.number()),

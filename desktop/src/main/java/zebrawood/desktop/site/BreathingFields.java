@@ -1,132 +1,144 @@
 package zebrawood.desktop.site;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import javafx.beans.property.ObjectProperty;
-import zebrawood.desktop.fields.NumberEntry;
-import zebrawood.desktop.sheet.AnsweredModel;
-import zebrawood.desktop.sheet.EntryDesk;
+import zebrawood.desktop.form.ChoiceField;
+import zebrawood.desktop.form.Field;
+import zebrawood.desktop.form.Group;
+import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.sheet.Part;
 import zebrawood.machine.Fitting;
 import zebrawood.machine.Machine;
+import zebrawood.quantity.Quantity;
 import zebrawood.site.Breathing;
 import zebrawood.site.Breathing.AirAssist;
 import zebrawood.site.Breathing.AirSource;
 import zebrawood.site.Breathing.BlowerAt;
 import zebrawood.site.Breathing.Outlet;
 import zebrawood.site.Duct;
+import zebrawood.words.Message;
 
 /** Exhaust and air assist, as typed. */
 final class BreathingFields {
-  private static final int PIECES = 3;
-  private static final int FITTINGS = 3;
-  private static final int FAN_POINTS = 4;
+  private static final int MOST_ROWS = 30;
 
-  private final NumberEntry flow;
-  private final List<List<NumberEntry>> pieces = new ArrayList<>();
-  private final List<ObjectProperty<DuctWall>> walls = new ArrayList<>();
-  private final List<NumberEntry> fittings = new ArrayList<>();
-  private final List<ObjectProperty<Duct.FittingKind>> fittingKinds = new ArrayList<>();
-  private final List<List<NumberEntry>> fan = new ArrayList<>();
-  private final ObjectProperty<BlowerAt> blowerAt;
-  private final ObjectProperty<Outlet> outlet;
-  private final ObjectProperty<AirSource> airSource;
-  private final NumberEntry bar;
-  private final NumberEntry leastBar;
+  private record Piece(
+      QuantityField bore, QuantityField length, QuantityField bends, ChoiceField<DuctWall> wall) {}
+
+  private record Fitted(QuantityField bore, ChoiceField<Duct.FittingKind> kind) {}
+
+  private record FanPoint(QuantityField flow, QuantityField pressure) {}
+
+  private final QuantityField flow;
+  private final Group<Piece> pieces;
+  private final Group<Fitted> fittings;
+  private final Group<FanPoint> fan;
+  private final ChoiceField<BlowerAt> blowerAt;
+  private final ChoiceField<Outlet> outlet;
+  private final ChoiceField<AirSource> airSource;
+  private final QuantityField bar;
+  private final QuantityField leastBar;
   private final boolean airAssist;
 
-  BreathingFields(AnsweredModel<?> sheet, Machine machine) {
-    flow = sheet.keep("flow", new NumberEntry("Air asked for", "m³/h", 1, 1_000_000));
-    for (int i = 1; i <= PIECES; i++) {
-      pieces.add(
-          List.of(
-              sheet.keep("bore." + i, new NumberEntry("Bore of piece " + i, "mm", 10, 5000)),
-              sheet.keep("length." + i, new NumberEntry("Length of piece " + i, "m", 0, 1000)),
-              sheet.keep("bends." + i, new NumberEntry("Bends of piece " + i, "", 0, 100))));
-      walls.add(sheet.choose("wall." + i, DuctWall.class, DuctWall.FLEXIBLE));
-    }
-    for (int i = 1; i <= FITTINGS; i++) {
-      fittings.add(
-          sheet.keep("fitting." + i, new NumberEntry("Bore of fitting " + i, "mm", 10, 5000)));
-      fittingKinds.add(
-          sheet.choose("fittingKind." + i, Duct.FittingKind.class, Duct.FittingKind.FLANGED_PORT));
-    }
-    for (int i = 1; i <= FAN_POINTS; i++) {
-      fan.add(
-          List.of(
-              sheet.keep("fanFlow." + i, new NumberEntry("Blower flow " + i, "m³/h", 0, 1_000_000)),
-              sheet.keep(
-                  "fanPa." + i, new NumberEntry("Blower pressure " + i, "Pa", 0, 1_000_000))));
-    }
-    blowerAt = sheet.choose("blowerAt", BlowerAt.class, BlowerAt.OUTLET);
-    outlet = sheet.choose("outlet", Outlet.class, Outlet.OUTDOORS);
-    airSource = sheet.choose("airSource", AirSource.class, AirSource.PUMP);
-    bar = sheet.keep(EntryDesk.READING + "bar", new NumberEntry("Air at the gauge", "bar", 0, 40));
-    leastBar = sheet.keep("leastBar", new NumberEntry("Air asked for at least", "bar", 0, 40));
+  BreathingFields(StationForm form, Machine machine) {
+    flow = form.quantity("flow", Quantity.FLOW, 1, 1_000_000);
+    pieces = form.group("bore", "count.piece", 1, 2, 1, MOST_ROWS, i -> piece(form, i));
+    fittings = form.group("fitting", "count.fitting", 1, 2, 1, MOST_ROWS, i -> fitted(form, i));
+    fan = form.group("fanFlow", "count.fan", 1, 3, 1, MOST_ROWS, i -> fanPoint(form, i));
+    blowerAt = form.choice("blowerAt", BlowerAt.class, BlowerAt.OUTLET);
+    outlet = form.choice("outlet", Outlet.class, Outlet.OUTDOORS);
+    airSource = form.choice("airSource", AirSource.class, AirSource.PUMP);
+    bar = form.quantity("reading.bar", Quantity.GAS_PRESSURE, 0, 40);
+    leastBar = form.quantity("leastBar", Quantity.GAS_PRESSURE, 0, 40);
     airAssist = machine.has(Fitting.AIR_ASSIST);
   }
 
-  NumberEntry flow() {
-    return flow;
+  private static Piece piece(StationForm form, int i) {
+    return new Piece(
+        form.quantity("bore." + i, Message.of("site.field.bore", i), Quantity.LENGTH, 10, 5000),
+        form.quantity(
+            "length." + i, Message.of("site.field.length", i), Quantity.DISTANCE, 0, 1000),
+        form.quantity("bends." + i, Message.of("site.field.bends", i), Quantity.NUMBER, 0, 100),
+        form.choice(
+            "wall." + i,
+            Message.of("site.field.wall", i),
+            List.of(DuctWall.values()),
+            DuctWall.FLEXIBLE));
   }
 
-  List<List<NumberEntry>> pieces() {
-    return pieces;
+  private static Fitted fitted(StationForm form, int i) {
+    return new Fitted(
+        form.quantity(
+            "fitting." + i, Message.of("site.field.fitting", i), Quantity.LENGTH, 10, 5000),
+        form.choice(
+            "fittingKind." + i,
+            Message.of("site.field.fitting-kind", i),
+            List.of(Duct.FittingKind.values()),
+            Duct.FittingKind.FLANGED_PORT));
   }
 
-  ObjectProperty<DuctWall> wall(int piece) {
-    return walls.get(piece);
-  }
-
-  List<NumberEntry> fittings() {
-    return fittings;
-  }
-
-  ObjectProperty<Duct.FittingKind> fittingKind(int fitting) {
-    return fittingKinds.get(fitting);
-  }
-
-  List<List<NumberEntry>> fan() {
-    return fan;
-  }
-
-  ObjectProperty<BlowerAt> blowerAtProperty() {
-    return blowerAt;
-  }
-
-  ObjectProperty<Outlet> outletProperty() {
-    return outlet;
+  private static FanPoint fanPoint(StationForm form, int i) {
+    return new FanPoint(
+        form.quantity(
+            "fanFlow." + i, Message.of("site.field.fan-flow", i), Quantity.FLOW, 0, 1_000_000),
+        form.quantity(
+            "fanPa." + i, Message.of("site.field.fan-pa", i), Quantity.PRESSURE, 0, 1_000_000));
   }
 
   boolean hasAirAssist() {
     return airAssist;
   }
 
-  ObjectProperty<AirSource> airSourceProperty() {
-    return airSource;
+  QuantityField bar() {
+    return bar;
   }
 
-  List<NumberEntry> air() {
-    return List.of(bar, leastBar);
+  QuantityField leastBar() {
+    return leastBar;
+  }
+
+  BlowerAt blowerAt() {
+    return blowerAt.get();
+  }
+
+  Part exhaust() {
+    return Part.fold(
+        "site.exhaust",
+        Part.rows(flow),
+        new Part.Rowed(
+            pieces,
+            List.of(Message.of("site.bore"), Message.of("site.length"), Message.of("site.bends")),
+            Message.of("site.piece.another")),
+        new Part.Rowed(
+            fittings,
+            List.of(Message.of("site.bore"), Message.of("site.fitting")),
+            Message.of("site.fitting.another")),
+        Part.hint("site.blower"),
+        new Part.Rowed(
+            fan,
+            List.of(Message.of("site.fan-flow"), Message.of("site.fan-pressure")),
+            Message.of("site.fan.another")),
+        Part.rows(blowerAt, outlet));
+  }
+
+  Part air() {
+    return Part.fold("site.air", Part.rows(airSource, bar, leastBar));
   }
 
   private boolean ducted() {
-    return pieces.stream().anyMatch(NumberEntry::begun);
+    return !pieces.begun().isEmpty();
   }
 
-  Stream<NumberEntry> needed() {
-    Stream<NumberEntry> rows =
-        Stream.of(pieces, fan)
-            .flatMap(List::stream)
-            .filter(NumberEntry::begun)
-            .flatMap(List::stream);
-    boolean fitted = NumberEntry.begun(fittings) || fan.stream().anyMatch(NumberEntry::begun);
+  Stream<Field> needed() {
+    boolean more = !fittings.begun().isEmpty() || !fan.begun().isEmpty();
+    Stream<Field> first =
+        ducted() || more
+            ? Stream.concat(Stream.of(flow), pieces.fieldsOf(0).stream())
+            : Stream.empty();
     return Stream.concat(
-        ducted() || fitted
-            ? Stream.concat(Stream.of(flow), pieces.getFirst().stream())
-            : Stream.empty(),
-        rows);
+        first, Stream.concat(pieces.fieldsBegun().stream(), fan.fieldsBegun().stream()));
   }
 
   Breathing readings() {
@@ -143,31 +155,24 @@ final class BreathingFields {
     if (!ducted()) {
       return Optional.empty();
     }
-    List<Duct.Piece> run = new ArrayList<>();
-    for (int i = 0; i < PIECES; i++) {
-      List<NumberEntry> row = pieces.get(i);
-      if (NumberEntry.begun(row)) {
-        run.add(
-            new Duct.Piece(
-                row.get(0).number(),
-                row.get(1).number(),
-                row.get(2).number(),
-                walls.get(i).get().roughnessMm()));
-      }
-    }
-    List<Duct.Fitting> fitted = new ArrayList<>();
-    for (int i = 0; i < FITTINGS; i++) {
-      if (!fittings.get(i).isEmpty()) {
-        fitted.add(new Duct.Fitting(fittingKinds.get(i).get(), fittings.get(i).number()));
-      }
-    }
     List<Duct.FanPoint> curve =
-        fan.stream()
-            .filter(NumberEntry::begun)
-            .map(row -> new Duct.FanPoint(row.get(0).number(), row.get(1).number()))
+        fan.begun().stream()
+            .map(p -> new Duct.FanPoint(p.flow.number(), p.pressure.number()))
             .toList();
     return Optional.of(
         Duct.Readings.of(
-            run, fitted, flow.number(), curve.isEmpty() ? Optional.empty() : Optional.of(curve)));
+            pieces.begun().stream()
+                .map(p ->
+                    new Duct.Piece(
+                        p.bore.number(),
+                        p.length.number(),
+                        p.bends.number(),
+                        p.wall.get().roughnessMm()))
+                .toList(),
+            fittings.begun().stream()
+                .map(f -> new Duct.Fitting(f.kind.get(), f.bore.number()))
+                .toList(),
+            flow.number(),
+            curve.isEmpty() ? Optional.empty() : Optional.of(curve)));
   }
 }

@@ -1,18 +1,22 @@
 package zebrawood.desktop.site;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
-import zebrawood.desktop.fields.NumberEntry;
-import zebrawood.desktop.sheet.AnsweredModel;
+import zebrawood.desktop.form.Field;
+import zebrawood.desktop.form.Group;
+import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.sheet.Part;
 import zebrawood.machine.Machine;
+import zebrawood.quantity.Quantity;
 import zebrawood.site.Eyewear;
+import zebrawood.words.Message;
 
 /** The beam, its pulses and the filters on the shelf, as typed. */
 final class EyewearFields {
-  private static final int FILTERS = 2;
+  private static final int MOST_FILTERS = 30;
 
   /** The standard's diameter holds 63 % of the power, a data sheet's 86 %. */
   private static final double DATA_SHEET_OVER_STANDARD = Math.sqrt(2);
@@ -21,62 +25,68 @@ final class EyewearFields {
   private static final double NANO = 1e-9;
   private static final double KILO = 1e3;
 
-  private final Machine machine;
-  private final NumberEntry beam;
-  private final NumberEntry exposure;
-  private final NumberEntry divergence;
-  private final List<NumberEntry> pulse;
-  private final List<List<NumberEntry>> filters = new ArrayList<>();
+  private record Filter(QuantityField from, QuantityField to, QuantityField density) {}
 
-  EyewearFields(AnsweredModel<?> sheet, Machine machine) {
+  private final Machine machine;
+  private final QuantityField beam;
+  private final QuantityField exposure;
+  private final QuantityField divergence;
+  private final List<QuantityField> pulse;
+  private final Group<Filter> filters;
+
+  EyewearFields(StationForm form, Machine machine) {
     this.machine = machine;
-    beam = sheet.keep("beam", new NumberEntry("Beam, 1/e²", "mm", 0.001, 10_000));
-    exposure = sheet.keep("exposure", new NumberEntry("Looked into for", "s", 1e-9, 30_000));
-    divergence = sheet.keep("divergence", new NumberEntry("Divergence, full", "mrad", 0.001, 3000));
+    beam = form.quantity("beam", Quantity.LENGTH, 0.001, 10_000);
+    exposure = form.quantity("exposure", Quantity.TIME, 1e-9, 30_000);
+    divergence = form.quantity("divergence", Quantity.ANGLE, 0.001, 3000);
     pulse =
         List.of(
-            sheet.keep("pulse.energy", new NumberEntry("Pulse energy", "mJ", 1e-9, 10_000_000)),
-            sheet.keep("pulse.duration", new NumberEntry("Pulse length", "ns", 0.0001, 1e10)),
-            sheet.keep("pulse.repetition", new NumberEntry("Pulses a second", "kHz", 1e-6, 1e7)));
-    for (int i = 1; i <= FILTERS; i++) {
-      filters.add(
-          List.of(
-              sheet.keep(
-                  "from." + i, new NumberEntry("Filter " + i + " from", "nm", 100, 1_000_000)),
-              sheet.keep("to." + i, new NumberEntry("Filter " + i + " to", "nm", 100, 1_000_000)),
-              sheet.keep("density." + i, new NumberEntry("Filter " + i + " density", "", 0, 20))));
-    }
+            form.quantity("pulse.energy", Quantity.PULSE_ENERGY, 1e-9, 10_000_000),
+            form.quantity("pulse.duration", Quantity.PULSE_LENGTH, 0.0001, 1e10),
+            form.quantity("pulse.repetition", Quantity.PULSE_RATE, 1e-6, 1e7));
+    filters = form.group("from", "count.filter", 1, 2, 1, MOST_FILTERS, i -> filter(form, i));
     exposure.set(10);
   }
 
-  List<NumberEntry> look() {
-    return List.of(beam, exposure, divergence);
+  private static Filter filter(StationForm form, int i) {
+    return new Filter(
+        form.quantity(
+            "from." + i, Message.of("site.field.from", i), Quantity.WAVELENGTH, 100, 1_000_000),
+        form.quantity(
+            "to." + i, Message.of("site.field.to", i), Quantity.WAVELENGTH, 100, 1_000_000),
+        form.quantity(
+            "density." + i, Message.of("site.field.density", i), Quantity.OPTICAL_DENSITY, 0, 20));
   }
 
-  List<NumberEntry> pulse() {
-    return pulse;
-  }
-
-  List<List<NumberEntry>> filters() {
-    return filters;
+  Part part() {
+    return Part.fold(
+        "site.eyewear",
+        Part.rows(beam, exposure, divergence),
+        Part.hint("site.shelf"),
+        new Part.Rowed(
+            filters,
+            List.of(Message.of("site.from"), Message.of("site.to"), Message.of("site.density")),
+            Message.of("site.filter.another")),
+        Part.hint("site.pulse"),
+        new Part.Rows(pulse));
   }
 
   private boolean looksIn() {
     return !beam.isEmpty()
         || !divergence.isEmpty()
-        || NumberEntry.begun(pulse)
-        || filters.stream().anyMatch(NumberEntry::begun);
+        || QuantityField.begun(pulse)
+        || !filters.begun().isEmpty();
   }
 
-  Stream<NumberEntry> needed() {
+  Stream<Field> needed() {
     if (!looksIn()) {
       return Stream.empty();
     }
     return Stream.of(
-            List.of(beam, exposure),
-            NumberEntry.begun(pulse) ? pulse : List.<NumberEntry>of(),
-            filters.stream().filter(NumberEntry::begun).flatMap(List::stream).toList())
-        .flatMap(List::stream);
+            Stream.of(beam, exposure),
+            QuantityField.begun(pulse) ? pulse.stream() : Stream.<QuantityField>empty(),
+            filters.fieldsBegun().stream())
+        .flatMap(s -> s);
   }
 
   /** Only where a beam is given to spread. */
@@ -88,20 +98,16 @@ final class EyewearFields {
     if (!looksIn()) {
       return Optional.empty();
     }
-    List<Eyewear.Filter> shelf =
-        filters.stream()
-            .filter(NumberEntry::begun)
-            .map(row ->
-                new Eyewear.Filter(row.get(0).number(), row.get(1).number(), row.get(2).number()))
-            .toList();
     return Optional.of(
         new Eyewear.Readings(
             machine.source().wavelengthNm(),
             machine.source().watts(),
             beam.number() / DATA_SHEET_OVER_STANDARD,
             exposure.number(),
-            shelf,
-            NumberEntry.begun(pulse)
+            filters.begun().stream()
+                .map(f -> new Eyewear.Filter(f.from.number(), f.to.number(), f.density.number()))
+                .toList(),
+            QuantityField.begun(pulse)
                 ? Optional.of(
                     new Eyewear.Pulse(
                         pulse.get(0).number() * MILLI,

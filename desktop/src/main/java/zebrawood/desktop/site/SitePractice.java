@@ -1,26 +1,22 @@
 package zebrawood.desktop.site;
 
-import java.time.Clock;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
-import javafx.beans.property.ReadOnlyIntegerProperty;
-import javafx.beans.property.ReadOnlyIntegerWrapper;
-import zebrawood.desktop.fields.NumberEntry;
+import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Practice;
-import zebrawood.desktop.sheet.Proven;
-import zebrawood.desktop.text.Text;
 import zebrawood.devices.site.StandInRoom;
 import zebrawood.devices.site.StandInRoom.Fault;
-import zebrawood.measure.Verdict;
+import zebrawood.site.SiteFinding;
+import zebrawood.site.SiteReadings;
 import zebrawood.site.SiteReadings.Item;
+import zebrawood.words.Message;
 
-/** Practice on a simulated room with two hidden faults. Nothing of it is recorded. */
-final class SitePractice implements Practice {
+/** Practice on a simulated room with two hidden faults. */
+final class SitePractice extends Practice<StandInRoom, SiteReadings, SiteFinding> {
   private static final int FAULTS = 2;
 
   /** While the readings are made the machine's parts warm the room. */
@@ -37,94 +33,71 @@ final class SitePractice implements Practice {
               Item.AIR_OFF, Fault.AIR_STUCK_ON,
               Item.EXTINGUISHER, Fault.NO_EXTINGUISHER));
 
-  private final SiteModel model;
-  private final Clock clock;
-  private final ReadOnlyIntegerWrapper rounds = new ReadOnlyIntegerWrapper(-1);
-  private Optional<StandInRoom> room = Optional.empty();
+  private final SiteWork work;
 
-  SitePractice(SiteModel model, Clock clock) {
-    this.model = model;
-    this.clock = clock;
+  SitePractice(SiteWork work) {
+    super(work);
+    this.work = work;
   }
 
   @Override
-  public ReadOnlyIntegerProperty roundsProperty() {
-    return rounds.getReadOnlyProperty();
-  }
-
-  void start() {
-    Random random = new Random(clock.millis());
+  protected StandInRoom make(long number) {
+    Random random = new Random(number);
     EnumSet<Fault> faults = EnumSet.noneOf(Fault.class);
     while (faults.size() < FAULTS) {
       faults.add(Fault.values()[random.nextInt(Fault.values().length)]);
     }
-    start(faults, random.nextLong());
-  }
-
-  void start(Set<Fault> faults, long number) {
-    room = Optional.of(new StandInRoom(faults, number));
-    model.clearReadings();
-    model.arrival().roomLimits().getLast().set(GAP_NEEDED_MM);
-    rounds.set(0);
+    return new StandInRoom(faults, random.nextLong());
   }
 
   @Override
-  public void end() {
-    room = Optional.empty();
-    rounds.set(-1);
+  protected void prepare() {
+    work.arrival().clearanceNeeded().set(GAP_NEEDED_MM);
   }
 
   /** Reads the instruments and looks at everything there is to prove. */
-  void readAll() {
-    StandInRoom in = room.orElseThrow();
+  @Override
+  protected void read(StandInRoom in) {
     in.run(MINUTES, HEAT_W);
-    model.feed().earth().set(in.readEarthOhm());
-    List<NumberEntry> read = model.arrival().room();
+    work.feed().earth().set(in.readEarthOhm());
+    List<QuantityField> read = work.arrival().room();
     read.get(0).set(in.readRoomC());
     read.get(1).set(in.readHumidityPercent());
     read.get(2).set(in.readGapMm());
-    model
-        .proofs()
-        .forEach((item, proven) -> {
+    work.proofs()
+        .forEach((item, proof) -> {
           Fault fault = FAULT_OF.get(item);
-          proven.set(fault == null || in.inOrder(fault) ? Proven.YES : Proven.NO);
+          proof.set(fault == null || in.inOrder(fault));
         });
     // What the stand-in has no fault for reads as the data sheet asks.
-    asAsked(model.breathing().air().get(1), model.breathing().air().get(0));
-    asAsked(model.feed().fuse().get(0), model.feed().fuse().get(1));
-    if (!model.arrival().fibre().isEmpty()) {
-      asAsked(model.arrival().fibre().get(1), model.arrival().fibre().get(0));
+    asAsked(work.breathing().leastBar(), work.breathing().bar());
+    asAsked(work.feed().fusePlate(), work.feed().fuseFitted());
+    if (!work.arrival().fibre().isEmpty()) {
+      asAsked(work.arrival().fibre().get(1), work.arrival().fibre().get(0));
     }
   }
 
-  private static void asAsked(NumberEntry asked, NumberEntry read) {
+  private static void asAsked(QuantityField asked, QuantityField read) {
     asked.value().ifPresent(read::set);
   }
 
   /** Mends what failed: the electrician comes, the machine is moved from the wall. */
-  void obey(SiteOutcome.Found found) {
-    StandInRoom in = room.orElseThrow();
+  @Override
+  protected void obey(StandInRoom in, Outcome.Found<SiteReadings, SiteFinding> found) {
     found.readings().proofs().stream()
         .filter(p -> !p.passed() && FAULT_OF.containsKey(p.item()))
         .forEach(p -> in.mend(FAULT_OF.get(p.item())));
-    if (model.feed().earth().number() > model.feed().earthLimit().number()) {
+    if (work.feed().earth().number() > work.feed().earthLimit().number()) {
       in.mend(Fault.EARTH_OPEN);
     }
-    if (model.arrival().room().get(2).number() < GAP_NEEDED_MM) {
+    if (work.arrival().room().get(2).number() < GAP_NEEDED_MM) {
       in.mend(Fault.CLOSE_TO_WALL);
     }
-    model.clearReadings();
-    rounds.set(rounds.get() + 1);
+    work.form().clearReadings();
   }
 
   @Override
-  public String words() {
-    if (room.isEmpty()) {
-      return "";
-    }
-    boolean within =
-        model.outcomeProperty().get() instanceof SiteOutcome.Found found
-            && found.finding().verdict() == Verdict.WITHIN;
-    return Text.of(within ? "cooling.practice.done" : "practice.rounds", rounds.get());
+  protected Message done(StandInRoom on, int rounds) {
+    return Message.of("practice.in-order", rounds);
   }
 }

@@ -1,2 +1,2 @@
-/** The site sheet: earth and protection, circuit, exhaust and eyewear. */
+/** The site sheet: earth and protection, room and way in, circuit, exhaust and eyewear. */
 package zebrawood.desktop.site;

@@ -1,9 +1,7 @@
 package zebrawood.desktop.solve;
 
-import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.InputStreamReader;
 import java.io.PrintStream;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
@@ -13,21 +11,39 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.slf4j.LoggerFactory;
 import zebrawood.measure.UnusableReading;
 import zebrawood.records.json.RecordJson;
+import zebrawood.words.Message;
+import zebrawood.words.Phrasebook;
 
 /** Runs {@code solve}: the input from a stream, the finding to another, refusals to a third. */
 public final class SolveCommand {
   public static final int FOUND = 0;
   public static final int REFUSED = 2;
 
-  /** Lines solved side by side before they are written in order. */
+  /** Bytes of a document; the largest image's readings are far below. */
+  static final int MOST_BYTES = 64 * 1024 * 1024;
+
+  /** Lines solved side by side before they are written in order, and their bytes. */
   private static final int BATCH = 4096;
 
+  private static final int BATCH_BYTES = 16 * 1024 * 1024;
+  private static final int WORTH_SHARING = 32;
+
   private final List<Solver> solvers;
+  private final int mostBytes;
 
   public SolveCommand(List<Solver> solvers) {
+    this(solvers, MOST_BYTES);
+  }
+
+  /**
+   * @param mostBytes of a document
+   */
+  SolveCommand(List<Solver> solvers, int mostBytes) {
     this.solvers = List.copyOf(solvers);
+    this.mostBytes = mostBytes;
   }
 
   /** What an unusable line answers. */
@@ -40,70 +56,97 @@ public final class SolveCommand {
       throws IOException {
     Optional<Solver> solver = solvers.stream().filter(s -> s.name().equals(station)).findFirst();
     if (solver.isEmpty()) {
-      err.println(
-          "STATION is \"%s\", accepted is %s."
-              .formatted(
-                  station, solvers.stream().map(Solver::name).collect(Collectors.joining(" or "))));
+      String names = solvers.stream().map(Solver::name).collect(Collectors.joining(" or "));
+      err.println(said("solve.unknown-station", Message.quoted(station), names));
       return REFUSED;
     }
     return lines ? many(solver.get(), in, out) : one(solver.get(), in, out, err);
   }
 
-  private static int one(Solver solver, InputStream in, PrintStream out, PrintStream err)
+  private static String said(String key, Object... arguments) {
+    return Phrasebook.ENGLISH.say(key, arguments);
+  }
+
+  private int one(Solver solver, InputStream in, PrintStream out, PrintStream err)
       throws IOException {
+    byte[] bytes = in.readNBytes(mostBytes + 1);
     try {
-      String input =
-          StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(in.readAllBytes())).toString();
-      out.println(solver.solve().apply(input));
+      out.println(answer(solver, new BoundedLines.Line(bytes, bytes.length > mostBytes)));
       return FOUND;
     } catch (UnusableReading e) {
       err.println(e.getMessage());
-    } catch (CharacterCodingException e) {
-      err.println("the input is not UTF-8 text, accepted is one JSON object in UTF-8.");
-    } catch (RuntimeException e) {
-      err.println(unforeseen(e));
+      return REFUSED;
     }
-    return REFUSED;
   }
 
-  private static int many(Solver solver, InputStream in, PrintStream out) throws IOException {
-    BufferedReader reader = new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8));
-    List<String> batch = new ArrayList<>();
-    for (String line = reader.readLine(); line != null; line = reader.readLine()) {
-      if (!line.isBlank()) {
-        batch.add(line);
+  private int many(Solver solver, InputStream in, PrintStream out) throws IOException {
+    BoundedLines lines = new BoundedLines(in, mostBytes);
+    List<BoundedLines.Line> batch = new ArrayList<>();
+    long bytes = 0;
+    for (var line = lines.next(); line.isPresent(); line = lines.next()) {
+      if (line.get().tooLong() || !blank(line.get().bytes())) {
+        batch.add(line.get());
+        bytes += line.get().bytes().length;
       }
       // Somebody who types line by line waits for each answer; a file is read ahead.
-      if (batch.size() == BATCH || !reader.ready()) {
-        answer(solver, batch, out);
+      if (batch.size() == BATCH || bytes > BATCH_BYTES || !lines.ready()) {
+        write(solver, batch, out);
+        bytes = 0;
       }
     }
-    answer(solver, batch, out);
+    write(solver, batch, out);
     return FOUND;
   }
 
-  private static void answer(Solver solver, List<String> batch, PrintStream out) {
-    Stream<String> lines = batch.size() > 32 ? batch.parallelStream() : batch.stream();
-    StringBuilder answers = new StringBuilder();
-    lines.map(line -> answer(solver, line)).forEachOrdered(a -> answers.append(a).append('\n'));
-    out.print(answers);
+  private static boolean blank(byte[] line) {
+    for (byte b : line) {
+      if (b != ' ' && b != '\t' && b != '\r') {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private void write(Solver solver, List<BoundedLines.Line> batch, PrintStream out) {
+    Stream<BoundedLines.Line> lines =
+        batch.size() > WORTH_SHARING ? batch.parallelStream() : batch.stream();
+    lines.map(line -> answerOrRefusal(solver, line)).toList().forEach(out::println);
     out.flush();
     batch.clear();
   }
 
-  /** For what no check foresaw; a defect, but the user gets a sentence all the same. */
-  private static String unforeseen(RuntimeException e) {
-    return "the input led to a computation that failed (%s), accepted is input of ordinary size."
-        .formatted(e.getClass().getSimpleName());
-  }
-
-  private static String answer(Solver solver, String line) {
+  private String answerOrRefusal(Solver solver, BoundedLines.Line line) {
     try {
-      return solver.solve().apply(line);
+      return answer(solver, line);
     } catch (UnusableReading e) {
       return RecordJson.write(new Refusal(e.getMessage()));
-    } catch (RuntimeException e) {
-      return RecordJson.write(new Refusal(unforeseen(e)));
     }
+  }
+
+  /**
+   * @throws UnusableReading whatever is wrong with the line
+   */
+  private String answer(Solver solver, BoundedLines.Line line) {
+    if (line.tooLong()) {
+      throw refused("solve.too-long", Message.of("solve.at-most", mostBytes));
+    }
+    try {
+      return solver
+          .solve()
+          .apply(
+              StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(line.bytes())).toString());
+    } catch (CharacterCodingException e) {
+      throw refused("solve.not-utf-8", Message.of("solve.one-object"));
+    } catch (UnusableReading e) {
+      throw e;
+    } catch (RuntimeException | StackOverflowError e) {
+      // No check foresaw these figures; whoever gave them gets a sentence all the same.
+      LoggerFactory.getLogger(SolveCommand.class).error("solve {}", solver.name(), e);
+      throw refused("solve.no-answer", Message.of("solve.things-that-exist"));
+    }
+  }
+
+  private static UnusableReading refused(String found, Message accepted) {
+    return UnusableReading.of(said("solve.input"), Message.of(found), accepted);
   }
 }

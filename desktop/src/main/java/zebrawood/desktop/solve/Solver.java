@@ -5,6 +5,7 @@ import java.util.function.Function;
 import zebrawood.measure.Finding;
 import zebrawood.measure.UnusableReading;
 import zebrawood.records.json.RecordJson;
+import zebrawood.words.Phrasebook;
 
 /**
  * One name that {@code solve} answers to.
@@ -20,6 +21,9 @@ public record Solver(String name, Function<String, String> solve) {
   public static <R extends Record, F extends Record & Finding> Solver of(
       String name, Class<R> readings, Function<R, F> solver, Set<String> nullable) {
     return new Solver(
-        name, text -> RecordJson.write(solver.apply(RecordJson.read(text, readings, nullable))));
+        name,
+        text ->
+            RecordJson.write(
+                solver.apply(RecordJson.read(text, readings, nullable)), Phrasebook.ENGLISH));
   }
 }

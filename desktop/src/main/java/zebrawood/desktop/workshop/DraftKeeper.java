@@ -3,29 +3,37 @@ package zebrawood.desktop.workshop;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.Executor;
+import java.util.function.Consumer;
 import zebrawood.records.workshop.Workshop;
 
 /**
  * Keeps what is typed on the disk, on another thread. Only the newest text of a sheet is written:
- * while one write is under way, later ones replace one another.
+ * while one write is under way, later ones replace one another. What could not be written waits for
+ * the next change.
  */
 final class DraftKeeper {
   private record Key(String machineId, String stationId) {}
 
   private final Workshop workshop;
   private final Executor writer;
+  private final Consumer<RuntimeException> failed;
   private final Map<Key, Map<String, String>> waiting = new LinkedHashMap<>();
+  private boolean scheduled;
 
-  DraftKeeper(Workshop workshop, Executor writer) {
+  /**
+   * @param failed told when what is typed could not be kept; on the writer's thread
+   */
+  DraftKeeper(Workshop workshop, Executor writer, Consumer<RuntimeException> failed) {
     this.workshop = workshop;
     this.writer = writer;
+    this.failed = failed;
   }
 
   void keep(String machineId, String stationId, Map<String, String> typed) {
     synchronized (waiting) {
-      boolean idle = waiting.isEmpty();
       waiting.put(new Key(machineId, stationId), Map.copyOf(typed));
-      if (idle) {
+      if (!scheduled) {
+        scheduled = true;
         writer.execute(this::write);
       }
     }
@@ -43,7 +51,17 @@ final class DraftKeeper {
     synchronized (waiting) {
       now = new LinkedHashMap<>(waiting);
       waiting.clear();
+      scheduled = false;
     }
-    now.forEach((key, typed) -> workshop.keepDraft(key.machineId, key.stationId, typed));
+    now.forEach((key, typed) -> {
+      try {
+        workshop.keepDraft(key.machineId, key.stationId, typed);
+      } catch (RuntimeException e) {
+        synchronized (waiting) {
+          waiting.putIfAbsent(key, typed);
+        }
+        failed.accept(e);
+      }
+    });
   }
 }

@@ -3,6 +3,7 @@ package zebrawood.desktop.workshop;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -24,27 +25,25 @@ import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Figure;
 import zebrawood.ledger.Ledger;
+import zebrawood.ledger.Recorded;
 import zebrawood.ledger.Standing;
 import zebrawood.ledger.Station;
 import zebrawood.machine.Machine;
-import zebrawood.measure.LengthUnit;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.DisplayUnits;
 import zebrawood.records.workshop.Workshop;
+import zebrawood.words.Message;
 
 /** The open workshop. All its methods and properties belong to the interface's thread. */
 public final class WorkshopModel implements AutoCloseable {
   private static final Logger LOG = LoggerFactory.getLogger(WorkshopModel.class);
-  private static final String INITIALS = "initials";
-  private static final String UNIT = "length-unit";
-  private static final String DARK = "dark";
-  private static final String LAST_MACHINE = "machine";
-
   private final Workshop workshop;
   private final List<Station> stations;
   private final Executor ui;
@@ -54,13 +53,13 @@ public final class WorkshopModel implements AutoCloseable {
       Executors.newSingleThreadExecutor(
           Thread.ofPlatform().name("workshop-writer").daemon(true).factory());
   private final DraftKeeper drafts;
-  private boolean closed;
-
+  private volatile boolean closed;
   private final ReadOnlyObjectWrapper<List<Machine>> machines =
       new ReadOnlyObjectWrapper<>(List.of());
   private final ReadOnlyObjectWrapper<Opened> opened = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
-  private final ObjectProperty<LengthUnit> unit = new SimpleObjectProperty<>(LengthUnit.MILLIMETRE);
+  private final ObjectProperty<DisplayUnits> units =
+      new SimpleObjectProperty<>(DisplayUnits.METRIC);
   private final ObjectProperty<Boolean> dark = new SimpleObjectProperty<>(false);
   private final ReadOnlyObjectWrapper<Optional<String>> initials =
       new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -71,13 +70,15 @@ public final class WorkshopModel implements AutoCloseable {
   /**
    * The chosen machine with everything known of it.
    *
-   * @param drafts what was typed and not recorded, by station id
+   * @param drafts what was typed and not recorded, by the name it is kept under
+   * @param notices what of the record is not as it should be, to be told on the machine page
    */
   public record Opened(
       Machine machine,
       Ledger ledger,
       SequencedMap<Station, Standing> standings,
-      Map<String, Map<String, String>> drafts) {
+      Map<String, Map<String, String>> drafts,
+      List<Message> notices) {
     public Standing standing(Station station) {
       return standings.get(station);
     }
@@ -88,26 +89,31 @@ public final class WorkshopModel implements AutoCloseable {
       Workshop workshop,
       List<Machine> machines,
       Optional<Opened> opened,
-      Optional<String> initials,
-      LengthUnit unit,
-      boolean dark) {}
+      Preferences preferences) {}
+
+  /** Something that happened, as it is told. */
+  public record Happening(
+      EventKind kind, Instant at, String note, Optional<String> subject, List<String> settles) {
+    public static Happening of(EventKind kind, Instant at, String note) {
+      return new Happening(kind, at, note, Optional.empty(), List.of());
+    }
+  }
 
   /** Reads what the first window shows; may be called from any thread. */
   public static Start start(Workshop workshop, List<Station> stations, String person, Instant now) {
-    List<Machine> machines = workshop.machines();
-    Optional<String> last = workshop.preference(person, LAST_MACHINE);
+    Workshop.Machines machines = workshop.machines();
+    Preferences preferences = Preferences.of(workshop, person);
+    List<Machine> readable = machines.readable();
     Optional<Machine> chosen =
-        machines.stream()
-            .filter(m -> last.isPresent() && m.id().equals(last.get()))
+        readable.stream()
+            .filter(m -> preferences.machine().equals(Optional.of(m.id())))
             .findFirst()
-            .or(() -> machines.stream().findFirst());
+            .or(() -> readable.stream().findFirst());
     return new Start(
         workshop,
-        machines,
-        chosen.map(m -> load(workshop, stations, m, now)),
-        workshop.preference(person, INITIALS),
-        workshop.preference(person, UNIT).map(LengthUnit::valueOf).orElse(LengthUnit.MILLIMETRE),
-        workshop.preference(person, DARK).map(Boolean::valueOf).orElse(false));
+        readable,
+        chosen.map(m -> load(workshop, stations, m, machines.unread(), now)),
+        preferences);
   }
 
   /**
@@ -121,25 +127,70 @@ public final class WorkshopModel implements AutoCloseable {
     this.ui = ui;
     this.clock = clock;
     this.person = person;
-    this.drafts = new DraftKeeper(workshop, writer);
-    initials.set(start.initials());
+    this.drafts = new DraftKeeper(workshop, writer, this::notKept);
+    initials.set(start.preferences().initials());
     machines.set(start.machines());
     opened.set(start.opened().orElse(null));
-    unit.set(start.unit());
-    dark.set(start.dark());
-    unit.subscribe((before, now) -> prefer(UNIT, now.name()));
-    dark.subscribe((before, now) -> prefer(DARK, now.toString()));
+    units.set(start.preferences().units());
+    dark.set(start.preferences().dark());
+    Text.use(Text.words().with(units.get()));
+    units.subscribe((before, now) -> {
+      Text.use(Text.words().with(now));
+      prefer(Preferences.LENGTH, now.length().name());
+      prefer(Preferences.TEMPERATURE, now.temperature().name());
+      prefer(Preferences.SPEED, now.speed().name());
+      prefer(Preferences.INTERVAL, now.interval().name());
+    });
+    dark.subscribe((before, now) -> prefer(Preferences.DARK, now.toString()));
   }
 
   private static Opened load(
-      Workshop workshop, List<Station> stations, Machine machine, Instant now) {
-    Ledger ledger =
-        new Ledger(machine, workshop.entries(machine.id()), workshop.events(machine.id()));
+      Workshop workshop,
+      List<Station> stations,
+      Machine machine,
+      List<String> unreadMachines,
+      Instant now) {
+    Ledger ledger = new Ledger(machine, workshop.history(machine.id()));
     Map<String, Map<String, String>> drafts = new LinkedHashMap<>();
     for (Station station : stations) {
-      drafts.put(station.id(), workshop.draft(machine.id(), station.id()));
+      for (String name : List.of(station.id(), Workshop.correctionOf(station.id()))) {
+        drafts.put(name, workshop.draft(machine.id(), name));
+      }
     }
-    return new Opened(machine, ledger, ledger.standings(stations, now), drafts);
+    return new Opened(
+        machine,
+        ledger,
+        ledger.standings(stations, now),
+        drafts,
+        notices(ledger, stations, machine, unreadMachines, now));
+  }
+
+  private static List<Message> notices(
+      Ledger ledger,
+      List<Station> stations,
+      Machine machine,
+      List<String> unreadMachines,
+      Instant now) {
+    List<Message> notices = new ArrayList<>();
+    int ahead = ledger.ahead(now).size();
+    if (ahead > 0) {
+      notices.add(Message.of("notice.ahead", ahead));
+    }
+    if (!ledger.unread().isEmpty()) {
+      notices.add(Message.of("notice.unread", ledger.unread().size()));
+    }
+    List<String> others = ledger.stationsNotAmong(stations);
+    if (!others.isEmpty()) {
+      notices.add(Message.of("notice.stations", Message.quoted(String.join(", ", others))));
+    }
+    if (unreadMachines.contains(machine.id())) {
+      notices.add(Message.of("notice.machine"));
+    }
+    long missing = unreadMachines.stream().filter(id -> !id.equals(machine.id())).count();
+    if (missing > 0) {
+      notices.add(Message.of("notice.machines", missing));
+    }
+    return notices;
   }
 
   public ReadOnlyObjectProperty<List<Machine>> machinesProperty() {
@@ -164,8 +215,12 @@ public final class WorkshopModel implements AutoCloseable {
     message.set(words);
   }
 
-  public ObjectProperty<LengthUnit> unitProperty() {
-    return unit;
+  public ObjectProperty<DisplayUnits> unitsProperty() {
+    return units;
+  }
+
+  public DisplayUnits units() {
+    return units.get();
   }
 
   public ObjectProperty<Boolean> darkProperty() {
@@ -199,44 +254,47 @@ public final class WorkshopModel implements AutoCloseable {
 
   public void setInitials(String words) {
     initials.set(Optional.of(words));
-    prefer(INITIALS, words);
+    prefer(Preferences.INITIALS, words);
   }
 
   private void prefer(String name, String value) {
-    write(() -> workshop.prefer(person, name, value), () -> {});
+    write(() -> workshop.prefer(person, name, value), () -> {}, () -> {});
   }
 
   /** Opens another machine; what was said was of the one before. */
   public void choose(Machine machine) {
-    prefer(LAST_MACHINE, machine.id());
+    prefer(Preferences.MACHINE, machine.id());
     reload(machine, () -> say(""));
   }
 
   /** Adds a machine, or a newer description of one, and opens it. */
-  public void add(Machine machine, Runnable then) {
+  public void add(Machine machine, Runnable then, Runnable otherwise) {
     String by = initials().orElse("?");
     write(
         () -> {
           workshop.record(machine, by, clock.instant());
-          workshop.prefer(person, LAST_MACHINE, machine.id());
+          workshop.prefer(person, Preferences.MACHINE, machine.id());
         },
-        () -> reload(machine, then));
+        () -> reload(machine, then),
+        otherwise);
   }
 
   private void reload(Machine machine, Runnable then) {
     Instant now = clock.instant();
     ask(
+        "workshop.not-read",
         () -> {
-          List<Machine> all = workshop.machines();
-          Opened loaded = load(workshop, stations, machine, now);
+          Workshop.Machines all = workshop.machines();
+          Opened loaded = load(workshop, stations, machine, all.unread(), now);
           return (Runnable)
               () -> {
-                machines.set(all);
+                machines.set(all.readable());
                 opened.set(loaded);
                 then.run();
               };
         },
-        Runnable::run);
+        Runnable::run,
+        () -> {});
   }
 
   /** What a new entry of the open machine needs beside what the sheet knows. */
@@ -253,12 +311,15 @@ public final class WorkshopModel implements AutoCloseable {
         UUID.randomUUID().toString(),
         opened().machine().id(),
         station.id(),
+        corrects
+            .map(Entry::subject)
+            .orElseGet(() -> station.subject().flatMap(opened().ledger()::fitted)),
         corrects.map(Entry::kind).orElse(kind),
         corrects.map(Entry::at).orElse(now),
         now,
         initials().orElse("?"),
         corrects
-            .map(e -> e.because() + ", corrected")
+            .map(Entry::because)
             .orElseGet(() -> Ledger.reasonToRead(opened().standing(station))),
         readings,
         finding,
@@ -276,113 +337,123 @@ public final class WorkshopModel implements AutoCloseable {
   public void record(Entry entry, Runnable then, Runnable otherwise) {
     if (entry.replaces().isEmpty()) {
       drafts.forget(entry.machineId(), entry.stationId());
-      typed.put(entry.machineId() + "/" + entry.stationId(), Map.of());
     }
-    ask(
+    write(
+        () -> workshop.record(entry),
         () -> {
-          workshop.record(entry);
-          return entry;
+          if (entry.replaces().isEmpty()) {
+            typed.put(key(entry.machineId(), entry.stationId()), Map.of());
+          }
+          reload(opened().machine(), then);
         },
-        recorded -> reload(opened().machine(), then),
         otherwise);
   }
 
-  /** Records that something happened. */
-  public void happened(EventKind kind, Instant at, String note, Runnable then) {
+  /**
+   * Records that something happened.
+   *
+   * @param then runs when it is on the disk
+   * @param otherwise runs when it could not be written; the message says so
+   */
+  public void happened(Happening happening, Runnable then, Runnable otherwise) {
     Event event =
         new Event(
             UUID.randomUUID().toString(),
             opened().machine().id(),
-            kind,
-            at,
+            happening.kind,
+            happening.at,
             clock.instant(),
             initials().orElse("?"),
-            note,
+            happening.note,
+            happening.subject,
+            happening.settles,
             Optional.empty());
-    write(() -> workshop.record(event), () -> reload(opened().machine(), then));
+    write(() -> workshop.record(event), () -> reload(opened().machine(), then), otherwise);
   }
 
-  /** The entry that an undo would withdraw. */
+  /** The entry that an undo would withdraw: the one that was written down last. */
   public Optional<Entry> lastEntry() {
-    return opened() == null
-        ? Optional.empty()
-        : opened().ledger().entries().stream()
-            .max(java.util.Comparator.comparing(Entry::recordedAt));
+    return opened() == null ? Optional.empty() : opened().ledger().lastWritten();
   }
 
-  /** The event that an undo would withdraw. */
-  public Optional<Event> lastEvent() {
-    return opened() == null
-        ? Optional.empty()
-        : opened().ledger().events().stream()
-            .max(java.util.Comparator.comparing(Event::recordedAt));
+  /** Makes a line void by one that replaces it; a withdrawal made void brings back what it took. */
+  public void withdraw(Recorded line, Runnable then) {
+    Recorded withdrawal =
+        line.withdrawnBy(UUID.randomUUID().toString(), clock.instant(), initials().orElse("?"));
+    write(
+        () -> {
+          switch (withdrawal) {
+            case Entry entry -> workshop.record(entry);
+            case Event event -> workshop.record(event);
+          }
+        },
+        () -> reload(opened().machine(), then),
+        () -> {});
   }
 
-  /** Withdraws the last entry by one that replaces it. */
-  public void undoLast(Consumer<Entry> undone) {
-    lastEntry()
-        .ifPresent(last -> {
-          Entry withdrawal =
-              last.withdrawnBy(
-                  UUID.randomUUID().toString(), clock.instant(), initials().orElse("?"));
-          record(withdrawal, () -> undone.accept(last), () -> {});
-        });
-  }
-
-  /** Withdraws an event by one that replaces it. */
-  public void withdraw(Event event, Runnable then) {
-    Instant now = clock.instant();
-    Event withdrawal =
-        new Event(
-            UUID.randomUUID().toString(),
-            event.machineId(),
-            EventKind.WITHDRAWN,
-            now,
-            now,
-            initials().orElse("?"),
-            "",
-            Optional.of(event.id()));
-    write(() -> workshop.record(withdrawal), () -> reload(opened().machine(), then));
+  private static String key(String machineId, String name) {
+    return machineId + "/" + name;
   }
 
   /** Keeps what is typed at a station until it is recorded. */
   public void keepDraft(Station station, Map<String, String> words) {
+    keepDraft(station.id(), words);
+  }
+
+  /** Keeps what is typed while an entry is corrected. */
+  public void keepDraftOfCorrection(Station station, Map<String, String> words) {
+    keepDraft(Workshop.correctionOf(station.id()), words);
+  }
+
+  public void forgetDraftOfCorrection(Station station) {
+    keepDraft(Workshop.correctionOf(station.id()), Map.of());
+  }
+
+  private void keepDraft(String name, Map<String, String> words) {
     String machineId = opened().machine().id();
-    typed.put(machineId + "/" + station.id(), Map.copyOf(words));
-    drafts.keep(machineId, station.id(), words);
+    typed.put(key(machineId, name), Map.copyOf(words));
+    drafts.keep(machineId, name, words);
   }
 
   /** What was typed at a station of the open machine and not recorded. */
   public Map<String, String> draft(Station station) {
-    return typed.getOrDefault(
-        opened().machine().id() + "/" + station.id(),
-        opened().drafts().getOrDefault(station.id(), Map.of()));
+    return draft(station.id());
   }
 
-  private void write(Runnable work, Runnable then) {
+  public Map<String, String> draftOfCorrection(Station station) {
+    return draft(Workshop.correctionOf(station.id()));
+  }
+
+  private Map<String, String> draft(String name) {
+    return typed.getOrDefault(
+        key(opened().machine().id(), name), opened().drafts().getOrDefault(name, Map.of()));
+  }
+
+  private void notKept(RuntimeException e) {
+    LOG.error("what is typed could not be kept", e);
+    tell(() -> message.set(Text.of("workshop.draft-not-kept", workshop.file().toString())));
+  }
+
+  private void write(Runnable work, Runnable then, Runnable otherwise) {
     ask(
+        "workshop.not-written",
         () -> {
           work.run();
           return then;
         },
-        Runnable::run);
+        Runnable::run,
+        otherwise);
   }
 
-  private <T> void ask(Supplier<T> work, Consumer<T> then) {
-    ask(work, then, () -> {});
-  }
-
-  private <T> void ask(Supplier<T> work, Consumer<T> then, Runnable otherwise) {
+  private <T> void ask(String failure, Supplier<T> work, Consumer<T> then, Runnable otherwise) {
     writer.execute(() -> {
       try {
         T result = work.get();
         tell(() -> then.accept(result));
       } catch (RuntimeException e) {
-        LOG.error("the workshop file could not be used", e);
+        LOG.error(failure, e);
         tell(() -> {
-          message.set(
-              "Not recorded: the workshop file %s could not be written. What you typed is still here."
-                  .formatted(workshop.file()));
+          message.set(Text.of(failure, workshop.file().toString()));
           otherwise.run();
         });
       }

@@ -4,36 +4,42 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import zebrawood.machine.BedSupport;
-import zebrawood.machine.Build;
 import zebrawood.machine.Fitting;
-import zebrawood.machine.Lens;
 import zebrawood.machine.Machine;
 import zebrawood.machine.PulseRange;
-import zebrawood.machine.SourceKind;
-import zebrawood.measure.LengthUnit;
+import zebrawood.quantity.DisplayUnits;
+import zebrawood.words.Phrasebook;
 
 class MachineFormTest {
-  private final MachineForm form =
-      new MachineForm(List.of(), LengthUnit.MILLIMETRE, Optional.empty());
+  private final MachineForm form = new MachineForm(List.of(), Phrasebook.ENGLISH, Optional.empty());
+
+  private static void type(MachineForm form, String name, String words) {
+    form.form().type(Map.of(name, words));
+  }
+
+  private static String problem(MachineForm form) {
+    return form.problemProperty().get().map(Phrasebook.ENGLISH::sentence).orElse("");
+  }
 
   @Test
   void aNameIsAllThatHasToBeTyped() {
     assertThat(form.machine()).isEmpty();
-    form.nameProperty().set(" Alder ");
+    type(form, "name", " Alder ");
     Machine machine = form.machine().orElseThrow();
     assertThat(machine.name()).isEqualTo("Alder");
     assertThat(machine.source().wavelengthNm()).isEqualTo(10_600);
-    assertThat(form.problemProperty().get()).isEmpty();
+    assertThat(problem(form)).isEmpty();
   }
 
   @Test
   void theSourceSuggestsItsUsualFigures() {
-    form.nameProperty().set("Bryony");
-    form.kindProperty().set(SourceKind.UV);
-    form.buildProperty().set(Build.GALVO);
+    type(form, "name", "Bryony");
+    type(form, "source", "UV");
+    type(form, "build", "GALVO");
     Machine machine = form.machine().orElseThrow();
     assertThat(machine.source().wavelengthNm()).isEqualTo(355);
     assertThat(machine.bedSupport()).isEqualTo(BedSupport.SHIMS);
@@ -41,35 +47,39 @@ class MachineFormTest {
 
   @Test
   void saysWhatIsAcceptedForEachFieldInTurn() {
-    form.nameProperty().set("x".repeat(61));
-    assertThat(form.problemProperty().get()).contains("61 letters", "at most 60");
-    form.nameProperty().set("Alder");
-    form.wattsProperty().set("ninety");
-    assertThat(form.problemProperty().get()).contains("Watts: \"ninety\"", "more than 0");
-    form.wattsProperty().set("90,5");
-    form.wavelengthNmProperty().set("100");
-    assertThat(form.problemProperty().get()).contains("below 180 nm");
-    form.wavelengthNmProperty().set("10600");
-    form.width().textProperty().set("5");
-    assertThat(form.problemProperty().get()).contains("Width: 5 mm is out of range");
-    form.width().textProperty().set("");
-    assertThat(form.problemProperty().get()).contains("Width is empty");
-    form.width().textProperty().set("24 in");
-    form.tolerance().textProperty().set("0");
-    assertThat(form.problemProperty().get()).contains("Level limit");
-    form.tolerance().textProperty().set("10 thou");
+    type(form, "name", "x".repeat(61));
+    assertThat(problem(form)).contains("61 letters", "at most 60");
+    type(form, "name", "Alder");
+    type(form, "watts", "ninety");
+    assertThat(problem(form)).contains("Rated power: ninety", "more than 0");
+    type(form, "watts", "90,5");
+    type(form, "wavelength", "100");
+    assertThat(problem(form)).contains("Wavelength is 100 nm", "180 nm");
+    type(form, "wavelength", "10600");
+    type(form, "width", "5");
+    assertThat(problem(form)).contains("Width of work area or field is 5 mm");
+    type(form, "width", "");
+    assertThat(problem(form)).contains("Width of work area or field is empty");
+    type(form, "width", "24 in");
+    type(form, "tolerance", "0");
+    assertThat(problem(form)).contains("Level limit");
+    type(form, "tolerance", "10 thou");
     assertThat(form.machine().orElseThrow().areaXMm()).isCloseTo(609.6, within(1e-9));
     assertThat(form.machine().orElseThrow().source().watts()).isEqualTo(90.5);
   }
 
   @Test
   void twoMachinesDoNotShareAName() {
-    form.nameProperty().set("Alder");
+    type(form, "name", "Alder");
     Machine alder = form.machine().orElseThrow();
-    MachineForm second = new MachineForm(List.of(alder), LengthUnit.INCH, Optional.empty());
-    second.nameProperty().set("ALDER");
-    assertThat(second.problemProperty().get()).contains("is taken");
-    assertThat(second.width().text()).as("shown in inches").startsWith("23.6");
+    MachineForm second =
+        new MachineForm(
+            List.of(alder),
+            Phrasebook.ENGLISH.with(DisplayUnits.METRIC.with(DisplayUnits.Length.INCH)),
+            Optional.empty());
+    type(second, "name", "ALDER");
+    assertThat(problem(second)).contains("named ALDER already");
+    assertThat(second.form().typed().get("width")).as("kept as it was").startsWith("600");
   }
 
   @Test
@@ -81,53 +91,55 @@ class MachineFormTest {
 
   @Test
   void fittingsFollowTheBuildUntilSomebodyChooses() {
-    MachineForm fresh = new MachineForm(List.of(), LengthUnit.MILLIMETRE, Optional.empty());
-    fresh.nameProperty().set("Alder");
+    MachineForm fresh = new MachineForm(List.of(), Phrasebook.ENGLISH, Optional.empty());
+    type(fresh, "name", "Alder");
     assertThat(fresh.fitted().get(Fitting.LID_SWITCH).get()).isTrue();
-    fresh.buildProperty().set(Build.GALVO);
+    type(fresh, "build", "GALVO");
     assertThat(fresh.fitted().get(Fitting.LID_SWITCH).get()).isFalse();
     assertThat(fresh.machine().orElseThrow().fittings()).isEmpty();
     fresh.fitted().get(Fitting.CAMERA).set(true);
-    fresh.buildProperty().set(Build.GANTRY_WITH_MIRRORS);
+    type(fresh, "build", "GANTRY_WITH_MIRRORS");
     assertThat(fresh.fitted().get(Fitting.LID_SWITCH).get()).as("chosen by hand now").isFalse();
-    fresh.startUpProperty().set("chiller; machine, ,computer");
+    type(fresh, "startUp", "chiller; machine, ,computer");
     Machine made = fresh.machine().orElseThrow();
     assertThat(made.has(Fitting.CAMERA)).isTrue();
-    assertThat(made.startUpOrder()).containsExactly("chiller", "machine", "computer");
-    fresh.startUpProperty().set("x".repeat(61));
-    assertThat(fresh.problemProperty().get()).startsWith("Switch on");
+    assertThat(made.startUpOrder())
+        .extracting(Phrasebook.ENGLISH::say)
+        .containsExactly("chiller", "machine", "computer");
+    type(fresh, "startUp", "x".repeat(61));
+    assertThat(problem(fresh)).startsWith("The order has");
 
-    MachineForm again = new MachineForm(List.of(made), LengthUnit.MILLIMETRE, Optional.of(made));
-    assertThat(again.problemProperty().get()).as("its own name is not taken").isEmpty();
+    MachineForm again = new MachineForm(List.of(made), Phrasebook.ENGLISH, Optional.of(made));
+    assertThat(problem(again)).as("its own name is not taken").isEmpty();
     assertThat(again.machine()).contains(made);
   }
 
   @Test
   void lensesPulsesAndMirrorsAreTypedInALineEach() {
-    form.nameProperty().set("Flint");
-    form.lensesProperty().set("160/110; 254/175,5  100");
-    form.mirrorsProperty().set("45, 30, 45°");
-    form.pulsesProperty().set("20 to 60");
+    type(form, "name", "Flint");
+    type(form, "lenses", "160/110; 254/175,5  100");
+    type(form, "mirrors", "45, 30, 45°");
+    type(form, "pulses", "20 to 60");
     Machine gantry = form.machine().orElseThrow();
     assertThat(gantry.lenses().orElseThrow())
-        .extracting(Lens::words)
+        .extracting(lens -> Phrasebook.ENGLISH.say(lens.said()))
         .containsExactly("160 mm lens, field 110 mm", "254 mm lens, field 175.5 mm", "100 mm lens");
     assertThat(gantry.mirrorTrain().incidenceDeg()).containsExactly(45.0, 30.0, 45.0);
     assertThat(gantry.source().pulses()).as("a tube is not pulsed").isEmpty();
-    form.buildProperty().set(Build.GALVO);
-    form.kindProperty().set(SourceKind.FIBRE);
+    type(form, "build", "GALVO");
+    type(form, "source", "FIBRE");
     Machine galvo = form.machine().orElseThrow();
     assertThat(galvo.source().pulses()).contains(new PulseRange(20, 60));
     assertThat(galvo.train()).as("a galvo head has no such mirrors").isEmpty();
-    assertThat(new MachineForm(List.of(), LengthUnit.MILLIMETRE, Optional.of(galvo)).machine())
+    assertThat(new MachineForm(List.of(), Phrasebook.ENGLISH, Optional.of(galvo)).machine())
         .contains(galvo);
-    form.lensesProperty().set("F-theta");
-    assertThat(form.problemProperty().get()).contains("Lenses is \"F-theta\"", "160/110");
-    form.lensesProperty().set("");
-    form.mirrorsProperty().set("45, 45, 45, 45");
-    assertThat(form.problemProperty().get()).contains("4 mirrors", "1 to 3");
-    form.mirrorsProperty().set("");
-    form.pulsesProperty().set("60-20");
-    assertThat(form.problemProperty().get()).contains("at most mostKhz");
+    type(form, "lenses", "F-theta");
+    assertThat(problem(form)).contains("Lenses is \"F-theta\"", "160/110");
+    type(form, "lenses", "");
+    type(form, "mirrors", "45, 45, 45, 45");
+    assertThat(problem(form)).contains("4 mirrors", "1 to 3");
+    type(form, "mirrors", "");
+    type(form, "pulses", "60-20");
+    assertThat(problem(form)).contains("at most mostKhz");
   }
 }

@@ -148,6 +148,33 @@ class SolveCommandTest {
   }
 
   @Test
+  void memoryIsBoundedWhateverComesAndAnErrorQuotesLittle() throws IOException {
+    SolveCommand small = new SolveCommand(StationList.solvers(), 2_000);
+    var out = new java.io.ByteArrayOutputStream();
+    String endless = "[".repeat(100_000) + "\n" + BED + "\n";
+    small.run(
+        "bed",
+        true,
+        new java.io.ByteArrayInputStream(endless.getBytes(StandardCharsets.UTF_8)),
+        new java.io.PrintStream(out, true, StandardCharsets.UTF_8),
+        System.err);
+    String[] answers = out.toString(StandardCharsets.UTF_8).split("\n");
+    assertThat(answers).hasSize(2);
+    assertThat(answers[0]).contains("too long, accepted is at most 2000 bytes");
+    assertThat(answers[1]).startsWith("{\"slope");
+    String wordy = BED.replace("\"raises\"", "\"" + "u".repeat(50_000) + "\"");
+    assertThat(run("bed", false, wordy).err().length()).isLessThan(3_000);
+    assertThat(run("bed", false, "[".repeat(5_000)).err()).contains("accepted is");
+  }
+
+  @Test
+  void figuresOfThingsThatDoNotExistAreRefused() throws IOException {
+    assertThat(run("bed", false, BED.replace("\"pitchMm\":0.5", "\"pitchMm\":1e-300")).err())
+        .startsWith("screws[0].pitchMm is 1.0E-300, accepted is a number from 0.001 to 20")
+        .doesNotContain("computation failed");
+  }
+
+  @Test
   void manyLinesAreAnsweredInOrderAndBadOnesDoNotStopTheRest() throws IOException {
     StringBuilder input = new StringBuilder();
     int count = 10_000;

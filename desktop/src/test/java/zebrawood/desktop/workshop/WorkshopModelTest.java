@@ -19,6 +19,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.bed.BedStation;
+import zebrawood.desktop.Works;
 import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
@@ -115,7 +116,7 @@ class WorkshopModelTest {
     assertThat(standing()).as("not before it is written").isInstanceOf(Standing.Stale.class);
     pump(done);
     assertThat(standing().holds()).isTrue();
-    assertThat(entry.because()).isEqualTo("machine moved");
+    assertThat(Works.said(entry.because())).isEqualTo("machine moved");
     assertThat(model.draft(BedStation.STATION)).isEmpty();
     model.close();
     model = start();
@@ -142,11 +143,14 @@ class WorkshopModelTest {
   void anEventAndItsWithdrawal() throws InterruptedException {
     int before = model.opened().ledger().events().size();
     AtomicInteger done = new AtomicInteger();
-    model.happened(EventKind.CRASH, clock.instant(), "", done::incrementAndGet);
+    model.happened(
+        WorkshopModel.Happening.of(EventKind.CRASH, clock.instant(), ""),
+        done::incrementAndGet,
+        () -> {});
     pump(done);
     assertThat(model.opened().ledger().events()).hasSize(before + 1);
     done.set(0);
-    model.withdraw(model.lastEvent().orElseThrow(), done::incrementAndGet);
+    model.withdraw(model.opened().ledger().events().getLast(), done::incrementAndGet);
     pump(done);
     assertThat(model.opened().ledger().events()).hasSize(before);
   }

@@ -1,45 +1,34 @@
 package zebrawood.devices.controller;
 
-import java.util.Map;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import zebrawood.words.Message;
 
 /** What alarm and error numbers mean, in plain words. */
 public final class Alarms {
   private static final Pattern NUMBER = Pattern.compile("(ALARM|error):(\\d{1,3})");
 
-  private static final Map<Integer, String> ALARMS =
-      Map.of(
-          1, "a limit switch was hit while it moved; its place is lost, home it again",
-          2, "the move would leave the travel; nothing moved",
-          3, "it was reset while it moved; its place is lost, home it again",
-          6, "homing was broken off by a reset",
-          7, "the door opened while it homed",
-          8, "homing could not leave the switch: too little pull-off, or the switch sticks",
-          9, "homing found no switch: not wired, unplugged, or it looks at the wrong corner");
+  private static final Set<Integer> ALARMS = Set.of(1, 2, 3, 6, 7, 8, 9);
 
-  private static final Map<Integer, String> ERRORS =
-      Map.of(
-          2, "it cannot read the number",
-          3, "it does not know this command",
-          5, "homing is switched off",
-          8, "it takes this only while it stands still",
-          9, "it is locked in alarm: home or unlock it first",
-          10, "soft limits need homing switched on first",
-          11, "the line is too long",
-          15, "the move would leave the travel",
-          33, "it cannot read the line");
+  private static final Set<Integer> ERRORS = Set.of(2, 3, 5, 8, 9, 10, 11, 15, 33);
 
   private Alarms() {}
 
   /** The words for a line such as {@code ALARM:9}, with the line itself. */
-  public static String words(String line) {
+  public static Message said(String line) {
     Matcher m = NUMBER.matcher(line);
     if (!m.lookingAt()) {
-      return line;
+      return Message.quoted(line);
     }
-    Map<Integer, String> known = m.group(1).equals("ALARM") ? ALARMS : ERRORS;
-    String words = known.get(Integer.parseInt(m.group(2)));
-    return words == null ? line : words + " (" + line.strip() + ")";
+    boolean alarm = m.group(1).equals("ALARM");
+    int number = Integer.parseInt(m.group(2));
+    Set<Integer> known = alarm ? ALARMS : ERRORS;
+    return known.contains(number)
+        ? Message.of(
+            "controller.trouble.answered",
+            Message.of((alarm ? "controller.alarm." : "controller.error.") + number),
+            Message.quoted(line.strip()))
+        : Message.quoted(line);
   }
 }

@@ -10,6 +10,7 @@ import java.util.function.BooleanSupplier;
 import zebrawood.controller.Settings;
 import zebrawood.devices.controller.LinkTrouble.Kind;
 import zebrawood.measure.UnusableReading;
+import zebrawood.words.Message;
 
 /**
  * A controller with numbered settings, over any port.
@@ -57,12 +58,12 @@ public final class LineController implements ControllerLink {
       receive();
     }
     coming.setLength(0);
-    LinkTrouble last = new LinkTrouble(Kind.SILENT, "It does not answer.");
+    LinkTrouble last = new LinkTrouble(Kind.SILENT, Message.of("controller.trouble.silent"));
     for (int i = 0; i < TRIES; i++) {
       try {
         Status status = status();
         if (status.busy()) {
-          throw new LinkTrouble(Kind.BUSY, "It is running a job: let it end first.");
+          throw new LinkTrouble(Kind.BUSY, Message.of("controller.trouble.busy"));
         }
         return status;
       } catch (LinkTrouble e) {
@@ -85,7 +86,7 @@ public final class LineController implements ControllerLink {
         return status.get();
       }
     }
-    throw new LinkTrouble(Kind.GARBLED, "It answers, but not with its state.");
+    throw new LinkTrouble(Kind.GARBLED, Message.of("controller.trouble.no-state"));
   }
 
   @Override
@@ -98,8 +99,7 @@ public final class LineController implements ControllerLink {
       }
       before = now;
     }
-    throw new LinkTrouble(
-        Kind.GARBLED, "Its settings came differently each time: look at the cable and its length.");
+    throw new LinkTrouble(Kind.GARBLED, Message.of("controller.trouble.garbled"));
   }
 
   private Optional<Settings> dump() throws LinkTrouble {
@@ -125,7 +125,8 @@ public final class LineController implements ControllerLink {
         }
       }
       if (line.startsWith("error:")) {
-        throw new LinkTrouble(Kind.REJECTED, "It will not tell its settings (" + line + ").");
+        throw new LinkTrouble(
+            Kind.REJECTED, Message.of("controller.trouble.no-settings", Message.quoted(line)));
       }
       text.append(line).append('\n');
     }
@@ -155,12 +156,14 @@ public final class LineController implements ControllerLink {
         answered++;
         rejected.add(line);
       } else if (line.startsWith("ALARM:")) {
-        throw new LinkTrouble(Kind.ALARM, "It went into alarm: " + Alarms.words(line) + ".");
+        throw new LinkTrouble(
+            Kind.ALARM, Message.of("controller.trouble.alarm", Alarms.said(line)));
       }
     }
     if (!rejected.isEmpty()) {
       throw new LinkTrouble(
-          Kind.REJECTED, "It would not: " + Alarms.words(rejected.getFirst()) + ".");
+          Kind.REJECTED,
+          Message.of("controller.trouble.rejected", Alarms.said(rejected.getFirst())));
     }
   }
 
@@ -192,7 +195,7 @@ public final class LineController implements ControllerLink {
 
   private void checkCancelled() throws LinkTrouble {
     if (!finishing && cancelled.getAsBoolean()) {
-      throw new LinkTrouble(Kind.CANCELLED, "Cancelled.");
+      throw new LinkTrouble(Kind.CANCELLED, Message.of("controller.trouble.cancelled"));
     }
   }
 
@@ -218,7 +221,7 @@ public final class LineController implements ControllerLink {
         lastByte = port.nanos();
       }
       if (port.nanos() - lastByte > silenceNanos || port.nanos() > end) {
-        throw new LinkTrouble(Kind.SILENT, "It does not answer.");
+        throw new LinkTrouble(Kind.SILENT, Message.of("controller.trouble.silent"));
       }
     }
   }
@@ -264,7 +267,7 @@ public final class LineController implements ControllerLink {
   }
 
   private static LinkTrouble lost(IOException e) {
-    LinkTrouble trouble = new LinkTrouble(Kind.LOST, "The link is gone: cable or port.");
+    LinkTrouble trouble = new LinkTrouble(Kind.LOST, Message.of("controller.trouble.lost"));
     trouble.initCause(e);
     return trouble;
   }

@@ -1,5 +1,8 @@
 package zebrawood.devices.controller;
 
+import zebrawood.words.Message;
+import zebrawood.words.Phrasebook;
+
 /** Why the controller did not do what it was asked. */
 public final class LinkTrouble extends Exception {
   private static final long serialVersionUID = 1L;
@@ -23,10 +26,17 @@ public final class LinkTrouble extends Exception {
   }
 
   private final Kind kind;
+  private final transient Message said;
 
-  public LinkTrouble(Kind kind, String sentence) {
-    super(sentence);
+  public LinkTrouble(Kind kind, Message said) {
+    super(Phrasebook.ENGLISH.say(said));
+    this.said = said;
     this.kind = kind;
+  }
+
+  /** A sentence. */
+  public Message said() {
+    return said;
   }
 
   public Kind kind() {

@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import java.util.function.Consumer;
 import zebrawood.controller.Difference;
 import zebrawood.controller.Settings;
+import zebrawood.words.Message;
 
 /**
  * Changes settings one at a time: the snapshot first, then each line sent, read back and compared
@@ -46,7 +47,7 @@ public final class SettingsChange {
      * @param now read after the trouble; empty where nobody knows
      * @param line where it stopped; empty when it never began
      */
-    record Stopped(Optional<Settings> before, Optional<Settings> now, String line, String because)
+    record Stopped(Optional<Settings> before, Optional<Settings> now, String line, Message because)
         implements Outcome {}
   }
 
@@ -61,7 +62,7 @@ public final class SettingsChange {
     try {
       snapshot = link.readSettings();
     } catch (LinkTrouble e) {
-      return new Outcome.Stopped(Optional.empty(), Optional.empty(), "", e.getMessage());
+      return new Outcome.Stopped(Optional.empty(), Optional.empty(), "", e.said());
     }
     List<Difference> moved = Difference.between(seen, snapshot);
     if (!moved.isEmpty()) {
@@ -72,24 +73,25 @@ public final class SettingsChange {
     link.mustFinish();
     for (String line : lines) {
       if (link.cancelled()) {
-        return stopped(snapshot, Optional.of(after), line, "Cancelled before it.");
+        return stopped(
+            snapshot, Optional.of(after), line, Message.of("controller.trouble.cancelled-before"));
       }
       progress.accept(line);
-      String because = "";
+      Message because = Message.NONE;
       try {
         link.send(line, ANSWER);
       } catch (LinkTrouble e) {
         if (e.kind() == LinkTrouble.Kind.LOST) {
-          return stopped(snapshot, Optional.empty(), line, e.getMessage());
+          return stopped(snapshot, Optional.empty(), line, e.said());
         }
         // What it did all the same is read back.
-        because = e.getMessage();
+        because = e.said();
       }
       expect(expected, line);
       try {
         after = link.readSettings();
       } catch (LinkTrouble e) {
-        return stopped(snapshot, Optional.empty(), line, e.getMessage());
+        return stopped(snapshot, Optional.empty(), line, e.said());
       }
       List<Difference> wrong = Difference.between(new Settings(expected), after);
       if (!wrong.isEmpty()) {
@@ -97,7 +99,7 @@ public final class SettingsChange {
             snapshot,
             Optional.of(after),
             line,
-            because.isEmpty() ? "Read back it was not so: " + words(wrong) + "." : because);
+            because.isEmpty() ? Message.of("controller.trouble.not-so", said(wrong)) : because);
       }
     }
     return new Outcome.Done(snapshot, after);
@@ -116,12 +118,12 @@ public final class SettingsChange {
   }
 
   private static Outcome stopped(
-      Settings before, Optional<Settings> now, String line, String because) {
+      Settings before, Optional<Settings> now, String line, Message because) {
     return new Outcome.Stopped(Optional.of(before), now, line, because);
   }
 
-  private static String words(List<Difference> differences) {
-    return String.join("; ", differences.stream().map(Difference::words).toList());
+  private static Message said(List<Difference> differences) {
+    return Message.list(differences.stream().map(Difference::said).toList());
   }
 
   /**

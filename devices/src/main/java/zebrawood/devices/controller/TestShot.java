@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.controller.Settings;
 import zebrawood.measure.Accepts;
+import zebrawood.words.Message;
 
 /**
  * One pulse while nothing moves.
@@ -44,17 +45,17 @@ public final class TestShot {
     record Fired(long word) implements Outcome {}
 
     /** Nothing was fired, and the mode is as it was. */
-    record NotFired(String because) implements Outcome {}
+    record NotFired(Message because) implements Outcome {}
 
     /** It may have fired; the laser follows the motion again. */
-    record Perhaps(String because) implements Outcome {}
+    record Perhaps(Message because) implements Outcome {}
 
     /**
      * Nobody knows whether the laser follows the motion.
      *
      * @param because one sentence
      */
-    record ModeUnknown(String because) implements Outcome {}
+    record ModeUnknown(Message because) implements Outcome {}
   }
 
   public static Outcome fire(ControllerLink link, Order order) {
@@ -62,44 +63,46 @@ public final class TestShot {
     try {
       Status status = link.status();
       if (!status.idle()) {
-        return new Outcome.NotFired("It is not idle but in " + status.state() + ".");
+        return new Outcome.NotFired(
+            Message.of("controller.trouble.not-idle", Message.quoted(status.state())));
       }
       Settings settings = link.readSettings();
       OptionalDouble mode = settings.number(Settings.LASER_MODE, 0, 65_535);
       if (mode.isEmpty()) {
-        return new Outcome.NotFired("It does not tell its laser mode.");
+        return new Outcome.NotFired(Message.of("controller.trouble.no-mode"));
       }
       if (mode.getAsDouble() != 1) {
         link.mustFinish();
         return restored(link)
-            ? new Outcome.NotFired("The laser did not follow the motion; it does now. Fire again.")
-            : new Outcome.ModeUnknown(
-                "The laser does not follow the motion, and could not be put right.");
+            ? new Outcome.NotFired(Message.of("controller.trouble.mode-put-right"))
+            : new Outcome.ModeUnknown(Message.of("controller.trouble.mode-off"));
       }
       top = settings.number(Settings.TOP_POWER_WORD, 1, 1e9).orElse(Double.NaN);
     } catch (LinkTrouble e) {
-      return new Outcome.NotFired(e.getMessage());
+      return new Outcome.NotFired(e.said());
     } catch (zebrawood.measure.UnusableReading e) {
-      return new Outcome.NotFired("Its settings cannot be used: " + e.getMessage());
+      return new Outcome.NotFired(
+          Message.of("controller.trouble.unusable", Message.quoted(e.getMessage())));
     }
     if (Double.isNaN(top)) {
-      return new Outcome.NotFired("It does not tell its top power word.");
+      return new Outcome.NotFired(Message.of("controller.trouble.no-top-word"));
     }
     if (link.cancelled()) {
-      return new Outcome.NotFired("Cancelled.");
+      return new Outcome.NotFired(Message.of("controller.trouble.cancelled"));
     }
     link.mustFinish();
     long word = word(order, top);
-    Optional<String> trouble = Optional.empty();
+    Optional<Message> trouble = Optional.empty();
     try {
       link.sendTogether(lines(word, order.pulse), order.pulse.plus(AFTER));
     } catch (LinkTrouble e) {
-      trouble = Optional.of(e.getMessage());
+      trouble = Optional.of(e.said());
     }
     if (!restored(link)) {
       return new Outcome.ModeUnknown(
-          trouble.orElse("The mode could not be read back.")
-              + " Press the emergency stop if the beam is on; connect again, the mode is read first.");
+          Message.of(
+              "controller.trouble.press-stop",
+              trouble.orElse(Message.of("controller.trouble.mode-unread"))));
     }
     return trouble.isEmpty() ? new Outcome.Fired(word) : new Outcome.Perhaps(trouble.get());
   }

@@ -15,8 +15,8 @@ import zebrawood.bed.GapPoint;
 import zebrawood.bed.Levelling;
 import zebrawood.bed.Screw;
 import zebrawood.bed.ScrewTurn;
-import zebrawood.measure.Numbers;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.Numbers;
 
 class StandInBedTest {
   private static final double WIDTH = 600;

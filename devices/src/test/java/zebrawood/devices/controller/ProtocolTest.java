@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import zebrawood.controller.Settings;
+import zebrawood.words.Phrasebook;
 
 class ProtocolTest {
   @Test
@@ -29,10 +30,12 @@ class ProtocolTest {
 
   @Test
   void numbersOfAlarmsAreSaidInWords() {
-    assertThat(Alarms.words("ALARM:9")).startsWith("homing found no switch").endsWith("(ALARM:9)");
-    assertThat(Alarms.words("error:10")).contains("soft limits need homing");
-    assertThat(Alarms.words("error:777")).isEqualTo("error:777");
-    assertThat(Alarms.words("something else")).isEqualTo("something else");
+    assertThat(Phrasebook.ENGLISH.say(Alarms.said("ALARM:9")))
+        .startsWith("homing found no switch")
+        .endsWith("(ALARM:9)");
+    assertThat(Phrasebook.ENGLISH.say(Alarms.said("error:10"))).contains("soft limits need homing");
+    assertThat(Phrasebook.ENGLISH.say(Alarms.said("error:777"))).isEqualTo("error:777");
+    assertThat(Phrasebook.ENGLISH.say(Alarms.said("something else"))).isEqualTo("something else");
   }
 
   @Test
@@ -73,7 +76,8 @@ class ProtocolTest {
     link.send("$J=G91G21X100F60", Duration.ofSeconds(5));
     assertThat(TestShot.fire(link, new TestShot.Order(0.01, Duration.ofMillis(50))))
         .isInstanceOfSatisfying(
-            TestShot.Outcome.NotFired.class, n -> assertThat(n.because()).contains("Jog"));
+            TestShot.Outcome.NotFired.class,
+            n -> assertThat(Phrasebook.ENGLISH.say(n.because())).contains("Jog"));
     SimulatedController off =
         new SimulatedController(ControllerLinkContract.FRAME, Map.of(32, "0"), Faults.NONE);
     LineController other = new LineController(new SimulatedPort(off, 0), () -> false);

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import zebrawood.climate.Bucket;
+import zebrawood.cooling.Chiller;
 import zebrawood.devices.site.StandInLoop.Fault;
-import zebrawood.site.Bucket;
-import zebrawood.site.Chiller;
 
 class StandInLoopTest {
   /** The solver's one lump against this model's two. */

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.Map;
 import zebrawood.records.paper.Paper;
 import zebrawood.records.paper.Paper.Written;
+import zebrawood.words.Phrasebook;
 
 /** Writes the hand-over sheet of one machine. */
 public final class HandOver {
@@ -16,12 +17,13 @@ public final class HandOver {
    *
    * @param name the files' name without ending
    */
-  public static Written write(HandOverSheet sheet, Path folder, String name) throws IOException {
-    return Paper.write(html(sheet), folder, name);
+  public static Written write(HandOverSheet sheet, Phrasebook words, Path folder, String name)
+      throws IOException {
+    return Paper.write(html(sheet, words), folder, name);
   }
 
   /** The sheet as one well-formed HTML page; its pictures are inside it. */
-  public static String html(HandOverSheet sheet) throws IOException {
-    return Paper.fill("/zebrawood/records/handover/sheet.html", Map.of("sheet", sheet));
+  public static String html(HandOverSheet sheet, Phrasebook words) throws IOException {
+    return Paper.fill("/zebrawood/records/handover/sheet.html", Map.of("sheet", sheet), words);
   }
 }

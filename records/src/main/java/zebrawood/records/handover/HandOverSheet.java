@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.SequencedMap;
 import java.util.function.Function;
 import zebrawood.ledger.Aftermath;
@@ -16,12 +15,15 @@ import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.Figure;
+import zebrawood.ledger.FigureWords;
 import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Standing;
 import zebrawood.ledger.StandingWords;
 import zebrawood.ledger.Station;
 import zebrawood.machine.Machine;
-import zebrawood.measure.Numbers;
+import zebrawood.records.picture.SvgCanvas;
+import zebrawood.records.picture.TrendPicture;
+import zebrawood.words.Phrasebook;
 
 /** What stands on a hand-over sheet, ready for the template: texts and pictures only. */
 public record HandOverSheet(
@@ -32,7 +34,6 @@ public record HandOverSheet(
     String caution,
     List<StationPart> stations,
     List<Happening> events) {
-
   /**
    * One station.
    *
@@ -58,83 +59,101 @@ public record HandOverSheet(
   public record Happening(String at, String what, String doubted, String proved, String by) {}
 
   /**
-   * @param pictures draws the plan of an entry of a station, by the station's id
+   * What a sheet is written with.
+   *
+   * @param pictures draws the plan of an entry of a station, by the station's id; empty where there
+   *     is none
    */
-  public static HandOverSheet of(
-      Ledger ledger,
-      List<Station> stations,
+  public record Hand(
       Map<String, Function<Entry, String>> pictures,
       Instant now,
       ZoneId zone,
-      String by) {
-    Machine machine = ledger.machine();
-    DateTimeFormatter day =
-        DateTimeFormatter.ofPattern("dd MMM yyyy", Locale.ENGLISH).withZone(zone);
-    SequencedMap<Station, Standing> standings = ledger.standings(stations, now);
-    List<StationPart> parts = new ArrayList<>();
-    standings.forEach((station, standing) ->
-        parts.add(part(ledger, station, standing, pictures.get(station.id()), day)));
-    List<Happening> happenings = new ArrayList<>();
-    for (Aftermath after : ledger.aftermaths(stations)) {
-      Event event = after.event();
-      String names =
-          String.join(", ", after.doubted().keySet().stream().map(Station::title).toList());
-      String proved =
-          after.doubted().isEmpty()
-              ? "–"
-              : after
-                  .provedAt()
-                  .map(at -> "yes, " + day.format(at))
-                  .orElse(after.proved().size() + " of " + after.doubted().size());
-      happenings.add(
-          new Happening(
-              day.format(event.at()),
-              event.inWords(),
-              names.isEmpty() ? "nothing" : names,
-              proved,
-              event.by()));
+      String by,
+      Phrasebook words) {
+    DateTimeFormatter day() {
+      return DateTimeFormatter.ofPattern("dd MMM yyyy", Locale.ENGLISH).withZone(zone);
     }
+
+    private String day(Instant at) {
+      return day().format(at);
+    }
+  }
+
+  private static final double TREND_WIDTH = 220;
+  private static final double TREND_HEIGHT = 56;
+
+  public static HandOverSheet of(Ledger ledger, List<Station> stations, Hand hand) {
+    Machine machine = ledger.machine();
+    Phrasebook words = hand.words;
+    SequencedMap<Station, Standing> standings = ledger.standings(stations, hand.now);
+    List<StationPart> parts = new ArrayList<>();
+    standings.forEach((station, standing) -> parts.add(part(ledger, station, standing, hand)));
+    List<Happening> happenings =
+        ledger.aftermaths(stations).stream().map(after -> happening(after, hand)).toList();
     return new HandOverSheet(
         machine.name(),
-        machine.inOneLine(),
-        day.format(now),
-        by,
-        machine.standingCaution(),
+        words.say(machine.inOneLine()),
+        hand.day(hand.now),
+        hand.by,
+        words.say(machine.standingCaution()),
         parts,
         happenings);
   }
 
-  private static StationPart part(
-      Ledger ledger,
-      Station station,
-      Standing standing,
-      Function<Entry, String> picture,
-      DateTimeFormatter day) {
+  private static Happening happening(Aftermath after, Hand hand) {
+    Phrasebook words = hand.words;
+    Event event = after.event();
+    String names =
+        String.join(
+            ", ", after.doubted().keySet().stream().map(s -> words.say(s.title())).toList());
+    String proved =
+        after.doubted().isEmpty()
+            ? "–"
+            : after
+                .provedAt()
+                .map(at -> words.say("paper.proved.yes", hand.day(at)))
+                .orElseGet(() ->
+                    words.say("paper.proved.part", after.proved().size(), after.doubted().size()));
+    return new Happening(
+        hand.day(event.time()),
+        words.sayKept(event.said()),
+        names.isEmpty() ? words.say("paper.doubt.nothing") : names,
+        proved,
+        event.by());
+  }
+
+  private static StationPart part(Ledger ledger, Station station, Standing standing, Hand hand) {
+    Phrasebook words = hand.words;
     List<Entry> entries = ledger.entriesAt(station);
     Optional<Entry> left = last(entries, EntryKind.AS_LEFT);
     Optional<Entry> found = foundBefore(entries, left);
     List<String> checks =
         entries.stream()
             .filter(e -> e.tellingFigure().isEmpty())
-            .map(e -> "%s: %s, by %s".formatted(day.format(e.at()), StandingWords.of(e), e.by()))
+            .map(e ->
+                words.say(
+                    "paper.check", hand.day(e.time()), words.say(StandingWords.of(e)), e.by()))
             .toList();
     List<Entry> measured = entries.stream().filter(e -> e.tellingFigure().isPresent()).toList();
-    List<Double> values = measured.stream().map(e -> e.tellingFigure().get().value()).toList();
-    OptionalDouble limit =
-        measured.isEmpty()
-            ? OptionalDouble.empty()
-            : measured.getLast().tellingFigure().get().limit();
-    boolean pictured = picture != null && !measured.isEmpty();
+    Function<Entry, String> picture = hand.pictures.get(station.id());
     return new StationPart(
-        station.title(),
-        station.question(),
+        words.say(station.title()),
+        words.say(station.question()),
         StandingSvg.of(standing),
-        StandingWords.of(standing, day),
-        rows(found, left, day),
+        words.say(StandingWords.of(standing, hand.day())),
+        rows(station, found, left, hand),
         checks,
-        pictured ? picture.apply(measured.getLast()) : "",
-        values.size() > 1 ? TrendSvg.of(values, limit) : "",
-        measured.isEmpty() ? "" : measured.getLast().tellingFigure().get().label());
+        picture == null || measured.isEmpty() ? "" : picture.apply(measured.getLast()),
+        measured.size() > 1 ? trend(measured) : "",
+        measured.isEmpty()
+            ? ""
+            : FigureWords.label(station.id(), measured.getLast().figures().getFirst(), words));
+  }
+
+  private static String trend(List<Entry> measured) {
+    SvgCanvas on = new SvgCanvas(TREND_WIDTH, TREND_HEIGHT);
+    TrendPicture.draw(on, measured.stream().map(e -> e.figures().getFirst()).toList(), 6);
+    return on.svg();
   }
 
   private static Optional<Entry> last(List<Entry> entries, EntryKind kind) {
@@ -145,43 +164,41 @@ public record HandOverSheet(
 
   /** The as-found entry of the visit that ended in this as-left one, else the last as found. */
   private static Optional<Entry> foundBefore(List<Entry> entries, Optional<Entry> left) {
-    return last(
-        entries.stream().filter(e -> left.isEmpty() || !e.at().isAfter(left.get().at())).toList(),
-        EntryKind.AS_FOUND);
+    List<Entry> before = left.map(l -> entries.subList(0, entries.indexOf(l) + 1)).orElse(entries);
+    return last(before, EntryKind.AS_FOUND);
   }
 
   private static List<FigureRow> rows(
-      Optional<Entry> found, Optional<Entry> left, DateTimeFormatter day) {
+      Station station, Optional<Entry> found, Optional<Entry> left, Hand hand) {
     List<FigureRow> rows = new ArrayList<>();
     Entry pattern = left.or(() -> found).orElse(null);
     if (pattern == null) {
       return rows;
     }
-    rows.add(new FigureRow("Read on", at(found, day), at(left, day), "", ""));
+    Phrasebook words = hand.words;
+    rows.add(new FigureRow(words.say("paper.read-on"), at(found, hand), at(left, hand), "", ""));
     for (Figure figure : pattern.figures()) {
       rows.add(
           new FigureRow(
-              figure.label(),
-              shown(found, figure.id()),
-              shown(left, figure.id()),
-              figure.limit().isPresent() ? Numbers.plain(figure.limit().getAsDouble()) : "–",
-              figure.unit()));
+              FigureWords.label(station.id(), figure, words),
+              shown(found, figure.id(), words),
+              shown(left, figure.id(), words),
+              figure.limit().isPresent()
+                  ? FigureWords.number(figure, figure.limit().getAsDouble(), words)
+                  : "–",
+              FigureWords.unit(figure, words)));
     }
     return rows;
   }
 
-  private static String at(Optional<Entry> entry, DateTimeFormatter day) {
-    return entry.map(e -> day.format(e.at()) + ", " + e.by()).orElse("–");
+  private static String at(Optional<Entry> entry, Hand hand) {
+    return entry.map(e -> hand.day(e.time()) + ", " + e.by()).orElse("–");
   }
 
-  private static String shown(Optional<Entry> entry, String figureId) {
+  private static String shown(Optional<Entry> entry, String figureId, Phrasebook words) {
     return entry
         .flatMap(e -> e.figures().stream().filter(f -> f.id().equals(figureId)).findFirst())
-        .map(f ->
-            Numbers.fixed(f.value(), f.decimals())
-                + (f.uncertainty().isPresent()
-                    ? " ± " + Numbers.fixed(f.uncertainty().getAsDouble(), f.decimals())
-                    : ""))
+        .map(f -> FigureWords.full(f, words))
         .orElse("–");
   }
 }

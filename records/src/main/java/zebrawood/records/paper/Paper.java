@@ -5,6 +5,7 @@ import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import com.openhtmltopdf.util.XRLog;
+import com.samskivert.mustache.Escapers;
 import com.samskivert.mustache.Mustache;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
@@ -16,9 +17,12 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.util.Arrays;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import zebrawood.words.Phrasebook;
 
 /** Writes a well-formed HTML page as it is and as a PDF, in the bundled typeface. */
 public final class Paper {
@@ -57,11 +61,25 @@ public final class Paper {
     return new Written(htmlFile, pdfFile);
   }
 
-  /** A template filled in. */
-  public static String fill(String template, Map<String, Object> values) throws IOException {
+  /**
+   * A template filled in. Between {@code {{#say}}} and {@code {{/say}}} stands a key of the
+   * bundles, with its arguments behind it, each after a bar.
+   */
+  public static String fill(String template, Map<String, Object> values, Phrasebook words)
+      throws IOException {
+    Map<String, Object> all = new HashMap<>(values);
+    all.put("say", (Mustache.Lambda) (part, out) -> out.write(said(part.execute(), words)));
     try (Reader reader = new InputStreamReader(resource(template), StandardCharsets.UTF_8)) {
-      return Mustache.compiler().compile(reader).execute(values);
+      return Mustache.compiler().compile(reader).execute(all);
     }
+  }
+
+  /** The arguments come escaped out of the template; the words of the bundles are escaped here. */
+  private static String said(String keyAndArguments, Phrasebook words) {
+    String[] parts = keyAndArguments.strip().split("\\|");
+    Object[] arguments = Arrays.copyOfRange(parts, 1, parts.length, Object[].class);
+    String said = words.say(parts[0], arguments);
+    return arguments.length > 0 ? said : Escapers.HTML.escape(said);
   }
 
   private static void pdf(String html, OutputStream out) throws IOException {

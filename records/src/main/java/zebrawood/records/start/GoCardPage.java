@@ -4,15 +4,16 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.Stream;
 import zebrawood.machine.Machine;
+import zebrawood.machine.NeverIn;
 import zebrawood.records.paper.Paper;
 import zebrawood.records.paper.Paper.Written;
-import zebrawood.site.NeverIn;
 import zebrawood.start.GoCard;
 import zebrawood.start.GoLine;
 import zebrawood.start.GoLine.Kind;
+import zebrawood.words.Message;
+import zebrawood.words.Phrasebook;
 
 /**
  * The go card as it hangs on the wall, ready for the template.
@@ -37,38 +38,40 @@ public record GoCardPage(
   /**
    * @param day when it was written, in words
    */
-  public static GoCardPage of(Machine machine, GoCard card, String day) {
+  public static GoCardPage of(Machine machine, GoCard card, String day, Phrasebook words) {
     List<Part> parts =
-        Stream.of(
-                part(card, "Before anything is powered", Set.of(Kind.STOP_FIRST)),
-                part(card, "Switch on, in this order", Set.of(Kind.SWITCH_ON)),
-                part(card, "Once a day", Set.of(Kind.INTERLOCK)),
-                part(card, "Before every run", Set.of(Kind.BEFORE_RUN)),
-                part(card, "It went wrong here before", Set.of(Kind.LESSON)))
+        Stream.of(Kind.values())
+            .map(kind -> part(card, kind, words))
             .filter(p -> !p.lines().isEmpty())
             .toList();
     return new GoCardPage(
         machine.name(),
-        machine.inOneLine(),
+        words.say(machine.inOneLine()),
         day,
-        machine.standingCaution(),
+        words.say(machine.standingCaution()),
         parts,
-        Stream.of(NeverIn.values()).map(n -> new Never(n.what(), n.why())).toList());
+        Stream.of(NeverIn.values())
+            .map(n -> new Never(words.say(n), words.say(Message.keyOf(n) + ".why")))
+            .toList());
   }
 
-  private static Part part(GoCard card, String heading, Set<Kind> kinds) {
+  private static Part part(GoCard card, Kind kind, Phrasebook words) {
     return new Part(
-        heading,
-        card.lines().stream().filter(l -> kinds.contains(l.kind())).map(GoLine::words).toList());
+        words.say(kind),
+        card.lines().stream()
+            .filter(l -> l.kind() == kind)
+            .map(GoLine::said)
+            .map(words::line)
+            .toList());
   }
 
   /** As one well-formed HTML page. */
-  public String html() throws IOException {
-    return Paper.fill("/zebrawood/records/start/go-card.html", Map.of("card", this));
+  public String html(Phrasebook words) throws IOException {
+    return Paper.fill("/zebrawood/records/start/go-card.html", Map.of("card", this), words);
   }
 
   /** Writes both files into the folder, which is made where there is none. */
-  public Written write(Path folder, String name) throws IOException {
-    return Paper.write(html(), folder, name);
+  public Written write(Path folder, String name, Phrasebook words) throws IOException {
+    return Paper.write(html(words), folder, name);
   }
 }

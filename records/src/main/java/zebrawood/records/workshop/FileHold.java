@@ -12,6 +12,7 @@ import java.nio.file.StandardOpenOption;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
+import zebrawood.words.Message;
 
 /**
  * Holds a workshop file for this process, by a lock on a small file beside it. The system lets go
@@ -44,7 +45,7 @@ final class FileHold implements AutoCloseable {
     }
     Path words = beside(workshop, ".holder");
     String text =
-        "process %d, since %s"
+        "%d;%s"
             .formatted(
                 ProcessHandle.current().pid(),
                 LocalDateTime.now().truncatedTo(ChronoUnit.MINUTES).toString().replace('T', ' '));
@@ -53,12 +54,15 @@ final class FileHold implements AutoCloseable {
   }
 
   /** Who holds it, in words. */
-  static String holder(Path workshop) {
+  static Message holder(Path workshop) {
     try {
       byte[] bytes = Files.readAllBytes(beside(workshop, ".holder"));
-      return StandardCharsets.UTF_8.decode(ByteBuffer.wrap(bytes)).toString();
+      String[] words = StandardCharsets.UTF_8.decode(ByteBuffer.wrap(bytes)).toString().split(";");
+      return words.length == 2
+          ? Message.of("workshop.holder", Message.quoted(words[0]), Message.quoted(words[1]))
+          : Message.of("workshop.another-process");
     } catch (IOException e) {
-      return "another process";
+      return Message.of("workshop.another-process");
     }
   }
 

@@ -1,5 +1,7 @@
 package zebrawood.records.workshop;
 
+import zebrawood.words.Message;
+
 /** What came of opening a workshop file. */
 public sealed interface Opening {
   record Opened(Workshop workshop) implements Opening {}
@@ -9,12 +11,12 @@ public sealed interface Opening {
    *
    * @param holder that window, in words
    */
-  record InUse(String holder) implements Opening {}
+  record InUse(Message holder) implements Opening {}
 
   /**
    * It cannot be opened.
    *
    * @param because one sentence
    */
-  record Unusable(String because) implements Opening {}
+  record Unusable(Message because) implements Opening {}
 }

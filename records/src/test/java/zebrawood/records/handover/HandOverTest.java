@@ -10,6 +10,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
@@ -21,22 +22,34 @@ import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.Ledger;
+import zebrawood.ledger.Recorded;
 import zebrawood.records.Samples;
-import zebrawood.records.bed.BedPlanSvg;
-import zebrawood.records.bed.BedRecord;
 import zebrawood.records.paper.Paper.Written;
+import zebrawood.records.picture.SvgCanvas;
+import zebrawood.words.Phrasebook;
 
 class HandOverTest {
   @TempDir Path folder;
 
   private static HandOverSheet sheet(List<Entry> entries, List<Event> events) {
     return HandOverSheet.of(
-        new Ledger(Samples.ALDER, entries, events),
+        new Ledger(
+            Samples.ALDER,
+            Stream.concat(entries.stream(), events.stream()).map(r -> (Recorded) r).toList()),
         List.of(BedStation.STATION),
-        Map.of("bed", e -> BedPlanSvg.of(BedRecord.of(e.readings()).task())),
-        Samples.START.plusSeconds(86_400),
-        ZoneOffset.UTC,
-        "EH");
+        new HandOverSheet.Hand(
+            Map.of("bed", HandOverTest::picture),
+            Samples.START.plusSeconds(86_400),
+            ZoneOffset.UTC,
+            "EH",
+            Phrasebook.ENGLISH));
+  }
+
+  private static String picture(Entry entry) {
+    SvgCanvas canvas = new SvgCanvas(300, 200);
+    canvas.words(entry.stationId() + " & <plan>", 150, 100, "plan-now");
+    canvas.circle(40, 40, 9, "plan-place").state("low", true);
+    return canvas.svg();
   }
 
   private static final List<Entry> VISIT =
@@ -53,13 +66,14 @@ class HandOverTest {
   @Test
   void saysHowItWasFoundAndLeftWithLimitsEventsCautionsAndPlaceToSign() throws IOException {
     Written written =
-        HandOver.write(sheet(VISIT, List.of(Samples.moved("m", 90))), folder, "alder");
+        HandOver.write(
+            sheet(VISIT, List.of(Samples.moved("m", 90))), Phrasebook.ENGLISH, folder, "alder");
     String text = textOf(written.pdf());
     assertThat(text)
         .contains("Alder & <Co>")
         .contains("CO₂ glass tube 90 W")
         .contains("as found", "as left", "limit")
-        .contains("High to low 1.00 0.10 0.3 mm")
+        .contains("High to low 1.00 0.10 0.30 mm")
         .contains("stale · machine moved")
         .contains("Machine moved: to the shed")
         .contains("0 of 1")
@@ -67,13 +81,14 @@ class HandOverTest {
         .contains("Technician, date", "Customer, date")
         .contains("Page 1 of ");
     assertThat(text).as("a glyph that the typeface lacks").doesNotContain("#");
-    assertThat(Files.readString(written.html())).contains("Alder &amp; &lt;Co&gt;", "<svg");
+    assertThat(Files.readString(written.html()))
+        .contains("Alder &amp; &lt;Co&gt;", "<svg", "bed &amp; &lt;plan&gt;");
     assertThat(folder.toFile().list()).containsExactlyInAnyOrder("alder.html", "alder.pdf");
   }
 
   @Test
   void typeIsEmbeddedAndPicturesAreVectors() throws IOException {
-    Written written = HandOver.write(sheet(VISIT, List.of()), folder, "alder");
+    Written written = HandOver.write(sheet(VISIT, List.of()), Phrasebook.ENGLISH, folder, "alder");
     try (PDDocument document = Loader.loadPDF(written.pdf().toFile())) {
       for (PDPage page : document.getPages()) {
         var resources = page.getResources();
@@ -90,7 +105,9 @@ class HandOverTest {
 
   @Test
   void aMachineWithoutARecordHasASheetAllTheSame() throws IOException {
-    String text = textOf(HandOver.write(sheet(List.of(), List.of()), folder, "new").pdf());
+    String text =
+        textOf(
+            HandOver.write(sheet(List.of(), List.of()), Phrasebook.ENGLISH, folder, "new").pdf());
     assertThat(text).contains("No figures on record", "Nothing on record", "open");
   }
 
@@ -100,14 +117,15 @@ class HandOverTest {
     for (int i = 0; i < 90; i++) {
       events.add(Samples.moved("m" + i, 90 + i));
     }
-    Path pdf = HandOver.write(sheet(VISIT, events), folder, "long").pdf();
+    Path pdf = HandOver.write(sheet(VISIT, events), Phrasebook.ENGLISH, folder, "long").pdf();
     assertThat(textOf(pdf)).contains("Page 3 of");
   }
 
   @Test
   void aFolderThatCannotBeMadeIsSaid() throws IOException {
     Path file = Files.writeString(folder.resolve("file"), "x");
-    assertThatThrownBy(() -> HandOver.write(sheet(VISIT, List.of()), file.resolve("in"), "a"))
+    assertThatThrownBy(() ->
+            HandOver.write(sheet(VISIT, List.of()), Phrasebook.ENGLISH, file.resolve("in"), "a"))
         .isInstanceOf(IOException.class);
   }
 }

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -25,18 +26,20 @@ import zebrawood.machine.Machine;
 import zebrawood.machine.Train;
 import zebrawood.records.Samples;
 import zebrawood.records.json.RecordJson;
+import zebrawood.records.kept.KeptReadings;
 import zebrawood.records.paper.Paper.Written;
 import zebrawood.start.GoCard;
 import zebrawood.start.StartReadings;
 import zebrawood.start.StartReadings.Answer;
 import zebrawood.start.StartReadings.Asked;
+import zebrawood.words.Phrasebook;
 
 class GoCardPageTest {
   @TempDir private Path folder;
 
   private static GoCard card(Event... events) {
     return GoCard.of(
-        new Ledger(Samples.ALDER, List.of(), List.of(events)),
+        new Ledger(Samples.ALDER, List.of(events)),
         List.of(),
         Samples.START.plus(Duration.ofDays(2)),
         ZoneOffset.UTC);
@@ -54,9 +57,11 @@ class GoCardPageTest {
                 Samples.START,
                 "EH",
                 "lens <cap> left on",
+                Optional.empty(),
+                List.of(),
                 Optional.empty()));
-    GoCardPage page = GoCardPage.of(Samples.ALDER, card, "04 Mar");
-    Written written = page.write(folder, "card");
+    GoCardPage page = GoCardPage.of(Samples.ALDER, card, "04 Mar", Phrasebook.ENGLISH);
+    Written written = page.write(folder, "card", Phrasebook.ENGLISH);
     String html = Files.readString(written.html());
     assertThat(html).contains("Alder &amp; &lt;Co&gt;", "lens &lt;cap&gt; left on");
     assertThat(html.split("class=\"box\"")).hasSize(card.lines().size() + 1);
@@ -78,8 +83,9 @@ class GoCardPageTest {
             OptionalDouble.empty(),
             true);
     Map<String, String> typed = Map.of("reading.coolant", "18,5");
-    StartRecord kept = StartRecord.of(StartRecord.readings(typed, readings));
-    assertThat(kept).isEqualTo(new StartRecord(typed, readings));
+    String kept = KeptReadings.write(typed, readings);
+    assertThat(KeptReadings.typed(kept)).contains(typed);
+    assertThat(RecordJson.write(readings)).contains("EARLIER".toLowerCase(Locale.ROOT));
     Machine own =
         new Machine(
             "id",

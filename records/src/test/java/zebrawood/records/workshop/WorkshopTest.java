@@ -19,8 +19,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
+import zebrawood.ledger.Ledger;
+import zebrawood.ledger.Recorded;
 import zebrawood.machine.Machine;
 import zebrawood.records.Samples;
+import zebrawood.words.Phrasebook;
 
 class WorkshopTest {
   @TempDir Path folder;
@@ -40,16 +43,17 @@ class WorkshopTest {
     try (Workshop workshop = opened(file())) {
       workshop.record(Samples.ALDER, "EH", Samples.START);
       workshop.record(first);
-      workshop.record(second);
       workshop.record(Samples.moved("m", 90));
+      workshop.record(second);
       workshop.prefer("eh", "unit", "INCH");
       workshop.prefer("eh", "unit", "MILLIMETRE");
     }
     try (Workshop workshop = opened(file())) {
-      assertThat(workshop.machines()).containsExactly(Samples.ALDER);
-      assertThat(workshop.entries("alder")).containsExactly(first, second);
-      assertThat(workshop.events("alder")).containsExactly(Samples.moved("m", 90));
-      assertThat(workshop.entries("sedge")).isEmpty();
+      assertThat(workshop.machines().readable()).containsExactly(Samples.ALDER);
+      assertThat(workshop.history("alder"))
+          .as("in the order of writing, entries and events alike")
+          .containsExactly(first, Samples.moved("m", 90), second);
+      assertThat(workshop.history("sedge")).isEmpty();
       assertThat(workshop.preference("eh", "unit")).contains("MILLIMETRE");
       assertThat(workshop.preference("tr", "unit")).isEmpty();
     }
@@ -70,7 +74,7 @@ class WorkshopTest {
               Samples.ALDER.bedSupport(),
               0.25);
       workshop.record(renamed, "EH", Samples.START.plusSeconds(60));
-      assertThat(workshop.machines()).containsExactly(renamed);
+      assertThat(workshop.machines().readable()).containsExactly(renamed);
     }
   }
 
@@ -118,7 +122,7 @@ class WorkshopTest {
       workshop.record(entry);
       workshop.keepDraft("alder", "bed", Map.of("reading.1", "7"));
       assertThatThrownBy(() -> workshop.record(entry)).isInstanceOf(RuntimeException.class);
-      assertThat(workshop.entries("alder")).hasSize(1);
+      assertThat(workshop.history("alder")).hasSize(1);
       assertThat(workshop.draft("alder", "bed")).isNotEmpty();
     }
   }
@@ -130,7 +134,8 @@ class WorkshopTest {
           .isInstanceOfSatisfying(
               Opening.InUse.class,
               inUse ->
-                  assertThat(inUse.holder()).contains("process " + ProcessHandle.current().pid()));
+                  assertThat(Phrasebook.ENGLISH.say(inUse.holder()))
+                      .contains("process " + ProcessHandle.current().pid()));
     }
     opened(file()).close();
   }
@@ -141,7 +146,8 @@ class WorkshopTest {
     setVersion(99);
     assertThat(Workshop.open(file()))
         .isInstanceOfSatisfying(
-            Opening.Unusable.class, u -> assertThat(u.because()).contains("newer Zebrawood", "99"));
+            Opening.Unusable.class,
+            u -> assertThat(Phrasebook.ENGLISH.say(u.because())).contains("newer Zebrawood", "99"));
     setVersion(Workshop.SCHEMA);
     opened(file()).close();
   }
@@ -160,13 +166,46 @@ class WorkshopTest {
     assertThat(Workshop.open(text))
         .isInstanceOfSatisfying(
             Opening.Unusable.class,
-            u -> assertThat(u.because()).contains("is not a workshop file"));
+            u ->
+                assertThat(Phrasebook.ENGLISH.say(u.because())).contains("is not a workshop file"));
     assertThat(Files.readString(text)).startsWith("Dear customer");
     assertThat(Workshop.open(folder))
         .isInstanceOfSatisfying(
-            Opening.Unusable.class, u -> assertThat(u.because()).contains("no file that can"));
+            Opening.Unusable.class,
+            u -> assertThat(Phrasebook.ENGLISH.say(u.because())).contains("no file that can"));
     Path notAFolder = text.resolve("w.zebrawood");
     assertThat(Workshop.open(notAFolder)).isInstanceOf(Opening.Unusable.class);
+  }
+
+  @Test
+  void damagedRowsAndKindsOfANewerVersionAreToldAndEverythingElseIsThere() throws SQLException {
+    Entry good = Samples.entry("a", EntryKind.AS_FOUND, 0, Samples.onScrews(6, 7, 6, 6.5));
+    try (Workshop workshop = opened(file())) {
+      workshop.record(Samples.ALDER, "EH", Samples.START);
+      workshop.record(good);
+    }
+    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file());
+        Statement sql = connection.createStatement()) {
+      String copy =
+          "INSERT INTO entry (id, machine_id, station, kind, at, recorded_at, recorded_by,"
+              + " because, readings, finding, verdict, figures, version, ord) SELECT '%s',"
+              + " machine_id, station, %s, at, recorded_at, recorded_by, because, readings,"
+              + " finding, %s, %s, version, ord + %d FROM entry WHERE id = 'a'";
+      sql.execute(copy.formatted("kind", "'SPECTRAL'", "verdict", "figures", 1));
+      sql.execute(copy.formatted("verdict", "kind", "'MAYBE'", "figures", 2));
+      sql.execute(copy.formatted("figures", "kind", "verdict", "'{['", 3));
+      sql.execute(
+          "INSERT INTO event (id, machine_id, kind, at, recorded_at, recorded_by, note, version,"
+              + " ord) VALUES ('e', 'alder', 'ECLIPSE', '2026-03-02T10:00:00Z',"
+              + " '2026-03-02T10:00:00Z', 'TR', '', 2, 9)");
+    }
+    try (Workshop workshop = opened(file())) {
+      Ledger ledger = new Ledger(Samples.ALDER, workshop.history("alder"));
+      assertThat(ledger.entries()).contains(good);
+      assertThat(ledger.unread())
+          .extracting(Recorded::id)
+          .containsExactlyInAnyOrder("kind", "verdict", "figures", "e");
+    }
   }
 
   /** Another process records and is killed without warning; what it said was recorded is there. */
@@ -196,7 +235,7 @@ class WorkshopTest {
       assertThat(process.waitFor(20, TimeUnit.SECONDS)).isTrue();
     }
     try (Workshop workshop = opened(file())) {
-      List<Entry> entries = workshop.entries("alder");
+      List<Recorded> entries = workshop.history("alder");
       assertThat(entries.size()).isGreaterThanOrEqualTo(said);
       assertThat(Integer.parseInt(workshop.draft("alder", "mirrors").get("reading.0")))
           .isGreaterThanOrEqualTo(said - 1);

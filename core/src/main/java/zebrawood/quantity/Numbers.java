@@ -1,0 +1,58 @@
+package zebrawood.quantity;
+
+import java.util.Locale;
+
+/** Figures made ready to be shown or compared. */
+public final class Numbers {
+  private Numbers() {}
+
+  /** The value, or exactly 0 when it is smaller than {@code nothing}; never minus zero. */
+  public static double snap(double value, double nothing) {
+    return Math.abs(value) < nothing ? 0.0 : value;
+  }
+
+  private static final long[] POWERS = {1, 10, 100, 1_000, 10_000, 100_000, 1_000_000};
+
+  /** Below this a value times any of the powers is a whole number that a double holds exactly. */
+  private static final double PLAIN_SIZE = 1e9;
+
+  /** With this many decimals, halves away from zero, and no sign on a zero. */
+  public static String fixed(double value, int decimals) {
+    if (!(Math.abs(value) < PLAIN_SIZE) || decimals >= POWERS.length) {
+      return String.format(Locale.ROOT, "%." + decimals + "f", value);
+    }
+    long power = POWERS[decimals];
+    long scaled = Math.round(Math.abs(value) * power);
+    String whole = (value < 0 && scaled != 0 ? "-" : "") + scaled / power;
+    if (decimals == 0) {
+      return whole;
+    }
+    String rest = String.valueOf(scaled % power);
+    return whole + "." + "0".repeat(decimals - rest.length()) + rest;
+  }
+
+  /** To so many decimals, as a number. */
+  public static double rounded(double value, int decimals) {
+    double power = POWERS[decimals];
+    return Math.abs(value) < PLAIN_SIZE ? Math.round(value * power) / power : value;
+  }
+
+  /** A number as a person writes it: no exponent for ordinary sizes, no trailing zeros. */
+  public static String plain(double value) {
+    if (Math.abs(value) >= PLAIN_SIZE || (value != 0 && Math.abs(value) < 1e-6)) {
+      return String.valueOf(value);
+    }
+    String text = fixed(value, 6);
+    int end = text.length();
+    while (text.charAt(end - 1) == '0') {
+      end--;
+    }
+    return text.substring(0, text.charAt(end - 1) == '.' ? end - 1 : end);
+  }
+
+  /** Highest less lowest. */
+  public static double peakToValley(java.util.List<Double> values) {
+    return values.stream().mapToDouble(d -> d).max().orElse(0)
+        - values.stream().mapToDouble(d -> d).min().orElse(0);
+  }
+}

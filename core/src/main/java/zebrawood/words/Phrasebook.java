@@ -1,0 +1,193 @@
+package zebrawood.words;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.MissingResourceException;
+import java.util.Optional;
+import java.util.ResourceBundle;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.UnaryOperator;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.DisplayUnits;
+
+/**
+ * Makes sentences of messages, in one language and one choice of units. Immutable; what was looked
+ * up once is remembered.
+ */
+public final class Phrasebook {
+  /** As documents and {@code solve} have it. */
+  public static final Phrasebook ENGLISH =
+      new Phrasebook(Locale.ROOT, DisplayUnits.METRIC, UnaryOperator.identity());
+
+  /** What has no bundle of its own stands in one of these. */
+  private static final List<String> SHARED =
+      List.of("zebrawood.words.common", "zebrawood.words.interface", "zebrawood.words.paper");
+
+  private static final Pattern PLACE = Pattern.compile("%(?:\\d+\\$)?s|%%|%n");
+
+  private final Locale locale;
+  private final DisplayUnits units;
+  private final UnaryOperator<String> spoken;
+  private final Map<String, Optional<String>> known = new ConcurrentHashMap<>();
+
+  private Phrasebook(Locale locale, DisplayUnits units, UnaryOperator<String> spoken) {
+    this.locale = locale;
+    this.units = units;
+    this.spoken = spoken;
+  }
+
+  public static Phrasebook of(Locale locale, DisplayUnits units) {
+    return new Phrasebook(locale, units, UnaryOperator.identity());
+  }
+
+  /**
+   * A language for tests: every word of the bundles accented and a third longer, so that a word
+   * that came from elsewhere shows, and a field that is too narrow too.
+   */
+  public static Phrasebook pseudo() {
+    return new Phrasebook(Locale.ROOT, DisplayUnits.METRIC, PseudoLanguage::of);
+  }
+
+  /** The same language with other units. */
+  public Phrasebook with(DisplayUnits others) {
+    return new Phrasebook(locale, others, spoken);
+  }
+
+  public DisplayUnits units() {
+    return units;
+  }
+
+  public Locale locale() {
+    return locale;
+  }
+
+  /** Whether the bundles have this key. */
+  public boolean has(String key) {
+    return find(key).isPresent();
+  }
+
+  public String say(String key, Object... arguments) {
+    return say(Message.of(key, arguments));
+  }
+
+  /** As words without a full stop, or as the bundle ends it. */
+  public String say(Message message) {
+    if (message.key().equals(Message.BARE) && message.arguments().getFirst() instanceof Amount a) {
+      return a.number(units);
+    }
+    Object[] words = message.arguments().stream().map(this::argument).toArray();
+    String text =
+        find(message.key())
+            .orElseThrow(() -> new MissingResourceException("no words", "bundles", message.key()));
+    return words.length == 0 && !text.contains("%")
+        ? text
+        : String.format(Locale.ROOT, text, words);
+  }
+
+  public String say(Enum<?> constant) {
+    return say(Message.keyOf(constant));
+  }
+
+  /**
+   * A message that an older or newer version kept: its key where this version has no words for it.
+   */
+  public String sayKept(Message message) {
+    try {
+      return say(message);
+    } catch (MissingResourceException | java.util.IllegalFormatException e) {
+      return message.key();
+    }
+  }
+
+  public String say(Amount amount) {
+    return amount.shown(units);
+  }
+
+  private String argument(Object argument) {
+    return switch (argument) {
+      case Amount amount -> say(amount);
+      case Message message -> say(message);
+      case Enum<?> constant -> say(constant);
+      default -> argument.toString();
+    };
+  }
+
+  /** A whole sentence: what, and behind a colon why. */
+  public String sentence(Advice advice) {
+    String what =
+        advice
+            .subject()
+            .map(s -> say("words.at", say(s), lowerFirst(say(advice.what()))))
+            .orElse(say(advice.what()));
+    return ended(advice.why().map(why -> say("words.because", what, say(why))).orElse(what));
+  }
+
+  public String sentence(Message message) {
+    return upperFirst(ended(say(message)));
+  }
+
+  private static String ended(String words) {
+    return words.isEmpty() || ".!?:".indexOf(words.charAt(words.length() - 1)) >= 0
+        ? words
+        : words + ".";
+  }
+
+  /** With a capital at its beginning, as a line of its own has it. */
+  public String line(Message message) {
+    return upperFirst(say(message));
+  }
+
+  public static String upperFirst(String words) {
+    return words.isEmpty()
+        ? words
+        : words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+  }
+
+  public static String lowerFirst(String words) {
+    return words.isEmpty()
+        ? words
+        : words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
+  }
+
+  private Optional<String> find(String key) {
+    return known.computeIfAbsent(key, this::lookUp);
+  }
+
+  private Optional<String> lookUp(String key) {
+    int dot = key.indexOf('.');
+    Optional<String> own =
+        dot < 0 ? Optional.empty() : in("zebrawood." + key.substring(0, dot) + ".words", key);
+    return own.or(() -> SHARED.stream().flatMap(b -> in(b, key).stream()).findFirst())
+        .map(this::spokenOf);
+  }
+
+  private Optional<String> in(String bundle, String key) {
+    try {
+      ResourceBundle words =
+          ResourceBundle.getBundle(
+              bundle,
+              locale,
+              Phrasebook.class.getClassLoader(),
+              ResourceBundle.Control.getNoFallbackControl(
+                  ResourceBundle.Control.FORMAT_PROPERTIES));
+      return words.containsKey(key) ? Optional.of(words.getString(key)) : Optional.empty();
+    } catch (MissingResourceException e) {
+      return Optional.empty();
+    }
+  }
+
+  /** Places for arguments stay what they are. */
+  private String spokenOf(String text) {
+    StringBuilder all = new StringBuilder();
+    Matcher places = PLACE.matcher(text);
+    int from = 0;
+    while (places.find()) {
+      all.append(spoken.apply(text.substring(from, places.start()))).append(places.group());
+      from = places.end();
+    }
+    return all.append(spoken.apply(text.substring(from))).toString();
+  }
+}

@@ -1,0 +1,224 @@
+package zebrawood.desktop.controller;
+
+import java.io.IOException;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Executor;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import zebrawood.controller.Settings;
+import zebrawood.desktop.text.Text;
+import zebrawood.devices.controller.ControllerLink;
+import zebrawood.devices.controller.LineController;
+import zebrawood.devices.controller.LinkTrouble;
+import zebrawood.devices.controller.Port;
+import zebrawood.devices.controller.SettingsChange;
+import zebrawood.devices.controller.TestShot;
+import zebrawood.words.Message;
+
+/**
+ * Talks to a controller on a thread of its own: opens the port, does one thing, and lets the port
+ * go again, so that the job software can have it. Properties and answers belong to the interface's
+ * thread.
+ */
+final class ControllerSession {
+  private static final Duration HOMING = Duration.ofSeconds(90);
+  private static final Duration SHORT = Duration.ofSeconds(5);
+
+  /** Opens a port by its name. */
+  @FunctionalInterface
+  interface Opener {
+    Port open(String name) throws IOException;
+  }
+
+  private static final Logger LOG = LoggerFactory.getLogger(ControllerSession.class);
+
+  /** A pulse of a second and reading the mode back take less; nobody waits longer for a window. */
+  private static final Duration ENDING = Duration.ofSeconds(3);
+
+  private final AtomicBoolean disposed = new AtomicBoolean();
+  private final Opener opener;
+  private final Executor ui;
+  private final ExecutorService worker =
+      Executors.newSingleThreadExecutor(
+          Thread.ofPlatform().name("controller-link").daemon(true).factory());
+  private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper(false);
+  private final ReadOnlyStringWrapper words = new ReadOnlyStringWrapper("");
+  private final AtomicBoolean cancelled = new AtomicBoolean();
+
+  ControllerSession(Opener opener, Executor ui) {
+    this.opener = opener;
+    this.ui = ui;
+  }
+
+  ReadOnlyBooleanProperty busyProperty() {
+    return busy.getReadOnlyProperty();
+  }
+
+  /** What it does now, or how the last thing ended. */
+  ReadOnlyStringProperty wordsProperty() {
+    return words.getReadOnlyProperty();
+  }
+
+  /** Ends a wait soon; a change or a shot that was begun ends as it must. */
+  void cancel() {
+    cancelled.set(true);
+  }
+
+  /** Something done over an open link. */
+  private interface Work<T> {
+    T on(ControllerLink link) throws LinkTrouble;
+  }
+
+  private <T> void run(
+      String port, String doing, Work<T> work, Consumer<T> then, Consumer<String> otherwise) {
+    if (busy.get()) {
+      return;
+    }
+    busy.set(true);
+    words.set(doing);
+    cancelled.set(false);
+    worker.execute(() -> {
+      try (ControllerLink link = new LineController(opener.open(port), cancelled::get)) {
+        link.connect();
+        T answer = work.on(link);
+        tell(() -> {
+          busy.set(false);
+          words.set("");
+          then.accept(answer);
+        });
+      } catch (LinkTrouble e) {
+        failed(Text.of(e.said()), otherwise);
+      } catch (IOException e) {
+        failed(
+            Text.of("controller.link.not-opened", Message.quoted(String.valueOf(e.getMessage()))),
+            otherwise);
+      } catch (RuntimeException e) {
+        LOG.error("controller link", e);
+        failed(Text.of("controller.link.not-opened", Message.quoted(e.toString())), otherwise);
+      }
+    });
+  }
+
+  private void failed(String because, Consumer<String> otherwise) {
+    tell(() -> {
+      busy.set(false);
+      words.set(because);
+      otherwise.accept(because);
+    });
+  }
+
+  void read(String port, Consumer<Settings> then) {
+    run(port, Text.of("controller.link.reading"), ControllerLink::readSettings, then, e -> {});
+  }
+
+  void change(
+      String port,
+      Settings seen,
+      List<String> lines,
+      Consumer<SettingsChange.Outcome> then,
+      Consumer<String> otherwise) {
+    run(
+        port,
+        Text.of("controller.link.writing", lines.size()),
+        link -> {
+          try {
+            return SettingsChange.run(
+                link,
+                seen,
+                lines,
+                line -> tell(() -> words.set(Text.of("controller.link.sending", line))));
+          } catch (RuntimeException e) {
+            LOG.error("change of settings", e);
+            return new SettingsChange.Outcome.Stopped(
+                Optional.empty(), Optional.empty(), lines.getFirst(), Message.quoted(e.toString()));
+          }
+        },
+        then,
+        otherwise);
+  }
+
+  void shot(
+      String port,
+      TestShot.Order order,
+      Consumer<TestShot.Outcome> then,
+      Consumer<String> otherwise) {
+    run(
+        port,
+        Text.of("controller.link.firing"),
+        link -> {
+          try {
+            return TestShot.fire(link, order);
+          } catch (RuntimeException e) {
+            LOG.error("test shot", e);
+            return new TestShot.Outcome.ModeUnknown(Message.quoted(e.toString()));
+          }
+        },
+        then,
+        otherwise);
+  }
+
+  /** Homes, or moves to a place, and waits until it stands. */
+  void move(String port, String line, Consumer<String> then) {
+    run(
+        port,
+        Text.of("controller.link.moving"),
+        link -> {
+          link.send(line, line.equals("$H") ? HOMING : SHORT);
+          Optional<String> alarm = Optional.empty();
+          long end = System.nanoTime() + HOMING.toNanos();
+          while (System.nanoTime() < end) {
+            var status = link.status();
+            if (status.alarm()) {
+              alarm = Optional.of(Text.of("controller.link.alarm"));
+              break;
+            }
+            if (!status.busy()) {
+              break;
+            }
+          }
+          return alarm.orElse(Text.of("controller.link.there"));
+        },
+        then,
+        e -> {});
+  }
+
+  /**
+   * Ends what waits. What was begun ends as it must, within seconds; its answer is not told any
+   * more, so that what was kept before it stays as it is.
+   */
+  void dispose() {
+    disposed.set(true);
+    cancelled.set(true);
+    worker.shutdown();
+  }
+
+  /** Waits, at most for seconds, until what was begun has ended; not on the window's thread. */
+  void awaitEnd() {
+    try {
+      if (!worker.awaitTermination(ENDING.toSeconds(), TimeUnit.SECONDS)) {
+        LOG.error("the controller did not end what it did within {}", ENDING);
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private void tell(Runnable answer) {
+    ui.execute(() -> {
+      if (!disposed.get()) {
+        answer.run();
+      }
+    });
+  }
+}

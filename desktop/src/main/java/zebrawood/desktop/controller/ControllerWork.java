@@ -1,0 +1,396 @@
+package zebrawood.desktop.controller;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Stream;
+import javafx.scene.control.TextField;
+import zebrawood.controller.Audit;
+import zebrawood.controller.AxisScale;
+import zebrawood.controller.ControllerReadings;
+import zebrawood.controller.ControllerStation;
+import zebrawood.controller.ControllerVisit;
+import zebrawood.controller.ControllerVisit.Judged;
+import zebrawood.controller.ControllerVisit.Motion;
+import zebrawood.controller.ControllerVisit.Proof;
+import zebrawood.controller.ControllerVisit.TwoMarks;
+import zebrawood.controller.NamedFields;
+import zebrawood.controller.RunUp;
+import zebrawood.controller.Settings;
+import zebrawood.desktop.form.ChoiceField;
+import zebrawood.desktop.form.Field;
+import zebrawood.desktop.form.ProofField;
+import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.form.WordsField;
+import zebrawood.desktop.sheet.Outcome;
+import zebrawood.desktop.sheet.Part;
+import zebrawood.desktop.sheet.SheetContext;
+import zebrawood.desktop.sheet.StationWork;
+import zebrawood.desktop.solve.Solver;
+import zebrawood.desktop.stations.StationDefinition;
+import zebrawood.desktop.text.Text;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.Figure;
+import zebrawood.machine.Machine;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.DisplayUnits;
+import zebrawood.quantity.Quantity;
+import zebrawood.records.picture.Canvas;
+import zebrawood.words.Message;
+
+/** The controller station at one machine: what is typed or read, and what follows from it. */
+public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
+  public static final StationDefinition DEFINITION =
+      new StationDefinition(
+          ControllerStation.STATION,
+          (ledger, units) -> new ControllerWork(ledger.machine(), units),
+          Solver.of("controller", ControllerReadings.class, Audit::solve, Set.of()));
+
+  private static final double SCALE_PER_MILLE = 2;
+  private static final long LONGEST_FILE = 200_000;
+  private static final double SMALLEST_SETTING = 0.001;
+  private static final double LARGEST_SETTING = 1e7;
+
+  private final Machine machine;
+  private final WordsField dump = form().words(Field.READING + "dump", ControllerWork::readable);
+  private final HeadFields head = new HeadFields(form());
+  private final List<QuantityField> across = scale("X");
+  private final List<QuantityField> along = scale("Y");
+  private final QuantityField rule = form().quantity("rule", Quantity.LENGTH, 0.001, 10);
+  private final QuantityField speed = form().quantity("speed", Quantity.SPEED, 0.1, 100_000);
+  private final QuantityField acceleration =
+      form().quantity("acceleration", Quantity.ACCELERATION, 1, LARGEST_SETTING);
+  private final QuantityField width = form().quantity("width", Quantity.LENGTH, 0.1, 100_000);
+  private final ChoiceField<TwoMarks> marks =
+      form().choice(Field.READING + "marks", TwoMarks.class, TwoMarks.NOT_BURNT);
+  private final WordsField configuration = form().words("configuration");
+  private final QuantityField lens = form().quantity("lens", Quantity.LENGTH, 5, 2000);
+  private final WordsField offline = form().words(Field.READING + "offline", NamedFields::parse);
+  private final WordsField leastMark = form().words("leastMark");
+  private final WordsField connection = form().words("connection");
+  private final Map<Motion, ProofField> proofs = new EnumMap<>(Motion.class);
+
+  // Orders for one shot are of a form of their own: they are given, not kept.
+  private final QuantityField share;
+  private final QuantityField pulse;
+
+  private Optional<String> leftBefore = Optional.empty();
+  private Optional<ControllerProtocol> protocol = Optional.empty();
+
+  public ControllerWork(Machine machine, DisplayUnits units) {
+    super(new StationForm("controller", units));
+    this.machine = machine;
+    rule.set(0.5);
+    if (machine.build().headTravels()) {
+      for (Motion item : Motion.values()) {
+        proofs.put(item, form().proof(item));
+      }
+    }
+    StationForm orders = new StationForm("controller", units);
+    share = orders.quantity("share", Quantity.PERCENT, 0.1, 30);
+    pulse = orders.quantity("pulse", Quantity.PULSE_TIME, 5, 1000);
+    share.set(1);
+    pulse.set(100);
+    begin();
+  }
+
+  private List<QuantityField> scale(String axis) {
+    return List.of(
+        form().quantity(Field.READING + "commanded" + axis, Quantity.LENGTH, 0.1, 100_000),
+        form().quantity(Field.READING + "measured" + axis, Quantity.LENGTH, 0.1, 100_000));
+  }
+
+  private static void readable(String text) {
+    if (isNumbered(text)) {
+      Settings.parse(text);
+    } else {
+      NamedFields.parse(text);
+    }
+  }
+
+  private static boolean isNumbered(String text) {
+    return text.lines().anyMatch(l -> l.strip().matches("\\$\\d{1,5}\\s*=.*"));
+  }
+
+  Machine machine() {
+    return machine;
+  }
+
+  WordsField dump() {
+    return dump;
+  }
+
+  HeadFields head() {
+    return head;
+  }
+
+  QuantityField share() {
+    return share;
+  }
+
+  QuantityField pulse() {
+    return pulse;
+  }
+
+  /** The numbered settings that stand there, when they can be read. */
+  Optional<Settings> settings() {
+    return dump.isEmpty() || dump.problem().isPresent() || !isNumbered(dump.text())
+        ? Optional.empty()
+        : Optional.of(Settings.parse(dump.text()));
+  }
+
+  @Override
+  protected Stream<Field> needed() {
+    List<Field> needed = new ArrayList<>(List.of(dump));
+    head.needed().forEach(needed::add);
+    for (List<QuantityField> axis : List.of(across, along)) {
+      if (QuantityField.begun(axis)) {
+        needed.addAll(axis);
+        needed.add(rule);
+      }
+    }
+    if (!speed.isEmpty() || !width.isEmpty()) {
+      needed.addAll(List.of(speed, width));
+      if (accelerationMmS2().isEmpty()) {
+        needed.add(acceleration);
+      }
+    }
+    return needed.stream();
+  }
+
+  private OptionalDouble accelerationMmS2() {
+    return acceleration.value().isPresent()
+        ? acceleration.value()
+        : setting(Settings.ACCELERATION_X);
+  }
+
+  private OptionalDouble setting(int number) {
+    return settings()
+        .map(s -> s.number(number, SMALLEST_SETTING, LARGEST_SETTING))
+        .orElse(OptionalDouble.empty());
+  }
+
+  @Override
+  protected ControllerVisit readings() {
+    boolean numbered = isNumbered(dump.text());
+    return new ControllerVisit(
+        numbered ? Optional.of(numbered()) : Optional.empty(),
+        numbered ? Optional.empty() : Optional.of(dump.text()),
+        lens.value(),
+        offline.isEmpty() ? Optional.empty() : Optional.of(offline.text()),
+        leftBefore,
+        axis(across, Settings.STEPS_PER_MM_X),
+        axis(along, Settings.STEPS_PER_MM_Y),
+        speed.isEmpty()
+            ? Optional.empty()
+            : Optional.of(
+                new RunUp.Readings(
+                    speed.number(), accelerationMmS2().orElseThrow(), width.number())),
+        marks.get(),
+        head.homeAtStart(),
+        text(configuration),
+        connection.text(),
+        answered(proofs, Proof::new));
+  }
+
+  private Optional<AxisScale.Readings> axis(List<QuantityField> fields, int stepsSetting) {
+    return QuantityField.begun(fields)
+        ? Optional.of(
+            new AxisScale.Readings(
+                fields.get(0).number(),
+                fields.get(1).number(),
+                rule.number(),
+                SCALE_PER_MILLE,
+                setting(stepsSetting)))
+        : Optional.empty();
+  }
+
+  private ControllerReadings numbered() {
+    return new ControllerReadings(
+        dump.text(),
+        head.machine(machine),
+        head.jobSoftware(),
+        head.wired(),
+        head.policy(),
+        Optional.of(head.head()));
+  }
+
+  @Override
+  protected Judged solve(ControllerVisit visit) {
+    return visit.solve(machine);
+  }
+
+  @Override
+  public List<Figure> figures(ControllerVisit visit, Judged finding) {
+    return visit.figures(finding);
+  }
+
+  @Override
+  protected void attached(SheetContext sheet) {
+    protocol = Optional.of(new ControllerProtocol(this, sheet));
+    configuration.textProperty().subscribe((before, now) -> configurationNamed(sheet, now.strip()));
+  }
+
+  @Override
+  public List<Part> parts() {
+    return List.of(
+        Part.heading("sheet.readings", "sheet.keys"),
+        new Part.Own(pane -> protocol.orElseThrow().linkBar()),
+        new Part.Area(dump, 6, Message.of("controller.dump.prompt")),
+        new Part.Told(),
+        new Part.Rows(List.copyOf(proofs.values())),
+        head.software(),
+        Part.fold(
+            "controller.scale",
+            Part.hint("controller.scale.hint"),
+            new Part.Rows(Stream.of(across, along, List.of(rule)).flatMap(List::stream).toList())),
+        Part.fold("controller.run-up", Part.rows(speed, acceleration, width)),
+        Part.fold("controller.marks", Part.hint("controller.marks.hint"), Part.rows(marks)),
+        Part.fold(
+            "controller.shot-order",
+            Part.rows(share, pulse),
+            Part.hint("controller.shot.hint"),
+            Part.rows(leastMark)),
+        Part.fold(
+            "controller.snapshots",
+            Part.hint("controller.snapshots.hint"),
+            new Part.Own(pane -> protocol.orElseThrow().snapshots())),
+        Part.fold(
+            "controller.configuration",
+            Part.hint("controller.configuration.hint"),
+            Part.rows(configuration),
+            head.ofTheHead()),
+        Part.fold(
+            "controller.file", Part.hint("controller.file.hint"), new Part.Own(pane -> fileName())),
+        Part.fold(
+            "controller.named",
+            Part.rows(lens),
+            Part.hint("controller.offline.hint"),
+            new Part.Area(offline, 4, Message.of("controller.offline.prompt"))),
+        Part.fold(
+            "controller.connection",
+            Part.hint("controller.connection.hint"),
+            Part.rows(connection)));
+  }
+
+  /** A configuration file by its name; Enter takes its text. */
+  private TextField fileName() {
+    TextField name = new TextField();
+    name.setId("controller-file-name");
+    name.setAccessibleText(Text.of("controller.file"));
+    name.setOnAction(e -> {
+      try {
+        Path path = Path.of(name.getText().strip());
+        if (Files.size(path) > LONGEST_FILE) {
+          say(Message.of("controller.file.long", LONGEST_FILE / 1000));
+          return;
+        }
+        dump.set(Files.readString(path, StandardCharsets.ISO_8859_1));
+      } catch (IOException | InvalidPathException failed) {
+        say(Message.of("controller.file.bad", Message.quoted(name.getText().strip())));
+      }
+    });
+    return name;
+  }
+
+  private void say(Message words) {
+    context().ifPresent(c -> c.workshop().say(Text.of(words)));
+  }
+
+  @Override
+  public void draw(Canvas on) {
+    ControllerPicture.draw(on, found());
+  }
+
+  @Override
+  public boolean hasPaperPicture() {
+    return found().flatMap(f -> f.finding().audit()).isPresent();
+  }
+
+  @Override
+  public Message whyRead() {
+    return Message.of("controller.do.why");
+  }
+
+  @Override
+  public Message caution() {
+    return Message.of("controller.caution");
+  }
+
+  @Override
+  public List<Message> summary(Outcome.Found<ControllerVisit, Judged> found) {
+    List<Message> sentences = new ArrayList<>();
+    found
+        .finding()
+        .audit()
+        .ifPresent(a ->
+            a.effectiveFullPower()
+                .ifPresent(full ->
+                    sentences.add(
+                        Message.of(
+                            head.laser() ? "controller.summary.power" : "controller.summary.speed",
+                            Amount.of(100 * full, Quantity.PERCENT, 0),
+                            a.writes().isEmpty()
+                                ? Message.of("controller.summary.nothing")
+                                : Message.verbatim(String.join("  ", a.writes()))))));
+    found
+        .finding()
+        .runUp()
+        .ifPresent(r ->
+            sentences.add(
+                Message.of(
+                    "controller.summary.run-up",
+                    Amount.of(r.runUpMm(), Quantity.LENGTH, 1),
+                    Amount.of(r.bestSpeedMmS(), Quantity.SPEED, 0))));
+    return sentences;
+  }
+
+  @Override
+  public void recordChanged(List<Entry> entries) {
+    context()
+        .ifPresent(c -> {
+          List<Snapshot> all = Snapshot.all(entries, c.workshop().clock().getZone());
+          Optional<Snapshot> left = Snapshot.lastLeft(all, text(configuration));
+          setLeftBefore(left.map(Snapshot::text));
+          protocol.orElseThrow().snapshots().show(all, left);
+        });
+  }
+
+  /** The text as it was last left, to be compared with. */
+  void setLeftBefore(Optional<String> text) {
+    if (!text.equals(leftBefore)) {
+      leftBefore = text;
+      solveAgain();
+    }
+  }
+
+  /** A head that was here before brings its power words and its travel with it. */
+  private void configurationNamed(SheetContext sheet, String name) {
+    List<Entry> entries = sheet.workshop().opened().ledger().entriesAt(ControllerStation.STATION);
+    Snapshot.lastLeft(Snapshot.all(entries, sheet.workshop().clock().getZone()), name)
+        .filter(s -> !name.isEmpty())
+        .ifPresent(s -> head.take(s.typed()));
+    recordChanged(entries);
+  }
+
+  @Override
+  public void awaitEnd() {
+    protocol.ifPresent(ControllerProtocol::awaitEnd);
+  }
+
+  @Override
+  public void dispose() {
+    protocol.ifPresent(ControllerProtocol::dispose);
+    super.dispose();
+  }
+}

@@ -1,0 +1,143 @@
+package zebrawood.desktop.controller;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import zebrawood.controller.ControllerReadings.AirCode;
+import zebrawood.controller.ControllerReadings.Head;
+import zebrawood.controller.ControllerReadings.JobSoftware;
+import zebrawood.controller.ControllerReadings.Laser;
+import zebrawood.controller.ControllerReadings.MachineFacts;
+import zebrawood.controller.ControllerReadings.Policy;
+import zebrawood.controller.ControllerReadings.Units;
+import zebrawood.controller.ControllerVisit.HomeAtStart;
+import zebrawood.controller.Corner;
+import zebrawood.desktop.form.ChoiceField;
+import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.sheet.Part;
+import zebrawood.machine.Machine;
+import zebrawood.quantity.Quantity;
+
+/** What the settings are compared with: the job software, the machine, and the head on it. */
+final class HeadFields {
+  private static final double LARGEST_MM = 100_000;
+
+  /** What belongs to a head, not to the machine. */
+  private static final List<String> OF_A_HEAD =
+      List.of("topWord", "areaX", "areaY", "travelX", "travelY", "head", "sentAir", "wiredAir");
+
+  private final StationForm form;
+  private final QuantityField topWord;
+  private final QuantityField areaX;
+  private final QuantityField areaY;
+  private final QuantityField travelX;
+  private final QuantityField travelY;
+  private final ChoiceField<Head> head;
+  private final ChoiceField<Corner> home;
+  private final ChoiceField<YesNo> switches;
+  private final ChoiceField<AirCode> sent;
+  private final ChoiceField<AirCode> wired;
+  private final ChoiceField<Units> units;
+  private final ChoiceField<SoftwareOrigin> origin;
+  private final ChoiceField<Policy> policy;
+  private final ChoiceField<HomeAtStart> homeAtStart;
+
+  HeadFields(StationForm form) {
+    this.form = form;
+    topWord = form.quantity("topWord", Quantity.NUMBER, 1, 1_000_000);
+    areaX = form.quantity("areaX", Quantity.LENGTH, 1, LARGEST_MM);
+    areaY = form.quantity("areaY", Quantity.LENGTH, 1, LARGEST_MM);
+    travelX = form.quantity("travelX", Quantity.LENGTH, 1, LARGEST_MM);
+    travelY = form.quantity("travelY", Quantity.LENGTH, 1, LARGEST_MM);
+    head = form.choice("head", Head.class, Head.LASER);
+    home = form.choice("home", Corner.class, Corner.FRONT_LEFT);
+    switches = form.choice("switches", YesNo.class, YesNo.YES);
+    sent = form.choice("sentAir", AirCode.class, AirCode.M8);
+    wired = form.choice("wiredAir", AirCode.class, AirCode.M8);
+    units = form.choice("units", Units.class, Units.MM);
+    origin = form.choice("origin", SoftwareOrigin.class, SoftwareOrigin.NOT_KNOWN);
+    policy = form.choice("policy", Policy.class, Policy.MATCH_SOFTWARE);
+    homeAtStart = form.choice("homeAtStart", HomeAtStart.class, HomeAtStart.NOT_KNOWN);
+    topWord.set(1000);
+  }
+
+  Part software() {
+    return Part.fold(
+        "controller.software",
+        Part.rows(topWord, areaX, areaY),
+        new Part.Labelled(
+            List.of(home, switches, sent, wired, units, origin, policy, homeAtStart)));
+  }
+
+  /**
+   * The head of a configuration, and what it reaches where that is not what the machine travels.
+   */
+  Part ofTheHead() {
+    return Part.rows(head, travelX, travelY);
+  }
+
+  Stream<QuantityField> needed() {
+    return areaX.isEmpty() && areaY.isEmpty()
+        ? Stream.of(topWord)
+        : Stream.of(topWord, areaX, areaY);
+  }
+
+  boolean laser() {
+    return head.get() == Head.LASER;
+  }
+
+  Head head() {
+    return head.get();
+  }
+
+  HomeAtStart homeAtStart() {
+    return homeAtStart.get();
+  }
+
+  AirCode wired() {
+    return wired.get();
+  }
+
+  Policy policy() {
+    return policy.get();
+  }
+
+  MachineFacts machine(Machine machine) {
+    return new MachineFacts(
+        List.of(
+            travelX.value().orElse(machine.areaXMm()), travelY.value().orElse(machine.areaYMm())),
+        home.get(),
+        switches.get() == YesNo.YES,
+        laserOf(machine));
+  }
+
+  JobSoftware jobSoftware() {
+    return new JobSoftware(
+        topWord.number(),
+        sent.get(),
+        units.get(),
+        areaX.isEmpty() ? Optional.empty() : Optional.of(List.of(areaX.number(), areaY.number())),
+        origin.get().corner());
+  }
+
+  private static Laser laserOf(Machine machine) {
+    return switch (machine.source().kind()) {
+      case CO2_GLASS_TUBE, CO2_RF_TUBE -> Laser.CO2;
+      case DIODE -> Laser.DIODE;
+      case FIBRE, MOPA_FIBRE -> Laser.FIBRE;
+      case UV -> Laser.UV;
+    };
+  }
+
+  /** Takes over what belonged to the head when this configuration was last recorded. */
+  void take(Map<String, String> typedThen) {
+    Map<String, String> its = new HashMap<>(typedThen);
+    its.keySet().retainAll(OF_A_HEAD);
+    if (!form.typed().entrySet().containsAll(its.entrySet())) {
+      form.type(its);
+    }
+  }
+}

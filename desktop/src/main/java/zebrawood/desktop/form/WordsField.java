@@ -1,0 +1,112 @@
+package zebrawood.desktop.form;
+
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleStringProperty;
+import javafx.beans.property.StringProperty;
+import zebrawood.measure.UnusableReading;
+import zebrawood.quantity.DisplayUnits;
+import zebrawood.words.Message;
+
+/** Free words as they are typed, which something may refuse to understand. */
+public final class WordsField extends Field implements TypedField {
+  private static final Pattern BARE_NUMBER =
+      Pattern.compile("\\d+(?:\\.\\d+)?(?![\\d.]|\\s*[a-zA-Z\"])");
+
+  private static final Pattern LINE = Pattern.compile("\\w+\\[(\\d{1,6})]");
+
+  private boolean lengths;
+  private final StringProperty text = new SimpleStringProperty("");
+  private final ReadOnlyObjectWrapper<Optional<Message>> problem =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+
+  /**
+   * @param reader understands the words, or throws {@link UnusableReading}; not asked while empty
+   */
+  WordsField(String name, Message label, Consumer<String> reader) {
+    super(name, label);
+    text.subscribe((before, now) -> {
+      problem.set(problemOf(now, reader, label));
+      changed();
+    });
+  }
+
+  private static Optional<Message> problemOf(String words, Consumer<String> reader, Message label) {
+    if (words.isBlank()) {
+      return Optional.empty();
+    }
+    try {
+      reader.accept(words);
+      return Optional.empty();
+    } catch (UnusableReading e) {
+      return Optional.of(refusal(e, label));
+    }
+  }
+
+  /** A line of many is named by its number. */
+  private static Message refusal(UnusableReading e, Message label) {
+    var first = e.complaints().getFirst();
+    Matcher line = LINE.matcher(first.field());
+    return line.matches()
+        ? Message.of(
+            "form.refused",
+            Message.of("form.line", label, Integer.parseInt(line.group(1))),
+            first.found(),
+            first.accepted())
+        : StationForm.refusal(e);
+  }
+
+  @Override
+  public StringProperty textProperty() {
+    return text;
+  }
+
+  @Override
+  public ReadOnlyObjectProperty<Optional<Message>> problemProperty() {
+    return problem.getReadOnlyProperty();
+  }
+
+  @Override
+  public Optional<Message> problem() {
+    return problem.get();
+  }
+
+  @Override
+  public Optional<Message> understood() {
+    return Optional.empty();
+  }
+
+  @Override
+  public boolean isEmpty() {
+    return text.get().isBlank();
+  }
+
+  public void set(String words) {
+    text.set(words);
+  }
+
+  @Override
+  String kept() {
+    return text.get();
+  }
+
+  @Override
+  void restore(String kept, DisplayUnits bare) {
+    boolean inches = lengths && bare.length() == DisplayUnits.Length.INCH;
+    text.set(inches ? BARE_NUMBER.matcher(kept).replaceAll("$0 in") : kept);
+  }
+
+  /** Its bare numbers are lengths. */
+  void holdLengths() {
+    lengths = true;
+  }
+
+  @Override
+  void clear() {
+    text.set("");
+  }
+}

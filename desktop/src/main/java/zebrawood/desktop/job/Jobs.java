@@ -1,0 +1,121 @@
+package zebrawood.desktop.job;
+
+import java.util.concurrent.Executor;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.beans.property.ReadOnlyDoubleWrapper;
+
+/**
+ * Runs one piece of long work at a time on a thread of its own. A newer one takes the older one's
+ * place: the older one is told to stop, and its answer is not heard. Properties and answers belong
+ * to the interface's thread.
+ */
+public final class Jobs implements AutoCloseable {
+  /** What work is told, and tells. */
+  public interface Progress {
+    /** Whether nobody waits for it any more: it should end soon. */
+    boolean cancelled();
+
+    /**
+     * @param share from 0 to 1
+     */
+    void reached(double share);
+  }
+
+  @FunctionalInterface
+  public interface Work<T> {
+    T run(Progress progress) throws Exception;
+  }
+
+  private final Executor ui;
+  private final AtomicReference<Object> newest = new AtomicReference<>();
+  private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper(false);
+  private final ReadOnlyDoubleWrapper progress = new ReadOnlyDoubleWrapper(0);
+  private ExecutorService worker;
+
+  public Jobs(Executor ui) {
+    this.ui = ui;
+  }
+
+  public ReadOnlyBooleanProperty busyProperty() {
+    return busy.getReadOnlyProperty();
+  }
+
+  /** How far the newest work has come, from 0 to 1. */
+  public ReadOnlyDoubleProperty progressProperty() {
+    return progress.getReadOnlyProperty();
+  }
+
+  /**
+   * @param then gets the answer, unless newer work was begun or this was cancelled
+   * @param otherwise gets what went wrong, likewise
+   */
+  public <T> void run(Work<T> work, Consumer<T> then, Consumer<Throwable> otherwise) {
+    if (worker == null) {
+      worker =
+          Executors.newSingleThreadExecutor(Thread.ofPlatform().name("job").daemon(true).factory());
+    }
+    Object token = new Object();
+    newest.set(token);
+    busy.set(true);
+    progress.set(0);
+    worker.execute(() -> {
+      if (newest.get() != token) {
+        return;
+      }
+      try {
+        T answer = work.run(progressOf(token));
+        tell(token, () -> then.accept(answer));
+      } catch (Exception e) {
+        tell(token, () -> otherwise.accept(e));
+      }
+    });
+  }
+
+  private Progress progressOf(Object token) {
+    return new Progress() {
+      @Override
+      public boolean cancelled() {
+        return newest.get() != token;
+      }
+
+      @Override
+      public void reached(double share) {
+        ui.execute(() -> {
+          if (newest.get() == token) {
+            progress.set(share);
+          }
+        });
+      }
+    };
+  }
+
+  private void tell(Object token, Runnable answer) {
+    ui.execute(() -> {
+      if (newest.compareAndSet(token, null)) {
+        busy.set(false);
+        answer.run();
+      }
+    });
+  }
+
+  /** What runs is told to stop; its answer is not heard. */
+  public void cancel() {
+    if (newest.getAndSet(null) != null) {
+      busy.set(false);
+    }
+  }
+
+  @Override
+  public void close() {
+    cancel();
+    if (worker != null) {
+      worker.shutdown();
+    }
+  }
+}

@@ -1,8 +1,0 @@
-package zebrawood.desktop.sheet;
-
-/** What was answered to a proof. */
-public enum Proven {
-  NOT_YET,
-  YES,
-  NO
-}

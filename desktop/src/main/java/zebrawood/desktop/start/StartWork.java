@@ -1,0 +1,239 @@
+package zebrawood.desktop.start;
+
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.time.format.FormatStyle;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.scene.control.Button;
+import zebrawood.desktop.command.Command;
+import zebrawood.desktop.form.ProofField;
+import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.sheet.Part;
+import zebrawood.desktop.sheet.SheetHost;
+import zebrawood.desktop.sheet.StationWork;
+import zebrawood.desktop.stations.StationDefinition;
+import zebrawood.desktop.text.Text;
+import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.Figure;
+import zebrawood.ledger.Ledger;
+import zebrawood.quantity.DisplayUnits;
+import zebrawood.quantity.Quantity;
+import zebrawood.records.picture.Canvas;
+import zebrawood.records.start.GoCardPage;
+import zebrawood.start.GoCard;
+import zebrawood.start.GoLine;
+import zebrawood.start.Start;
+import zebrawood.start.StartFinding;
+import zebrawood.start.StartReadings;
+import zebrawood.start.StartReadings.Answer;
+import zebrawood.start.StartReadings.Asked;
+import zebrawood.start.StartStation;
+import zebrawood.words.Message;
+import zebrawood.words.Phrasebook;
+
+/** The start-up station at one machine: the go card, a key a line. */
+public final class StartWork extends StationWork<StartReadings, StartFinding> {
+  public static final StationDefinition DEFINITION =
+      new StationDefinition(
+          StartStation.STATION,
+          StartWork::new,
+          List.of(),
+          StartWork::commands,
+          Optional.of(new DailyProof()));
+
+  /** Where the coolant's limit is kept; stations know one another through the ledger only. */
+  private static final String COOLING = "cooling";
+
+  private static final String PAGE_KIND = "go-card";
+
+  private final boolean water;
+  private final OptionalDouble warmestC;
+  private final QuantityField coolant =
+      form().quantity("reading.coolant", Quantity.TEMPERATURE, -40, 100);
+  private final Map<GoLine, ProofField> proofs = new LinkedHashMap<>();
+  private final ReadOnlyObjectWrapper<GoCard> card = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Message> earlier = new ReadOnlyObjectWrapper<>(Message.NONE);
+
+  public StartWork(Ledger ledger, DisplayUnits units) {
+    super(new StationForm("start", units));
+    water = ledger.machine().cooledByWater();
+    warmestC =
+        ledger.entries().reversed().stream()
+            .filter(e -> e.stationId().equals(COOLING))
+            .findFirst()
+            .flatMap(Entry::tellingFigure)
+            .map(Figure::limit)
+            .orElse(OptionalDouble.empty());
+    ask(DailyProof.cardOf(ledger));
+    begin();
+  }
+
+  /** Lines that are asked already keep their answers. */
+  private void ask(GoCard now) {
+    Map<GoLine, ProofField> before = new LinkedHashMap<>(proofs);
+    proofs.clear();
+    form()
+        .forgetProofs(
+            before.entrySet().stream()
+                .filter(e -> !now.lines().contains(e.getKey()))
+                .map(Map.Entry::getValue)
+                .toList());
+    for (GoLine line : now.lines()) {
+      ProofField proof =
+          before.containsKey(line) ? before.get(line) : form().proof(line.id(), line.said());
+      proofs.put(line, proof);
+      // A line that is only said in other words is the same line.
+      before.entrySet().stream()
+          .filter(e -> e.getKey().id().equals(line.id()) && proof.isEmpty())
+          .forEach(e -> proof.set(e.getValue().get()));
+    }
+    card.set(now);
+  }
+
+  @Override
+  protected StartReadings readings() {
+    return new StartReadings(
+        proofs.entrySet().stream().map(e -> new Asked(e.getKey(), answer(e.getValue()))).toList(),
+        coolant.value(),
+        warmestC,
+        water);
+  }
+
+  private static Answer answer(ProofField proof) {
+    return switch (proof.get()) {
+      case YES -> Answer.YES;
+      case NO -> Answer.NO;
+      case NOT_YET -> proof.settledProperty().get() ? Answer.EARLIER : Answer.NOT_YET;
+    };
+  }
+
+  @Override
+  protected StartFinding solve(StartReadings readings) {
+    return Start.solve(readings);
+  }
+
+  @Override
+  public List<Figure> figures(StartReadings readings, StartFinding finding) {
+    return Start.figures(readings, finding);
+  }
+
+  @Override
+  public List<Part> parts() {
+    return List.of(
+        Part.heading("start.card", "start.keys"),
+        new Part.Live(earlier),
+        new Part.Anew(card, this::lines),
+        new Part.Told(),
+        new Part.Own(pane -> printButton()));
+  }
+
+  private List<Part> lines() {
+    List<Part> parts = new ArrayList<>();
+    for (GoLine.Kind kind : GoLine.Kind.values()) {
+      List<ProofField> asked =
+          proofs.entrySet().stream()
+              .filter(e -> e.getKey().kind() == kind)
+              .map(Map.Entry::getValue)
+              .toList();
+      if (!asked.isEmpty()) {
+        parts.add(new Part.Hint(Message.of(kind)));
+        parts.add(new Part.Rows(asked));
+      }
+    }
+    if (water) {
+      parts.add(Part.rows(coolant));
+    }
+    return parts;
+  }
+
+  private Button printButton() {
+    Button print = new Button(Text.of("start.print"));
+    print.setId("start-print");
+    print.setOnAction(e -> context().ifPresent(c -> write(c.host())));
+    return print;
+  }
+
+  private static List<Command> commands(SheetHost host) {
+    return List.of(
+        Command.of(Message.of("start.command.card"), "Ctrl+G", () -> open(host)),
+        Command.of(Message.of("start.command.print"), () -> write(host)));
+  }
+
+  private static void open(SheetHost host) {
+    host.open(StartStation.STATION.id());
+  }
+
+  private static void write(SheetHost host) {
+    WorkshopModel workshop = host.workshop();
+    Ledger ledger = workshop.opened().ledger();
+    GoCard card = DailyProof.card(workshop);
+    Phrasebook words = Text.words();
+    ZoneId zone = workshop.clock().getZone();
+    String day =
+        DateTimeFormatter.ofLocalizedDate(FormatStyle.MEDIUM)
+            .withLocale(words.locale())
+            .withZone(zone)
+            .format(workshop.clock().instant());
+    host.write(
+        new SheetHost.Page(
+            Text.of("start.page.title", ledger.machine().name()),
+            Text.of("start.page.why"),
+            PAGE_KIND,
+            (folder, name) ->
+                GoCardPage.of(ledger.machine(), card, day, words).write(folder, name, words)));
+  }
+
+  @Override
+  public void recordChanged(List<Entry> entries) {
+    context()
+        .ifPresent(c -> {
+          GoCard now = DailyProof.card(c.workshop());
+          Set<String> proven = DailyProof.proven(c.workshop(), now);
+          form()
+              .quietly(() -> {
+                if (!now.equals(card.get())) {
+                  ask(now);
+                }
+                proofs.forEach((line, proof) ->
+                    proof.settledProperty().set(onceADay(line) && proven.contains(line.id())));
+              });
+          long before = proofs.values().stream().filter(p -> p.settledProperty().get()).count();
+          earlier.set(before == 0 ? Message.NONE : Message.of("start.earlier", before));
+        });
+  }
+
+  private static boolean onceADay(GoLine line) {
+    return line.kind().protects() || line.kind() == GoLine.Kind.SWITCH_ON;
+  }
+
+  /** The lines in the order of the card, as they stand. */
+  Stream<Asked> asked() {
+    return proofs.entrySet().stream().map(e -> new Asked(e.getKey(), answer(e.getValue())));
+  }
+
+  @Override
+  public void draw(Canvas on) {
+    CardPicture.draw(on, asked().collect(Collectors.toList()));
+  }
+
+  @Override
+  public Message whyRead() {
+    return Message.of("start.why-read");
+  }
+
+  @Override
+  public Message caution() {
+    return Message.of("start.caution");
+  }
+}

@@ -1,0 +1,44 @@
+package zebrawood.desktop.workshop;
+
+import java.util.Optional;
+import zebrawood.quantity.DisplayUnits;
+import zebrawood.records.workshop.Workshop;
+
+/**
+ * What one person chose. A choice that this version does not know is as good as none.
+ *
+ * @param machine id of the machine that was open last
+ */
+public record Preferences(
+    Optional<String> initials, DisplayUnits units, boolean dark, Optional<String> machine) {
+  static final String INITIALS = "initials";
+  static final String DARK = "dark";
+  static final String MACHINE = "machine";
+  static final String LENGTH = "length-unit";
+  static final String TEMPERATURE = "temperature-unit";
+  static final String SPEED = "speed-unit";
+  static final String INTERVAL = "interval-unit";
+
+  static Preferences of(Workshop workshop, String person) {
+    return new Preferences(
+        workshop.preference(person, INITIALS).filter(i -> !i.isBlank()),
+        new DisplayUnits(
+            chosen(workshop, person, LENGTH, DisplayUnits.METRIC.length()),
+            chosen(workshop, person, TEMPERATURE, DisplayUnits.METRIC.temperature()),
+            chosen(workshop, person, SPEED, DisplayUnits.METRIC.speed()),
+            chosen(workshop, person, INTERVAL, DisplayUnits.METRIC.interval())),
+        workshop.preference(person, DARK).map(Boolean::valueOf).orElse(false),
+        workshop.preference(person, MACHINE));
+  }
+
+  private static <E extends Enum<E>> E chosen(
+      Workshop workshop, String person, String name, E otherwise) {
+    String kept = workshop.preference(person, name).orElse("");
+    for (E constant : otherwise.getDeclaringClass().getEnumConstants()) {
+      if (constant.name().equals(kept)) {
+        return constant;
+      }
+    }
+    return otherwise;
+  }
+}

@@ -1,0 +1,255 @@
+package zebrawood.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
+import javafx.scene.control.Button;
+import javafx.scene.control.Control;
+import javafx.scene.control.TextArea;
+import javafx.scene.control.TitledPane;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.desktop.form.Field;
+import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.sheet.FormPane;
+import zebrawood.desktop.sheet.StationWork;
+import zebrawood.desktop.stations.StationDefinition;
+import zebrawood.desktop.stations.StationList;
+import zebrawood.ledger.Ledger;
+import zebrawood.machine.Machine;
+import zebrawood.quantity.DisplayUnits;
+import zebrawood.words.Phrasebook;
+
+/** What every station does alike; a new one is held to it as soon as it is in the list. */
+class StationsWindowTest extends WindowTest {
+  @Override
+  protected void prepare(Path workshopFile) {
+    DemoWorkshop.write(workshopFile, clock.instant());
+  }
+
+  /** Letters that the made-up language has not; units are shorter. */
+  private static final Pattern ENGLISH = Pattern.compile("[a-zA-Z]{5,}");
+
+  static List<String> stations() {
+    return StationList.stations().stream().map(s -> s.id()).toList();
+  }
+
+  private static StationDefinition definition(String id) {
+    return StationList.ALL.stream()
+        .filter(d -> d.station().id().equals(id))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static StationWork<?, ?> work(String id, DisplayUnits units) {
+    return definition(id).work().apply(new Ledger(Works.ALDER, List.of()), units);
+  }
+
+  private void open(String station) {
+    onInterface(() -> {
+      app.shell().show(station);
+      return null;
+    });
+    settle();
+  }
+
+  private FormPane pane() {
+    return (FormPane) app.scene().lookup(".readings");
+  }
+
+  @ParameterizedTest
+  @MethodSource("stations")
+  void itOpensAndEnterReachesEveryPlaceThatIsSeen(String station) {
+    open(station);
+    assertThat(page()).contains(Works.said(definition(station).station().question()));
+    unfoldAll();
+    onInterface(() -> {
+      pane().focusStart();
+      return null;
+    });
+    settle();
+    List<Control> order = onInterface(() -> pane().order());
+    Set<String> reached = new HashSet<>();
+    for (int i = 0; i < order.size(); i++) {
+      reached.add(focused());
+      // In a text of many lines Enter is a letter.
+      if (onInterface(() -> app.scene().getFocusOwner() instanceof TextArea)) {
+        onInterface(() -> {
+          pane().goOn();
+          return null;
+        });
+      } else {
+        keys(KeyCode.ENTER);
+      }
+    }
+    List<String> seen =
+        onInterface(() ->
+            order.stream()
+                .filter(c -> c.getScene() != null && !c.isDisabled())
+                .map(Control::getId)
+                .toList());
+    assertThat(reached).containsAll(seen);
+    assertThat(focused()).as("after the last place").isIn("primary", order.getLast().getId());
+  }
+
+  @ParameterizedTest
+  @MethodSource("stations")
+  void whatIsTypedWaitsThereAfterReopening(String station) {
+    open(station);
+    unfoldAll();
+    String first =
+        onInterface(() ->
+            pane().order().stream()
+                .filter(c -> c instanceof zebrawood.desktop.sheet.TypedControl)
+                .map(Control::getId)
+                .findFirst()
+                .orElse(""));
+    if (first.isEmpty()) {
+      return;
+    }
+    fill("#" + first, "7");
+    settle();
+    reopen();
+    open(station);
+    unfoldAll();
+    assertThat(words("#" + first)).isEqualTo("7");
+  }
+
+  @ParameterizedTest
+  @MethodSource("stations")
+  void itIsFoundInThePaletteAndPracticeLeavesNoTrace(String station) {
+    keys(KeyCode.CONTROL, KeyCode.K);
+    typeWords("open " + Works.said(definition(station).station().title()));
+    keys(KeyCode.ENTER);
+    assertThat(page()).contains(Works.said(definition(station).station().question()));
+    if (!shows("#practise")) {
+      return;
+    }
+    int entries = entries(station);
+    Map<String, String> before = read(station);
+    for (String button : List.of("#practise", "#read-all", "#secondary")) {
+      onInterface(() -> {
+        ((Button) node(button)).fire();
+        return null;
+      });
+      settle();
+    }
+    assertThat(read(station)).isEqualTo(before);
+    assertThat(entries(station)).isEqualTo(entries);
+  }
+
+  /** What somebody wrote down is in no language but their own. */
+  private List<String> notes() {
+    return app.model().opened().ledger().events().stream()
+        .map(e -> e.note())
+        .filter(note -> !note.isBlank())
+        .toList();
+  }
+
+  private void unfoldAll() {
+    onInterface(() -> {
+      app.scene()
+          .getRoot()
+          .lookupAll(".titled-pane")
+          .forEach(n -> ((TitledPane) n).setExpanded(true));
+      app.scene().getRoot().applyCss();
+      app.scene().getRoot().layout();
+      return null;
+    });
+  }
+
+  private int entries(String station) {
+    return onInterface(
+        () -> app.model().opened().ledger().entriesAt(definition(station).station()).size());
+  }
+
+  /** What of the draft was read. */
+  private Map<String, String> read(String station) {
+    Map<String, String> draft =
+        new HashMap<>(onInterface(() -> app.model().draft(definition(station).station())));
+    draft.entrySet().removeIf(e -> !e.getKey().startsWith(Field.READING) || e.getValue().isBlank());
+    return draft;
+  }
+
+  @ParameterizedTest
+  @MethodSource("stations")
+  void valuesAreTheSameInEveryUnitAndWhatIsNotKnownIsHarmless(String station) {
+    StationForm form = work(station, DisplayUnits.METRIC).form();
+    form.quietly(() ->
+        form.fields()
+            .filter(QuantityField.class::isInstance)
+            .forEach(f -> ((QuantityField) f).set(7)));
+    Map<String, String> kept = form.typed();
+    DisplayUnits other =
+        DisplayUnits.METRIC
+            .with(DisplayUnits.Length.INCH)
+            .with(DisplayUnits.Temperature.FAHRENHEIT)
+            .with(DisplayUnits.Speed.MM_PER_MINUTE);
+    form.setUnits(other);
+    form.fields()
+        .filter(QuantityField.class::isInstance)
+        .map(QuantityField.class::cast)
+        .filter(f -> f.problem().isEmpty() && f.value().isPresent())
+        .forEach(f -> assertThat(f.number()).as(f.name()).isEqualTo(7));
+    StationForm again = work(station, other).form();
+    again.type(form.typed());
+    assertThat(again.typed()).isEqualTo(form.typed());
+    form.setUnits(DisplayUnits.METRIC);
+    assertThat(form.typed()).isEqualTo(kept);
+
+    Map<String, String> strange = new HashMap<>(kept);
+    strange.replaceAll((name, words) -> "no such thing");
+    strange.put("of.a.newer.version", "stays");
+    StationWork<?, ?> work = work(station, DisplayUnits.METRIC);
+    work.form().type(strange);
+    assertThat(work.outcome()).isNotNull();
+    assertThat(work.form().typed()).containsEntry("of.a.newer.version", "stays");
+  }
+
+  /** Every sentence is there for every machine and in every language that a bundle is put in. */
+  @ParameterizedTest
+  @MethodSource("stations")
+  void everySentenceComesFromABundle(String station) {
+    Phrasebook english = zebrawood.desktop.text.Text.words();
+    try {
+      onInterface(() -> {
+        zebrawood.desktop.text.Text.use(Phrasebook.pseudo());
+        return null;
+      });
+      for (Machine machine : onInterface(() -> app.model().machinesProperty().get())) {
+        onInterface(() -> {
+          app.model().choose(machine);
+          return null;
+        });
+        until("it is open", () -> app.model().opened().machine().equals(machine));
+        if (!definition(station).station().applies().test(machine)) {
+          continue;
+        }
+        open(station);
+        assertThat(page()).contains(Phrasebook.pseudo().say(definition(station).station().title()));
+        String plain =
+            onInterface(() ->
+                pane().lookupAll(".label").stream()
+                    .map(n -> ((javafx.scene.control.Labeled) n).getText())
+                    .filter(words -> words != null && ENGLISH.matcher(words).find())
+                    .filter(words -> notes().stream().noneMatch(words::contains))
+                    .collect(java.util.stream.Collectors.joining("\n")));
+        assertThat(plain).as("words that no bundle gave").isEmpty();
+      }
+    } finally {
+      onInterface(() -> {
+        zebrawood.desktop.text.Text.use(english);
+        return null;
+      });
+    }
+  }
+}

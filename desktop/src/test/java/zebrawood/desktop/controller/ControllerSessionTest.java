@@ -1,0 +1,129 @@
+package zebrawood.desktop.controller;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import zebrawood.controller.Corner;
+import zebrawood.controller.Settings;
+import zebrawood.devices.controller.Faults;
+import zebrawood.devices.controller.SettingsChange;
+import zebrawood.devices.controller.SimulatedController;
+import zebrawood.devices.controller.SimulatedPort;
+import zebrawood.devices.controller.TestShot;
+
+/** What the sheet does over a link, without a window: the test is the interface's thread. */
+class ControllerSessionTest {
+  private final BlockingQueue<Runnable> told = new LinkedBlockingQueue<>();
+  private final SimulatedController controller =
+      new SimulatedController(
+          new SimulatedController.Frame(400, 400, true, Corner.FRONT_LEFT),
+          Map.of(22, "1", 23, "3", 32, "1", 130, "400.000", 131, "400.000"),
+          Faults.NONE);
+  private final List<String> opened = new ArrayList<>();
+  private final ControllerSession session =
+      new ControllerSession(
+          name -> {
+            opened.add(name);
+            if (name.equals("gone")) {
+              throw new IOException("gone is not there");
+            }
+            return new SimulatedPort(controller, 0);
+          },
+          told::add);
+
+  @AfterEach
+  void dispose() {
+    session.dispose();
+  }
+
+  /** Does what the link tells the interface, until the answer is there. */
+  private <T> T await(AtomicReference<T> answer) {
+    try {
+      while (answer.get() == null) {
+        Runnable next = told.poll(10, TimeUnit.SECONDS);
+        assertThat(next).as("an answer").isNotNull();
+        next.run();
+      }
+    } catch (InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+    return answer.get();
+  }
+
+  private Settings read() {
+    AtomicReference<Settings> answer = new AtomicReference<>();
+    session.read("port", answer::set);
+    return await(answer);
+  }
+
+  @Test
+  void itReadsAndLetsThePortGo() {
+    AtomicReference<Settings> answer = new AtomicReference<>();
+    session.read("port", answer::set);
+    assertThat(session.busyProperty().get()).isTrue();
+    assertThat(session.wordsProperty().get()).contains("Reading");
+    session.read("another", s -> {});
+    assertThat(await(answer)).isEqualTo(controller.settings());
+    assertThat(session.busyProperty().get()).isFalse();
+    assertThat(opened).as("one thing at a time").containsExactly("port");
+    assertThat(read()).as("the port can be had again").isEqualTo(controller.settings());
+  }
+
+  @Test
+  void aChangeSaysEachLineAndWhatItCameTo() {
+    Settings seen = read();
+    AtomicReference<SettingsChange.Outcome> outcome = new AtomicReference<>();
+    session.change("port", seen, List.of("$30=255", "$20=1"), outcome::set, b -> {});
+    assertThat(await(outcome)).isInstanceOf(SettingsChange.Outcome.Done.class);
+    assertThat(controller.settings().values()).containsEntry(30, "255").containsEntry(20, "1");
+  }
+
+  @Test
+  void aPortThatCannotBeOpenedIsSaidInWords() {
+    AtomicReference<String> because = new AtomicReference<>();
+    session.change(
+        "gone", new Settings(controller.settings().values()), List.of(), o -> {}, because::set);
+    assertThat(await(because)).contains("gone is not there", "no other program holds");
+    assertThat(session.wordsProperty().get()).isEqualTo(because.get());
+    assertThat(session.busyProperty().get()).isFalse();
+  }
+
+  @Test
+  void aShotEndsWithTheModeOn() {
+    AtomicReference<TestShot.Outcome> outcome = new AtomicReference<>();
+    session.shot("port", new TestShot.Order(0.01, Duration.ofMillis(50)), outcome::set, b -> {});
+    assertThat(await(outcome)).isEqualTo(new TestShot.Outcome.Fired(10));
+    assertThat(controller.settings().number(Settings.LASER_MODE, 0, 1)).hasValue(1);
+  }
+
+  @Test
+  void homingSaysThatItIsThereOrThatItStandsInAlarm() {
+    AtomicReference<String> words = new AtomicReference<>();
+    session.move("port", "$H", words::set);
+    assertThat(await(words)).isEqualTo("It is there.");
+    words.set(null);
+    session.move("port", "$J=G90G21X200Y100F3000", words::set);
+    assertThat(await(words)).isEqualTo("It is there.");
+  }
+
+  @Test
+  void onceDisposedNobodyIsTold() throws InterruptedException {
+    AtomicReference<Settings> answer = new AtomicReference<>();
+    session.read("port", answer::set);
+    session.dispose();
+    for (Runnable next = told.poll(200, TimeUnit.MILLISECONDS); next != null; next = told.poll()) {
+      next.run();
+    }
+    assertThat(answer.get()).isNull();
+  }
+}

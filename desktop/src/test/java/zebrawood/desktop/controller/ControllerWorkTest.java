@@ -1,0 +1,130 @@
+package zebrawood.desktop.controller;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static zebrawood.desktop.Works.advice;
+import static zebrawood.desktop.Works.answerAll;
+import static zebrawood.desktop.Works.finding;
+import static zebrawood.desktop.Works.found;
+import static zebrawood.desktop.Works.refusal;
+import static zebrawood.desktop.Works.waitsFor;
+
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import zebrawood.desktop.Works;
+import zebrawood.desktop.form.ProofField.Answer;
+import zebrawood.machine.BedSupport;
+import zebrawood.machine.Build;
+import zebrawood.machine.Machine;
+import zebrawood.machine.Source;
+import zebrawood.machine.SourceKind;
+import zebrawood.measure.Verdict;
+import zebrawood.quantity.DisplayUnits;
+import zebrawood.records.picture.SvgCanvas;
+
+class ControllerWorkTest {
+  private static final String RIGHT =
+      "$1=255\n$13=0\n$20=1\n$21=1\n$22=1\n$23=3\n$30=1000\n$31=0\n$32=1\n$100=80\n$120=1500\n$130=400\n$131=400";
+
+  private static ControllerWork work(Build build, Source source) {
+    return new ControllerWork(
+        new Machine("id", "Sedge", build, source, 400, 400, BedSupport.SHIMS, 0.4),
+        DisplayUnits.METRIC);
+  }
+
+  private final ControllerWork work =
+      work(Build.GANTRY_WITH_HEAD_MODULE, new Source(SourceKind.DIODE, 20, 450));
+
+  private void type(String... pairs) {
+    Works.type(work, pairs);
+  }
+
+  @Test
+  void aDumpAndTheMotionAreEnough() {
+    assertThat(waitsFor(work)).isEqualTo("the settings, by link or pasted");
+    type("reading.dump", RIGHT);
+    assertThat(finding(work).verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    answerAll(work, Answer.YES);
+    assertThat(finding(work).verdict()).isEqualTo(Verdict.WITHIN);
+    type("reading.dump", "no settings at all");
+    assertThat(refusal(work)).contains("lines like $30=1000");
+    assertThat(work.settings()).isEmpty();
+  }
+
+  @Test
+  void softwareAndMachineAreCompared() {
+    type("reading.dump", RIGHT, "topWord", "255", "areaX", "400");
+    assertThat(waitsFor(work)).isEqualTo("Its area, depth");
+    type("areaY", "390", "origin", "REAR_LEFT", "sentAir", "M7", "policy", "MATCH_CONTROLLER");
+    assertThat(advice(work))
+        .anyMatch(a -> a.startsWith("Set the top power word in the job software to 1000"))
+        .anyMatch(a -> a.startsWith("Let the job software send M8 for air"))
+        .anyMatch(a -> a.startsWith("Set the work area in the job software to 400 × 400 mm"))
+        .anyMatch(a -> a.startsWith("Set the origin in the job software to the front left"));
+    assertThat(finding(work).audit().orElseThrow().writes()).isEmpty();
+    type("home", "REAR_LEFT");
+    assertThat(finding(work).audit().orElseThrow().writes()).containsExactly("$23=1");
+  }
+
+  @Test
+  void withoutSwitchesNothingHomesAndNoSwitchIsProven() {
+    type("reading.dump", RIGHT, "switches", "NO", "homeAtStart", "YES");
+    assertThat(finding(work).audit().orElseThrow().writes())
+        .containsExactly("$20=0", "$21=0", "$22=0");
+    assertThat(advice(work))
+        .anyMatch(a -> a.startsWith("Switch homing at the start off"))
+        .noneMatch(a -> a.contains("limit switch, pressed by hand"));
+  }
+
+  @Test
+  void measuredTravelsAndTheSpeedWorthUsing() {
+    type("reading.dump", RIGHT, "reading.commandedX", "300");
+    assertThat(waitsFor(work)).isEqualTo("Measured to the right");
+    type("reading.measuredX", "300.2", "speed", "200");
+    assertThat(waitsFor(work)).isEqualTo("Width of the work");
+    type("width", "100");
+    assertThat(finding(work).across().orElseThrow().within()).isTrue();
+    assertThat(finding(work).runUp().orElseThrow().runUpMm())
+        .as("the acceleration is the dump's")
+        .isEqualTo(200.0 * 200 / (2 * 1500));
+    type("acceleration", "3000");
+    assertThat(finding(work).runUp().orElseThrow().runUpMm()).isEqualTo(200.0 * 200 / 6000);
+  }
+
+  @Test
+  void theLastLeftTextTellsAReset() {
+    type("reading.dump", RIGHT);
+    assertThat(finding(work).sinceLeft()).isEmpty();
+    work.setLeftBefore(
+        Optional.of(
+            RIGHT.replace("$1=255", "$1=25").replace("$23=3", "$23=0").replace("$20=1", "$20=0")));
+    assertThat(finding(work).reset()).isTrue();
+  }
+
+  @Test
+  void aGalvoHasAPageOfNamesAndNoMotionToProve() {
+    ControllerWork flint = work(Build.GALVO, new Source(SourceKind.FIBRE, 50, 1064));
+    assertThat(flint.form().proofs()).isEmpty();
+    Works.type(flint, "reading.dump", "field size = 400\nlaser type = fibre");
+    assertThat(finding(flint).verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(flint.settings()).isEmpty();
+  }
+
+  @Test
+  void whatIsTypedIsFilledAgainAndDrawn() {
+    type("reading.dump", RIGHT.replace("=1000", "=4000"), "connection", "blue cable");
+    type("configuration", "laser", "reading.marks", "LOWER_IS_FAINTER", "leastMark", "2 %");
+    SvgCanvas drawn = new SvgCanvas(382, 400);
+    work.draw(drawn);
+    assertThat(drawn.svg()).contains("reaches 25 %", "homes where its switches are");
+    ControllerWork other =
+        work(Build.GANTRY_WITH_HEAD_MODULE, new Source(SourceKind.DIODE, 20, 450));
+    Map<String, String> typed = work.form().typed();
+    other.form().type(typed);
+    assertThat(other.form().typed()).isEqualTo(typed);
+    assertThat(found(other).readings()).isEqualTo(found(work).readings());
+    other.form().clearReadings();
+    assertThat(other.dump().text()).isEmpty();
+    assertThat(other.form().typed()).containsEntry("connection", "blue cable");
+  }
+}

@@ -1,2 +1,0 @@
-/** The controller station on disk: how an entry is kept. */
-package zebrawood.records.controller;

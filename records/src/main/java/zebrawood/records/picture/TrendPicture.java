@@ -1,0 +1,56 @@
+package zebrawood.records.picture;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import zebrawood.ledger.Figure;
+
+/**
+ * A station's telling figure over its entries, against its limit, each as far from the next. A
+ * point beyond the limit is larger as well as red.
+ */
+public final class TrendPicture {
+  private static final double SIDE = 10;
+  private static final double TOP = 6;
+
+  private TrendPicture() {}
+
+  /**
+   * @param figures oldest first
+   * @param bottom what is left free below, for days
+   */
+  public static void draw(Canvas on, List<Figure> figures, double bottom) {
+    if (figures.isEmpty()) {
+      return;
+    }
+    OptionalDouble limit = figures.getLast().limit();
+    double most =
+        Math.max(
+            figures.stream().mapToDouble(f -> Math.abs(f.value())).max().orElse(1),
+            limit.orElse(0));
+    double top = most == 0 ? 1 : most * 1.15;
+    double axisY = on.height() - bottom;
+    double scale = (axisY - TOP) / top;
+    on.line(SIDE, axisY, on.width() - SIDE, axisY, "trend-axis");
+    limit.ifPresent(value ->
+        on.line(
+            SIDE, axisY - value * scale, on.width() - SIDE, axisY - value * scale, "trend-limit"));
+    double room = on.width() - 2 * SIDE - 16;
+    double beforeX = 0;
+    double beforeY = 0;
+    for (int i = 0; i < figures.size(); i++) {
+      double x = SIDE + 8 + (figures.size() == 1 ? room / 2 : room * i / (figures.size() - 1));
+      double y = axisY - Math.abs(figures.get(i).value()) * scale;
+      if (i > 0) {
+        on.line(beforeX, beforeY, x, y, "trend-line");
+      }
+      beforeX = x;
+      beforeY = y;
+    }
+    for (int i = 0; i < figures.size(); i++) {
+      double x = SIDE + 8 + (figures.size() == 1 ? room / 2 : room * i / (figures.size() - 1));
+      double y = axisY - Math.abs(figures.get(i).value()) * scale;
+      boolean over = limit.isPresent() && figures.get(i).value() > limit.getAsDouble();
+      on.circle(x, y, over ? 4.5 : 3, over ? "trend-over" : "trend-dot");
+    }
+  }
+}

@@ -1,0 +1,110 @@
+package zebrawood.records.workshop;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jdbi.v3.core.Handle;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.EntryKind;
+import zebrawood.ledger.Figure;
+import zebrawood.measure.UnusableReading;
+import zebrawood.measure.Verdict;
+import zebrawood.records.json.RecordJson;
+import zebrawood.words.Message;
+
+/** Entries; a row that this version cannot read is an entry of the kind UNKNOWN. */
+final class EntryTable {
+  private final Handle handle;
+
+  EntryTable(Handle handle) {
+    this.handle = handle;
+  }
+
+  List<Written> of(String machineId) {
+    return handle
+        .createQuery("SELECT * FROM entry WHERE machine_id = :id ORDER BY ord, seq")
+        .bind("id", machineId)
+        .map((row, context) -> new Written(row.getLong("ord"), entry(row)))
+        .list();
+  }
+
+  void add(Entry entry) {
+    handle
+        .createUpdate(
+            """
+            INSERT INTO entry (id, machine_id, station, subject, kind, at, recorded_at,
+              recorded_by, because, readings, finding, verdict, figures, replaces, version, ord)
+            VALUES (:id, :machine, :station, :subject, :kind, :at, :recordedAt,
+              :by, :because, :readings, :finding, :verdict, :figures, :replaces, :version,
+            """
+                + Written.NEXT
+                + ")")
+        .bindMap(
+            Map.of(
+                "id", entry.id(),
+                "machine", entry.machineId(),
+                "station", entry.stationId(),
+                "kind", entry.kind().name(),
+                "at", entry.at().toString(),
+                "recordedAt", entry.recordedAt().toString(),
+                "by", entry.by(),
+                "because", RecordJson.write(entry.because()),
+                "readings", entry.readings(),
+                "finding", entry.finding()))
+        .bind("subject", entry.subject().orElse(null))
+        .bind("verdict", entry.verdict().name())
+        .bind("figures", RecordJson.write(new Figures(entry.figures())))
+        .bind("replaces", entry.replaces().orElse(null))
+        .bind("version", Workshop.SCHEMA)
+        .execute();
+  }
+
+  private record Figures(List<Figure> figures) {}
+
+  private static Entry entry(ResultSet row) throws SQLException {
+    try {
+      return new Entry(
+          row.getString("id"),
+          row.getString("machine_id"),
+          row.getString("station"),
+          Optional.ofNullable(row.getString("subject")),
+          Written.constant(EntryKind.class, row.getString("kind")),
+          Written.instant(row.getString("at")),
+          Written.instant(row.getString("recorded_at")),
+          row.getString("recorded_by"),
+          because(row.getString("because")),
+          row.getString("readings"),
+          row.getString("finding"),
+          Written.constant(Verdict.class, row.getString("verdict")),
+          RecordJson.read(row.getString("figures"), Figures.class).figures(),
+          Optional.ofNullable(row.getString("replaces")));
+    } catch (UnusableReading e) {
+      return unread(row, e);
+    }
+  }
+
+  /** The first version kept words. */
+  private static Message because(String kept) {
+    return kept.startsWith("{") ? RecordJson.message(kept) : Message.verbatim(kept);
+  }
+
+  private static Entry unread(ResultSet row, UnusableReading because) throws SQLException {
+    return new Entry(
+        Written.named(row.getString("id")),
+        row.getString("machine_id"),
+        Written.named(row.getString("station")),
+        Optional.ofNullable(row.getString("subject")),
+        EntryKind.UNKNOWN,
+        Written.instantOr(row.getString("at"), row.getString("recorded_at")),
+        Written.instantOr(row.getString("recorded_at"), row.getString("at")),
+        Written.named(row.getString("recorded_by")),
+        Message.of("ledger.reason.unread", Message.quoted(because.complaints().getFirst().field())),
+        row.getString("readings"),
+        row.getString("finding"),
+        Verdict.MEASURE_AGAIN,
+        List.of(),
+        Optional.ofNullable(row.getString("replaces")));
+  }
+}

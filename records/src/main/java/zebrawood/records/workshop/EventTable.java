@@ -1,0 +1,88 @@
+package zebrawood.records.workshop;
+
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.List;
+import java.util.Optional;
+import org.jdbi.v3.core.Handle;
+import zebrawood.ledger.Event;
+import zebrawood.ledger.EventKind;
+import zebrawood.measure.UnusableReading;
+import zebrawood.records.json.RecordJson;
+
+/** Events; a row that this version cannot read is an event of the kind UNKNOWN. */
+final class EventTable {
+  private final Handle handle;
+
+  EventTable(Handle handle) {
+    this.handle = handle;
+  }
+
+  /** What an event names beside its kind. */
+  private record Details(Optional<String> subject, List<String> settles) {
+    private static final Details NONE = new Details(Optional.empty(), List.of());
+  }
+
+  List<Written> of(String machineId) {
+    return handle
+        .createQuery("SELECT * FROM event WHERE machine_id = :id ORDER BY ord, seq")
+        .bind("id", machineId)
+        .map((row, context) -> new Written(row.getLong("ord"), event(row)))
+        .list();
+  }
+
+  void add(Event event) {
+    handle
+        .createUpdate(
+            """
+            INSERT INTO event (id, machine_id, kind, at, recorded_at, recorded_by, note, details,
+              replaces, version, ord)
+            VALUES (:id, :machine, :kind, :at, :recordedAt, :by, :note, :details,
+              :replaces, :version,
+            """
+                + Written.NEXT
+                + ")")
+        .bind("id", event.id())
+        .bind("machine", event.machineId())
+        .bind("kind", event.kind().name())
+        .bind("at", event.at().toString())
+        .bind("recordedAt", event.recordedAt().toString())
+        .bind("by", event.by())
+        .bind("note", event.note())
+        .bind("details", RecordJson.write(new Details(event.subject(), event.settles())))
+        .bind("replaces", event.replaces().orElse(null))
+        .bind("version", Workshop.SCHEMA)
+        .execute();
+  }
+
+  private static Event event(ResultSet row) throws SQLException {
+    String note = row.getString("note");
+    try {
+      String kept = row.getString("details");
+      Details details = kept == null ? Details.NONE : RecordJson.read(kept, Details.class);
+      return new Event(
+          row.getString("id"),
+          row.getString("machine_id"),
+          Written.constant(EventKind.class, row.getString("kind")),
+          Written.instant(row.getString("at")),
+          Written.instant(row.getString("recorded_at")),
+          row.getString("recorded_by"),
+          note,
+          details.subject,
+          details.settles,
+          Optional.ofNullable(row.getString("replaces")));
+    } catch (UnusableReading e) {
+      return new Event(
+          Written.named(row.getString("id")),
+          row.getString("machine_id"),
+          EventKind.UNKNOWN,
+          Written.instantOr(row.getString("at"), row.getString("recorded_at")),
+          Written.instantOr(row.getString("recorded_at"), row.getString("at")),
+          Written.named(row.getString("recorded_by")),
+          note.isBlank() ? row.getString("kind") : row.getString("kind") + ", " + note,
+          Optional.empty(),
+          List.of(),
+          Optional.ofNullable(row.getString("replaces")));
+    }
+  }
+}

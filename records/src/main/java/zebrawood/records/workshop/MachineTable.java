@@ -1,0 +1,64 @@
+package zebrawood.records.workshop;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jdbi.v3.core.Handle;
+import zebrawood.machine.Machine;
+import zebrawood.measure.UnusableReading;
+import zebrawood.records.json.RecordJson;
+import zebrawood.records.workshop.Workshop.Machines;
+
+/** Versions of the machines' descriptions: the newest one that can be read is the machine. */
+final class MachineTable {
+  private final Handle handle;
+
+  MachineTable(Handle handle) {
+    this.handle = handle;
+  }
+
+  private record Row(String id, String body) {}
+
+  /** In the order they were first entered. */
+  Machines all() {
+    Map<String, List<String>> bodies = new LinkedHashMap<>();
+    handle
+        .createQuery("SELECT id, body FROM machine ORDER BY seq")
+        .map((row, context) -> new Row(row.getString("id"), row.getString("body")))
+        .forEach(row -> bodies.computeIfAbsent(row.id, id -> new ArrayList<>()).add(row.body));
+    List<Machine> machines = new ArrayList<>();
+    List<String> unread = new ArrayList<>();
+    bodies.forEach((id, versions) -> {
+      boolean newest = true;
+      for (String body : versions.reversed()) {
+        try {
+          machines.add(RecordJson.read(body, Machine.class));
+          break;
+        } catch (UnusableReading e) {
+          if (newest) {
+            unread.add(id);
+          }
+          newest = false;
+        }
+      }
+    });
+    return new Machines(machines, unread);
+  }
+
+  void add(Machine machine, String by, Instant now) {
+    handle
+        .createUpdate(
+            """
+            INSERT INTO machine (id, recorded_at, recorded_by, body, version)
+            VALUES (:id, :now, :by, :body, :version)
+            """)
+        .bind("id", machine.id())
+        .bind("now", now.toString())
+        .bind("by", by)
+        .bind("body", RecordJson.write(machine))
+        .bind("version", Workshop.SCHEMA)
+        .execute();
+  }
+}

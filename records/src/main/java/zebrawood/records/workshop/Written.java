@@ -1,0 +1,56 @@
+package zebrawood.records.workshop;
+
+import java.time.DateTimeException;
+import java.time.Instant;
+import zebrawood.ledger.Recorded;
+import zebrawood.measure.UnusableReading;
+import zebrawood.words.Message;
+
+/** A line of the record with its place in the order of writing. */
+record Written(long order, Recorded line) {
+  /** The place after all that is written, in SQL. */
+  static final String NEXT =
+      "(SELECT 1 + max((SELECT coalesce(max(ord), 0) FROM entry),"
+          + " (SELECT coalesce(max(ord), 0) FROM event)))";
+
+  /**
+   * @throws UnusableReading when this version has no such constant, or only as what it stands for
+   */
+  static <E extends Enum<E>> E constant(Class<E> type, String name) {
+    for (E constant : type.getEnumConstants()) {
+      if (constant.name().equals(name) && !name.equals("UNKNOWN")) {
+        return constant;
+      }
+    }
+    throw unread(name);
+  }
+
+  static Instant instant(String kept) {
+    try {
+      return Instant.parse(kept);
+    } catch (DateTimeException | NullPointerException e) {
+      throw unread(String.valueOf(kept));
+    }
+  }
+
+  /** The one that can be read, else the first moment there is. */
+  static Instant instantOr(String kept, String otherwise) {
+    for (String text : new String[] {kept, otherwise}) {
+      try {
+        return instant(text);
+      } catch (UnusableReading e) {
+        continue;
+      }
+    }
+    return Instant.EPOCH;
+  }
+
+  /** A name is never empty. */
+  static String named(String kept) {
+    return kept == null || kept.isBlank() ? "?" : kept;
+  }
+
+  private static UnusableReading unread(String kept) {
+    return UnusableReading.of(kept, Message.quoted(kept), Message.of("json.text"));
+  }
+}
