@@ -56,6 +56,7 @@ public final class Keystroke {
       Stage stage = new Stage();
       app =
           new Assembly(
+              StationList.ALL,
               WorkshopModel.start(workshop, StationList.stations(), "bench", clock.instant()),
               clock,
               "bench",

@@ -101,7 +101,7 @@ public final class Ledger {
 
   /** The entries of one station that are of what is fitted now, oldest first. */
   public List<Entry> entriesOfFitted(Station station) {
-    return of(station, fittedAt(station));
+    return of(station, subjectNow(station));
   }
 
   private List<Entry> of(Station station, Optional<String> subject) {
@@ -170,8 +170,11 @@ public final class Ledger {
         .findFirst();
   }
 
-  /** Without such an event, what the last entry was of. */
-  private Optional<String> fittedAt(Station station) {
+  /**
+   * What a station's readings are of now: what is fitted, and without an event that says so, what
+   * its last entry was of. Empty where nobody said it.
+   */
+  public Optional<String> subjectNow(Station station) {
     return station
         .subject()
         .flatMap(kind ->
@@ -191,7 +194,7 @@ public final class Ledger {
     SequencedMap<Station, Standing> standings = new LinkedHashMap<>();
     for (Station station : applying(stations)) {
       standings.put(
-          station, standing(station, fittedAt(station), stations, byId(standings), today));
+          station, standing(station, subjectNow(station), stations, byId(standings), today));
     }
     return standings;
   }
@@ -200,7 +203,7 @@ public final class Ledger {
   public SequencedMap<String, Standing> onFile(
       Station station, List<Station> stations, Instant today) {
     Map<String, Standing> upstream = byId(standings(stations, today));
-    Optional<String> fitted = fittedAt(station);
+    Optional<String> fitted = subjectNow(station);
     SequencedMap<String, Standing> onFile = new LinkedHashMap<>();
     entriesAt(station).stream()
         .flatMap(e -> e.subject().stream())

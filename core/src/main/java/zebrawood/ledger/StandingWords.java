@@ -1,8 +1,9 @@
 package zebrawood.ledger;
 
-import java.time.format.DateTimeFormatter;
+import java.time.ZoneId;
 import java.util.Optional;
 import zebrawood.ledger.Standing.Cause;
+import zebrawood.words.Dates;
 import zebrawood.words.Message;
 
 /** A standing as it is said on the rail, the machine page and paper alike. */
@@ -10,10 +11,10 @@ public final class StandingWords {
   private StandingWords() {}
 
   /** Such as "stale: machine moved". */
-  public static Message of(Standing standing, DateTimeFormatter day) {
+  public static Message of(Standing standing, ZoneId zone) {
     return switch (standing) {
       case Standing.Holds(Entry proof) ->
-          Message.of("ledger.standing.holds", day.format(proof.time()));
+          Message.of("ledger.standing.holds", Dates.day(proof.time(), zone));
       case Standing.Stale(Entry proof, Cause cause) ->
           Message.of("ledger.standing.stale", because(cause));
       case Standing.Out(Entry last) -> out(last);

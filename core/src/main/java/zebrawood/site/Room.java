@@ -51,7 +51,7 @@ public final class Room {
     if (r.temperatureC < r.leastC || r.temperatureC > r.mostC) {
       parts.add(
           PartFinding.adjust(
-              Advice.act("site.room.room", r.temperatureC < r.leastC ? "Warm" : "Cool")
+              Advice.act(r.temperatureC < r.leastC ? "site.room.warm" : "site.room.cool")
                   .because(
                       "site.room.window",
                       Amount.plain(r.temperatureC, Quantity.TEMPERATURE),

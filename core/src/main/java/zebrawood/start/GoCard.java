@@ -3,7 +3,6 @@ package zebrawood.start;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -17,6 +16,7 @@ import zebrawood.machine.Fitting;
 import zebrawood.machine.Machine;
 import zebrawood.measure.Verdict;
 import zebrawood.start.GoLine.Kind;
+import zebrawood.words.Dates;
 import zebrawood.words.Message;
 
 /**
@@ -120,7 +120,6 @@ public record GoCard(List<GoLine> lines) {
 
   private static List<GoLine> lessons(
       Ledger ledger, List<Station> stations, Instant now, ZoneId zone) {
-    DateTimeFormatter day = DateTimeFormatter.ofPattern("d MMM", Locale.ENGLISH).withZone(zone);
     Instant since = now.minus(REMEMBERED);
     // Newest first; of what is said twice the newest stays.
     Map<String, GoLine> lessons = new LinkedHashMap<>();
@@ -128,7 +127,7 @@ public record GoCard(List<GoLine> lines) {
       if (event.time().isBefore(since)) {
         continue;
       }
-      String on = day.format(event.time());
+      Message on = Dates.day(event.time(), zone);
       if (event.kind() == EventKind.SPOILT) {
         String what = event.note().strip();
         lessons.putIfAbsent(
@@ -153,7 +152,8 @@ public record GoCard(List<GoLine> lines) {
                   station.id(),
                   lesson(
                       e.id(),
-                      Message.of("start.lesson.stopped", station.title(), day.format(e.time())))));
+                      Message.of(
+                          "start.lesson.stopped", station.title(), Dates.day(e.time(), zone)))));
     }
     return lessons.values().stream().limit(MOST_LESSONS).toList();
   }

@@ -2,6 +2,8 @@ package zebrawood.words;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Numbers;
 
@@ -19,6 +21,8 @@ public record Message(String key, List<Object> arguments) {
 
   /** Nobody reads more of what cannot be used. */
   private static final int MOST_QUOTED = 200;
+
+  private static final Map<Enum<?>, String> KEYS = new ConcurrentHashMap<>();
 
   public static final Message NONE = verbatim("");
 
@@ -79,6 +83,10 @@ public record Message(String key, List<Object> arguments) {
    * constant is kept and looked up under this key.
    */
   public static String keyOf(Enum<?> constant) {
+    return KEYS.computeIfAbsent(constant, Message::makeKey);
+  }
+
+  private static String makeKey(Enum<?> constant) {
     String place = constant.getDeclaringClass().getPackageName();
     String type = constant.getDeclaringClass().getSimpleName();
     return place.substring(place.lastIndexOf('.') + 1)

@@ -8,8 +8,6 @@ import java.util.Optional;
 import java.util.ResourceBundle;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.DisplayUnits;
 
@@ -26,12 +24,10 @@ public final class Phrasebook {
   private static final List<String> SHARED =
       List.of("zebrawood.words.common", "zebrawood.words.interface", "zebrawood.words.paper");
 
-  private static final Pattern PLACE = Pattern.compile("%(?:\\d+\\$)?s|%%|%n");
-
   private final Locale locale;
   private final DisplayUnits units;
   private final UnaryOperator<String> spoken;
-  private final Map<String, Optional<String>> known = new ConcurrentHashMap<>();
+  private final Map<String, Optional<Sentence>> known = new ConcurrentHashMap<>();
 
   private Phrasebook(Locale locale, DisplayUnits units, UnaryOperator<String> spoken) {
     this.locale = locale;
@@ -78,13 +74,9 @@ public final class Phrasebook {
     if (message.key().equals(Message.BARE) && message.arguments().getFirst() instanceof Amount a) {
       return a.number(units);
     }
-    Object[] words = message.arguments().stream().map(this::argument).toArray();
-    String text =
-        find(message.key())
-            .orElseThrow(() -> new MissingResourceException("no words", "bundles", message.key()));
-    return words.length == 0 && !text.contains("%")
-        ? text
-        : String.format(Locale.ROOT, text, words);
+    return find(message.key())
+        .orElseThrow(() -> new MissingResourceException("no words", "bundles", message.key()))
+        .with(message.arguments(), this::argument);
   }
 
   public String say(Enum<?> constant) {
@@ -97,7 +89,7 @@ public final class Phrasebook {
   public String sayKept(Message message) {
     try {
       return say(message);
-    } catch (MissingResourceException | java.util.IllegalFormatException e) {
+    } catch (MissingResourceException | IndexOutOfBoundsException e) {
       return message.key();
     }
   }
@@ -152,16 +144,16 @@ public final class Phrasebook {
         : words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
   }
 
-  private Optional<String> find(String key) {
+  private Optional<Sentence> find(String key) {
     return known.computeIfAbsent(key, this::lookUp);
   }
 
-  private Optional<String> lookUp(String key) {
+  private Optional<Sentence> lookUp(String key) {
     int dot = key.indexOf('.');
     Optional<String> own =
         dot < 0 ? Optional.empty() : in("zebrawood." + key.substring(0, dot) + ".words", key);
     return own.or(() -> SHARED.stream().flatMap(b -> in(b, key).stream()).findFirst())
-        .map(this::spokenOf);
+        .map(text -> Sentence.read(text, spoken));
   }
 
   private Optional<String> in(String bundle, String key) {
@@ -177,17 +169,5 @@ public final class Phrasebook {
     } catch (MissingResourceException e) {
       return Optional.empty();
     }
-  }
-
-  /** Places for arguments stay what they are. */
-  private String spokenOf(String text) {
-    StringBuilder all = new StringBuilder();
-    Matcher places = PLACE.matcher(text);
-    int from = 0;
-    while (places.find()) {
-      all.append(spoken.apply(text.substring(from, places.start()))).append(places.group());
-      from = places.end();
-    }
-    return all.append(spoken.apply(text.substring(from))).toString();
   }
 }

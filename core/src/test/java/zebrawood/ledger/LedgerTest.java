@@ -6,10 +6,8 @@ import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.time.Instant;
 import java.time.ZoneOffset;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -298,18 +296,16 @@ class LedgerTest {
 
   @Test
   void standingsHaveWords() {
-    DateTimeFormatter format =
-        DateTimeFormatter.ofPattern("dd MMM", Locale.ENGLISH).withZone(ZoneOffset.UTC);
-    assertThat(StandingWords.of(standing(FOCUS, 1), format))
+    assertThat(StandingWords.of(standing(FOCUS, 1), ZoneOffset.UTC))
         .isEqualTo(Message.of("ledger.standing.waits", LEVEL.title()));
     read(LEVEL, 1, Verdict.WITHIN);
-    assertThat(ENGLISH.say(StandingWords.of(standing(LEVEL, 2), format)))
+    assertThat(ENGLISH.say(StandingWords.of(standing(LEVEL, 2), ZoneOffset.UTC)))
         .isEqualTo("holds · 02 Mar");
     happened(EventKind.MOVED, 2);
-    assertThat(ENGLISH.say(StandingWords.of(standing(LEVEL, 3), format)))
+    assertThat(ENGLISH.say(StandingWords.of(standing(LEVEL, 3), ZoneOffset.UTC)))
         .isEqualTo("stale · machine moved");
     read(LEVEL, 4, Verdict.ADJUST);
-    assertThat(ENGLISH.say(StandingWords.of(standing(LEVEL, 5), format)))
+    assertThat(ENGLISH.say(StandingWords.of(standing(LEVEL, 5), ZoneOffset.UTC)))
         .isEqualTo("out by 0.10 mm");
     assertThat(ENGLISH.say(Ledger.reasonToRead(standing(LEVEL, 5)))).isEqualTo("was out");
   }

@@ -208,7 +208,9 @@ class KillWindowTest {
     var start = WorkshopModel.start(workshop, StationList.stations(), "typist", clock.instant());
     Assembly.loadLooks();
     Stage stage = new Stage();
-    Assembly app = new Assembly(start, clock, "typist", Platform::runLater, p -> {}, stage::close);
+    Assembly app =
+        new Assembly(
+            StationList.ALL, start, clock, "typist", Platform::runLater, p -> {}, stage::close);
     stage.setScene(app.scene());
     stage.show();
     return app;

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Control;
 import javafx.scene.control.TextArea;
@@ -20,6 +21,7 @@ import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.sample.SampleWork;
 import zebrawood.desktop.sheet.FormPane;
 import zebrawood.desktop.sheet.StationWork;
 import zebrawood.desktop.stations.StationDefinition;
@@ -29,8 +31,14 @@ import zebrawood.machine.Machine;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.words.Phrasebook;
 
-/** What every station does alike; a new one is held to it as soon as it is in the list. */
+/**
+ * What every station does alike; a new one is held to it as soon as it is in the list. One more
+ * stands here that needs nothing but its own two files and its bundle.
+ */
 class StationsWindowTest extends WindowTest {
+  private static final List<StationDefinition> ALL =
+      Stream.concat(StationList.ALL.stream(), Stream.of(SampleWork.DEFINITION)).toList();
+
   @Override
   protected void prepare(Path workshopFile) {
     DemoWorkshop.write(workshopFile, clock.instant());
@@ -40,14 +48,16 @@ class StationsWindowTest extends WindowTest {
   private static final Pattern ENGLISH = Pattern.compile("[a-zA-Z]{5,}");
 
   static List<String> stations() {
-    return StationList.stations().stream().map(s -> s.id()).toList();
+    return ALL.stream().map(d -> d.station().id()).toList();
+  }
+
+  @Override
+  protected List<StationDefinition> definitions() {
+    return ALL;
   }
 
   private static StationDefinition definition(String id) {
-    return StationList.ALL.stream()
-        .filter(d -> d.station().id().equals(id))
-        .findFirst()
-        .orElseThrow();
+    return ALL.stream().filter(d -> d.station().id().equals(id)).findFirst().orElseThrow();
   }
 
   private static StationWork<?, ?> work(String id, DisplayUnits units) {

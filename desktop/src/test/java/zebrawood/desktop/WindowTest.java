@@ -24,6 +24,7 @@ import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.testfx.framework.junit5.ApplicationTest;
 import zebrawood.desktop.app.Assembly;
+import zebrawood.desktop.stations.StationDefinition;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.records.workshop.Opening;
@@ -67,6 +68,11 @@ public abstract class WindowTest extends ApplicationTest {
     }
   }
 
+  /** The stations that the window has, in the order of the work. */
+  protected List<StationDefinition> definitions() {
+    return StationList.ALL;
+  }
+
   /** Fills the workshop file before it is opened; by default it stays empty. */
   protected void prepare(Path workshopFile) {}
 
@@ -83,7 +89,12 @@ public abstract class WindowTest extends ApplicationTest {
     Workshop workshop = ((Opening.Opened) Workshop.open(file)).workshop();
     app =
         new Assembly(
-            WorkshopModel.start(workshop, StationList.stations(), "tester", clock.instant()),
+            definitions(),
+            WorkshopModel.start(
+                workshop,
+                definitions().stream().map(StationDefinition::station).toList(),
+                "tester",
+                clock.instant()),
             clock,
             "tester",
             Platform::runLater,

@@ -3,13 +3,14 @@ package zebrawood.desktop.app;
 import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
 import java.time.Clock;
+import java.util.List;
 import java.util.concurrent.Executor;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
 import zebrawood.desktop.shell.DesktopPrograms;
 import zebrawood.desktop.shell.Shell;
-import zebrawood.desktop.stations.StationList;
+import zebrawood.desktop.stations.StationDefinition;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.records.paper.Paper;
 
@@ -23,16 +24,23 @@ public final class Assembly {
   private final Shell shell;
   private final Scene scene;
 
-  /** Call on the interface's thread, after {@link #loadLooks}. */
+  /**
+   * Call on the interface's thread, after {@link #loadLooks}.
+   *
+   * @param stations in the order of the work
+   */
   public Assembly(
+      List<StationDefinition> stations,
       WorkshopModel.Start start,
       Clock clock,
       String person,
       Executor ui,
       DesktopPrograms outside,
       Runnable closeWindow) {
-    model = new WorkshopModel(start, StationList.stations(), ui, clock, person);
-    shell = new Shell(model, StationList.ALL, outside, closeWindow);
+    model =
+        new WorkshopModel(
+            start, stations.stream().map(StationDefinition::station).toList(), ui, clock, person);
+    shell = new Shell(model, stations, outside, closeWindow);
     scene = new Scene(shell, WIDTH, HEIGHT);
     model.darkProperty().subscribe(dark -> dress(scene, dark));
   }

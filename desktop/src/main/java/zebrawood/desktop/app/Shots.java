@@ -204,7 +204,9 @@ final class Shots {
     onInterface(() -> {
       Assembly.loadLooks();
       stage = new Stage();
-      assembly = new Assembly(start, DAY, "shots", Platform::runLater, path -> {}, stage::close);
+      assembly =
+          new Assembly(
+              StationList.ALL, start, DAY, "shots", Platform::runLater, path -> {}, stage::close);
       assembly.model().setInitials("EH");
       stage.setScene(assembly.scene());
       stage.show();

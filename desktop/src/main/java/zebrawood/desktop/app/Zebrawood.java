@@ -26,15 +26,12 @@ import zebrawood.words.Message;
     name = "zebrawood",
     mixinStandardHelpOptions = true,
     versionProvider = Zebrawood.Version.class,
-    description = "Opens the workshop; a new one is made where there is none.",
+    resourceBundle = "zebrawood.words.commands",
     subcommands = {Zebrawood.Demo.class, Zebrawood.Solve.class})
 public final class Zebrawood implements Callable<Integer> {
   static final int NOT_POSSIBLE = 2;
 
-  @Option(
-      names = "--workshop",
-      paramLabel = "FILE",
-      description = "The workshop file; by default the one in the user's data folder.")
+  @Option(names = "--workshop", paramLabel = "FILE")
   private Path workshop;
 
   public static void main(String[] args) {
@@ -56,9 +53,7 @@ public final class Zebrawood implements Callable<Integer> {
     }
     return new CommandLine(new Zebrawood())
         .setParameterExceptionHandler((e, given) -> {
-          String sentence = e.getMessage().lines().findFirst().orElse("").strip();
-          System.err.println(
-              Text.of("console.see-help", sentence + (sentence.endsWith(".") ? "" : ".")));
+          System.err.println(Text.of("console.see-help", Text.words().sentence(refusal(e))));
           return NOT_POSSIBLE;
         })
         .setExecutionExceptionHandler((e, command, given) -> told(e))
@@ -79,6 +74,21 @@ public final class Zebrawood implements Callable<Integer> {
         yield Optional.of(plain);
       }
       default -> Optional.empty();
+    };
+  }
+
+  private static Message refusal(CommandLine.ParameterException e) {
+    return switch (e) {
+      case CommandLine.UnmatchedArgumentException unknown ->
+          Message.of("console.unknown", Message.quoted(String.join(" ", unknown.getUnmatched())));
+      case CommandLine.MissingParameterException missing ->
+          Message.of(
+              "console.missing",
+              Message.list(
+                  missing.getMissing().stream()
+                      .map(m -> Message.verbatim(m.paramLabel()))
+                      .toList()));
+      default -> Message.quoted(e.getMessage().lines().findFirst().orElse("").strip());
     };
   }
 
@@ -103,15 +113,9 @@ public final class Zebrawood implements Callable<Integer> {
     return ZebrawoodWindow.open(file, Clock.systemDefaultZone());
   }
 
-  @Command(
-      name = "demo",
-      mixinStandardHelpOptions = true,
-      description = "Opens a fresh copy of the demo workshop: a botanic garden's label machines.")
+  @Command(name = "demo", mixinStandardHelpOptions = true)
   static final class Demo implements Callable<Integer> {
-    @Option(
-        names = "--shots",
-        paramLabel = "DIR",
-        description = "Render every main view offscreen as PNG into this folder and exit.")
+    @Option(names = "--shots", paramLabel = "DIR")
     private Path shots;
 
     @Override
@@ -129,15 +133,12 @@ public final class Zebrawood implements Callable<Integer> {
     }
   }
 
-  @Command(
-      name = "solve",
-      mixinStandardHelpOptions = true,
-      description = "Computes a station's finding: readings as JSON in, finding as JSON out.")
+  @Command(name = "solve", mixinStandardHelpOptions = true)
   static final class Solve implements Callable<Integer> {
-    @Parameters(paramLabel = "STATION", description = "Such as bed or shims.")
+    @Parameters(paramLabel = "STATION")
     private String station;
 
-    @Option(names = "--lines", description = "One document a line, one answer a line.")
+    @Option(names = "--lines")
     private boolean lines;
 
     @Override

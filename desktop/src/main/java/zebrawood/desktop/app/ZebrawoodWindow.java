@@ -89,6 +89,7 @@ public final class ZebrawoodWindow extends Application {
     }
     assembly =
         new Assembly(
+            StationList.ALL,
             ready.start(),
             clock,
             person(),
@@ -106,7 +107,7 @@ public final class ZebrawoodWindow extends Application {
   /** The technician gets a sentence, the log the rest. */
   private void tell(Throwable trouble) {
     LoggerFactory.getLogger(ZebrawoodWindow.class).error("unexpected", trouble);
-    assembly.model().say(Text.of("said.trouble", Folders.log()));
+    assembly.model().say(Text.of("said.trouble", Folders.log().toString()));
   }
 
   private static void refuse(Stage stage, String because) {

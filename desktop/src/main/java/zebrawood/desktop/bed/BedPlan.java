@@ -287,7 +287,7 @@ final class BedPlan {
     Unit unit = Quantity.LENGTH.shownIn(Text.words().units());
     int decimals = Quantity.LENGTH.isCanonical(unit) ? 2 : 4;
     String figure = Numbers.fixed(Math.abs(unit.fromCanonical(mm)), decimals);
-    boolean nothing = figure.matches("0\\.0*");
+    boolean nothing = figure.chars().allMatch(c -> c == '0' || c == '.');
     return nothing ? figure : (mm < 0 ? "−" : "+") + figure;
   }
 }

@@ -5,23 +5,20 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Executor;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyBooleanProperty;
-import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import zebrawood.controller.Settings;
+import zebrawood.desktop.job.Jobs;
 import zebrawood.desktop.text.Text;
 import zebrawood.devices.controller.ControllerLink;
 import zebrawood.devices.controller.LineController;
 import zebrawood.devices.controller.LinkTrouble;
 import zebrawood.devices.controller.Port;
+import zebrawood.devices.controller.PortTrouble;
 import zebrawood.devices.controller.SettingsChange;
 import zebrawood.devices.controller.TestShot;
 import zebrawood.words.Message;
@@ -46,23 +43,19 @@ final class ControllerSession {
   /** A pulse of a second and reading the mode back take less; nobody waits longer for a window. */
   private static final Duration ENDING = Duration.ofSeconds(3);
 
-  private final AtomicBoolean disposed = new AtomicBoolean();
   private final Opener opener;
   private final Executor ui;
-  private final ExecutorService worker =
-      Executors.newSingleThreadExecutor(
-          Thread.ofPlatform().name("controller-link").daemon(true).factory());
-  private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper(false);
+  private final Jobs jobs;
   private final ReadOnlyStringWrapper words = new ReadOnlyStringWrapper("");
-  private final AtomicBoolean cancelled = new AtomicBoolean();
 
   ControllerSession(Opener opener, Executor ui) {
     this.opener = opener;
     this.ui = ui;
+    jobs = new Jobs(ui, "controller-link");
   }
 
   ReadOnlyBooleanProperty busyProperty() {
-    return busy.getReadOnlyProperty();
+    return jobs.busyProperty();
   }
 
   /** What it does now, or how the last thing ended. */
@@ -72,7 +65,7 @@ final class ControllerSession {
 
   /** Ends a wait soon; a change or a shot that was begun ends as it must. */
   void cancel() {
-    cancelled.set(true);
+    jobs.askToEnd();
   }
 
   /** Something done over an open link. */
@@ -82,40 +75,36 @@ final class ControllerSession {
 
   private <T> void run(
       String port, String doing, Work<T> work, Consumer<T> then, Consumer<String> otherwise) {
-    if (busy.get()) {
+    if (jobs.busyProperty().get()) {
       return;
     }
-    busy.set(true);
     words.set(doing);
-    cancelled.set(false);
-    worker.execute(() -> {
-      try (ControllerLink link = new LineController(opener.open(port), cancelled::get)) {
-        link.connect();
-        T answer = work.on(link);
-        tell(() -> {
-          busy.set(false);
+    jobs.run(
+        progress -> {
+          try (ControllerLink link = new LineController(opener.open(port), progress::cancelled)) {
+            link.connect();
+            return work.on(link);
+          }
+        },
+        answer -> {
           words.set("");
           then.accept(answer);
+        },
+        trouble -> {
+          words.set(said(trouble));
+          otherwise.accept(words.get());
         });
-      } catch (LinkTrouble e) {
-        failed(Text.of(e.said()), otherwise);
-      } catch (IOException e) {
-        failed(
-            Text.of("controller.link.not-opened", Message.quoted(String.valueOf(e.getMessage()))),
-            otherwise);
-      } catch (RuntimeException e) {
-        LOG.error("controller link", e);
-        failed(Text.of("controller.link.not-opened", Message.quoted(e.toString())), otherwise);
-      }
-    });
   }
 
-  private void failed(String because, Consumer<String> otherwise) {
-    tell(() -> {
-      busy.set(false);
-      words.set(because);
-      otherwise.accept(because);
-    });
+  private static String said(Throwable trouble) {
+    return switch (trouble) {
+      case LinkTrouble e -> Text.of(e.said());
+      case IOException e -> Text.of("controller.link.not-opened", PortTrouble.said(e));
+      default -> {
+        LOG.error("controller link", trouble);
+        yield Text.of("controller.link.not-opened", Message.quoted(trouble.toString()));
+      }
+    };
   }
 
   void read(String port, Consumer<Settings> then) {
@@ -137,7 +126,12 @@ final class ControllerSession {
                 link,
                 seen,
                 lines,
-                line -> tell(() -> words.set(Text.of("controller.link.sending", line))));
+                line ->
+                    ui.execute(() -> {
+                      if (busyProperty().get()) {
+                        words.set(Text.of("controller.link.sending", line));
+                      }
+                    }));
           } catch (RuntimeException e) {
             LOG.error("change of settings", e);
             return new SettingsChange.Outcome.Stopped(
@@ -198,27 +192,13 @@ final class ControllerSession {
    * more, so that what was kept before it stays as it is.
    */
   void dispose() {
-    disposed.set(true);
-    cancelled.set(true);
-    worker.shutdown();
+    jobs.close();
   }
 
   /** Waits, at most for seconds, until what was begun has ended; not on the window's thread. */
   void awaitEnd() {
-    try {
-      if (!worker.awaitTermination(ENDING.toSeconds(), TimeUnit.SECONDS)) {
-        LOG.error("the controller did not end what it did within {}", ENDING);
-      }
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
+    if (!jobs.awaitEnd(ENDING)) {
+      LOG.error("the controller did not end what it did within {}", ENDING);
     }
-  }
-
-  private void tell(Runnable answer) {
-    ui.execute(() -> {
-      if (!disposed.get()) {
-        answer.run();
-      }
-    });
   }
 }

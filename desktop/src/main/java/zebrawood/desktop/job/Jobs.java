@@ -1,8 +1,10 @@
 package zebrawood.desktop.job;
 
+import java.time.Duration;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -34,12 +36,22 @@ public final class Jobs implements AutoCloseable {
 
   private final Executor ui;
   private final AtomicReference<Object> newest = new AtomicReference<>();
+  private final AtomicReference<Object> askedToEnd = new AtomicReference<>();
   private final ReadOnlyBooleanWrapper busy = new ReadOnlyBooleanWrapper(false);
   private final ReadOnlyDoubleWrapper progress = new ReadOnlyDoubleWrapper(0);
+  private final String thread;
   private ExecutorService worker;
 
   public Jobs(Executor ui) {
+    this(ui, "job");
+  }
+
+  /**
+   * @param thread what its thread is called
+   */
+  public Jobs(Executor ui, String thread) {
     this.ui = ui;
+    this.thread = thread;
   }
 
   public ReadOnlyBooleanProperty busyProperty() {
@@ -58,7 +70,8 @@ public final class Jobs implements AutoCloseable {
   public <T> void run(Work<T> work, Consumer<T> then, Consumer<Throwable> otherwise) {
     if (worker == null) {
       worker =
-          Executors.newSingleThreadExecutor(Thread.ofPlatform().name("job").daemon(true).factory());
+          Executors.newSingleThreadExecutor(
+              Thread.ofPlatform().name(thread).daemon(true).factory());
     }
     Object token = new Object();
     newest.set(token);
@@ -71,7 +84,7 @@ public final class Jobs implements AutoCloseable {
       try {
         T answer = work.run(progressOf(token));
         tell(token, () -> then.accept(answer));
-      } catch (Exception e) {
+      } catch (Exception | Error e) {
         tell(token, () -> otherwise.accept(e));
       }
     });
@@ -81,7 +94,7 @@ public final class Jobs implements AutoCloseable {
     return new Progress() {
       @Override
       public boolean cancelled() {
-        return newest.get() != token;
+        return newest.get() != token || askedToEnd.get() == token;
       }
 
       @Override
@@ -104,6 +117,11 @@ public final class Jobs implements AutoCloseable {
     });
   }
 
+  /** What runs is told to end soon, as it must; its answer is heard. */
+  public void askToEnd() {
+    askedToEnd.set(newest.get());
+  }
+
   /** What runs is told to stop; its answer is not heard. */
   public void cancel() {
     if (newest.getAndSet(null) != null) {
@@ -116,6 +134,21 @@ public final class Jobs implements AutoCloseable {
     cancel();
     if (worker != null) {
       worker.shutdown();
+    }
+  }
+
+  /**
+   * Waits until what was begun has ended; not on the interface's thread.
+   *
+   * @param most nobody waits longer
+   * @return whether it has ended
+   */
+  public boolean awaitEnd(Duration most) {
+    try {
+      return worker == null || worker.awaitTermination(most.toMillis(), TimeUnit.MILLISECONDS);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      return false;
     }
   }
 }

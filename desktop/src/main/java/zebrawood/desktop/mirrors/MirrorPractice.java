@@ -83,7 +83,7 @@ final class MirrorPractice extends Practice<StandInTrain, MirrorVisit, Judged> {
     work.form()
         .quietly(() -> {
           work.leastPulse().set(Text.of("mirrors.practice.pulse"));
-          work.school().set(School.FULL);
+          work.way().set(MirrorsWay.FULL);
           work.legs().railAt().set(TravelEnd.REAR);
           work.legs().lastAt().set(GantryEnd.LEFT);
           work.screwsBy().set(ScrewsBy.TRIAL);
@@ -148,7 +148,7 @@ final class MirrorPractice extends Practice<StandInTrain, MirrorVisit, Judged> {
     told = Message.NONE;
     Optional<MirrorFinding> alignment = found.finding().alignment();
     if (alignment.isEmpty()) {
-      work.school().set(School.FULL);
+      work.way().set(MirrorsWay.FULL);
     } else if (alignment.get().suspicion().isPresent()) {
       lookInto(on, alignment.get().suspicion().get());
     } else if (!found.finding().untried().isEmpty()) {

@@ -66,7 +66,8 @@ public final class MirrorsWork extends StationWork<MirrorVisit, Judged> {
 
   private final Machine machine;
   private final Train train;
-  private final ChoiceField<School> school = form().choice("school", School.class, School.FULL);
+  private final ChoiceField<MirrorsWay> way =
+      form().choice("school", MirrorsWay.class, MirrorsWay.FULL);
   private final QuantityField resolution = form().quantity("resolution", Quantity.LENGTH, 0.01, 10);
   private final QuantityField aperture = form().quantity("aperture", Quantity.LENGTH, 1, 200);
   private final QuantityField tolerance = form().quantity("tolerance", Quantity.LENGTH, 0.05, 20);
@@ -179,8 +180,8 @@ public final class MirrorsWork extends StationWork<MirrorVisit, Judged> {
     return legs;
   }
 
-  ChoiceField<School> school() {
-    return school;
+  ChoiceField<MirrorsWay> way() {
+    return way;
   }
 
   QuantityField resolution() {
@@ -277,9 +278,9 @@ public final class MirrorsWork extends StationWork<MirrorVisit, Judged> {
     return Stream.of(settings, pairs, nozzle.needed(), trials).flatMap(s -> s);
   }
 
-  /** The places that this school reads. */
+  /** The places that are read this way. */
   private Stream<Map.Entry<MarkPlace, Aim>> asked() {
-    return marks.entrySet().stream().filter(m -> school.get() == School.FULL || m.getKey().head());
+    return marks.entrySet().stream().filter(m -> way.get() == MirrorsWay.FULL || m.getKey().head());
   }
 
   @Override
@@ -287,14 +288,14 @@ public final class MirrorsWork extends StationWork<MirrorVisit, Judged> {
     if (asked().noneMatch(m -> m.getValue().begun())) {
       return Optional.of(Message.of(asked().findFirst().orElseThrow().getKey()));
     }
-    return school.get() == School.QUICK && round.isEmpty()
+    return way.get() == MirrorsWay.QUICK && round.isEmpty()
         ? Optional.of(Message.of("mirrors.round.wait"))
         : Optional.empty();
   }
 
   @Override
   protected MirrorVisit readings() {
-    boolean full = school.get() == School.FULL;
+    boolean full = way.get() == MirrorsWay.FULL;
     return new MirrorVisit(
         full ? Optional.of(fullSet()) : Optional.empty(),
         full ? Optional.empty() : Optional.of(quick()),
@@ -397,8 +398,8 @@ public final class MirrorsWork extends StationWork<MirrorVisit, Judged> {
         new ArrayList<>(
             List.of(
                 Part.heading("sheet.readings", "mirrors.keys"),
-                Part.rows(school, leastPulse),
-                new Part.Anew(school.valueProperty(), this::asMany),
+                Part.rows(way, leastPulse),
+                new Part.Anew(way.valueProperty(), this::asMany),
                 new Part.Told(),
                 Part.hint(train.foldsDown() ? "mirrors.hint.down" : "mirrors.hint"),
                 new Part.Practising()));
@@ -442,7 +443,7 @@ public final class MirrorsWork extends StationWork<MirrorVisit, Judged> {
             asked()
                 .map(m -> new Part.TableRow(Message.of(m.getKey()), m.getValue().fields()))
                 .toList()));
-    if (school.get() == School.QUICK) {
+    if (way.get() == MirrorsWay.QUICK) {
       parts.add(Part.rows(round));
     }
     return parts;
@@ -508,7 +509,7 @@ public final class MirrorsWork extends StationWork<MirrorVisit, Judged> {
 
   @Override
   public EntryKind kindOf(EntryKind usual) {
-    return school.get() == School.QUICK ? EntryKind.CHECK : usual;
+    return way.get() == MirrorsWay.QUICK ? EntryKind.CHECK : usual;
   }
 
   @Override

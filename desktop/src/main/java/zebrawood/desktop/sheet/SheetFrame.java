@@ -15,6 +15,7 @@ import zebrawood.ledger.Standing;
 public final class SheetFrame extends BorderPane {
   private final Label state = new Label();
   private final Label before = new Label();
+  private final Label subject = new Label();
 
   public SheetFrame(
       String title,
@@ -30,9 +31,12 @@ public final class SheetFrame extends BorderPane {
     asked.getStyleClass().add("question");
     state.getStyleClass().add("state");
     before.getStyleClass().add("soft");
+    subject.getStyleClass().add("soft");
+    subject.setWrapText(true);
+    subject.setManaged(false);
     VBox right = new VBox(state, before);
     right.setAlignment(Pos.TOP_RIGHT);
-    HBox header = new HBox(new VBox(name, asked), spacer(), right);
+    HBox header = new HBox(new VBox(name, asked, subject), spacer(), right);
     header.getStyleClass().add("sheet-header");
     ScrollPane left = scrolling(readings);
     width(left, 270, 308);
@@ -52,6 +56,13 @@ public final class SheetFrame extends BorderPane {
     state.setGraphic(new StandingMark(standing));
     state.getStyleClass().setAll("label", "state", styleClass);
     before.setText(beforeWords);
+  }
+
+  /** What the figures are of; nothing where a station has no such thing. */
+  public void showSubject(String words) {
+    subject.setText(words);
+    subject.setManaged(!words.isEmpty());
+    subject.setVisible(!words.isEmpty());
   }
 
   private static void width(Region region, double least, double most) {

@@ -3,6 +3,7 @@ package zebrawood.desktop.sheet;
 import java.util.List;
 import java.util.function.Consumer;
 import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.ledger.SubjectKind;
 
 /** What a sheet asks of the window it stands in. */
 public interface SheetHost {
@@ -29,6 +30,9 @@ public interface SheetHost {
    */
   void confirm(
       String title, String why, List<String> lines, String caution, String go, Runnable then);
+
+  /** Asks which lens, configuration or the like is on the machine, and keeps it. */
+  void askSubject(SubjectKind kind);
 
   /** What must be proven today and is not. */
   List<GuardLine> notProvenToday();

@@ -1,5 +1,6 @@
 package zebrawood.desktop.sheet;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -16,6 +17,7 @@ import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Station;
+import zebrawood.ledger.SubjectKind;
 import zebrawood.measure.Finding;
 import zebrawood.measure.Verdict;
 import zebrawood.records.json.RecordJson;
@@ -44,6 +46,9 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
   private final FocusFollower focus;
   private final Subscription units;
   private List<GuardLine> missing = List.of();
+
+  /** What must be named before anything is recorded of it. */
+  private Optional<SubjectKind> unnamed = Optional.empty();
 
   public StationSheet(SheetHost host, Station station, StationWork<R, F> work) {
     this.host = host;
@@ -139,6 +144,23 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     return !missing.isEmpty() && !practising() && !recorder.correcting();
   }
 
+  private Optional<SubjectKind> toName() {
+    return unnamed.filter(kind -> !practising() && !recorder.correcting());
+  }
+
+  private List<Step> before(boolean held) {
+    List<Step> before = new ArrayList<>();
+    if (held) {
+      missing.forEach(line -> before.add(toProve(line)));
+    }
+    toName()
+        .ifPresent(kind ->
+            before.add(
+                Step.of(Message.of("subject.ask", kind), Message.of("subject.ask.why", kind))));
+    before.addAll(work.firstSteps());
+    return before;
+  }
+
   private void showAdvice() {
     if (frame == null) {
       return;
@@ -151,22 +173,21 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
                 : Optional.empty());
     boolean found = outcome.found().isPresent() && !recorder.recording();
     boolean held = heldBack();
-    List<Step> steps =
-        Stream.concat(
-                held ? missing.stream().map(StationSheet::toProve) : Stream.empty(),
-                Stream.concat(work.firstSteps().stream(), steps(outcome).stream()))
-            .toList();
+    List<Step> steps = Stream.concat(before(held).stream(), steps(outcome).stream()).toList();
     doNext.show(
         steps,
         outcome.found().map(f -> f.finding().warnings(Text.words())).orElse(List.of()),
         Text.of(work.caution()),
         held
             ? new DoNext.Choice(Text.of("guard.prove"), true)
-            : new DoNext.Choice(primaryWords(outcome), found),
+            : toName()
+                .map(kind -> new DoNext.Choice(Text.of("subject.name", kind), true))
+                .orElseGet(() -> new DoNext.Choice(primaryWords(outcome), found)),
         held
             ? new DoNext.Choice(Text.of("guard.go-on"), true)
             : new DoNext.Choice(
-                secondaryWords(outcome), found || recorder.correcting() || practising()));
+                toName().isPresent() ? "" : secondaryWords(outcome),
+                found || recorder.correcting() || practising()));
     summary.setText(
         outcome
             .found()
@@ -235,6 +256,10 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
   public void primary() {
     if (heldBack()) {
       host.open(host.guardStation());
+      return;
+    }
+    if (toName().isPresent()) {
+      host.askSubject(toName().get());
       return;
     }
     work.found()
@@ -319,7 +344,7 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
   /** The machine's record or the display changed. */
   public void refresh() {
     missing = host.notProvenToday().stream().filter(work::asksToday).toList();
-    List<Entry> entries = workshop.opened().ledger().entriesAt(station);
+    List<Entry> entries = workshop.opened().ledger().entriesOfFitted(station);
     if (!practising()) {
       work.recordChanged(entries);
     }
@@ -330,6 +355,9 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
         StateWords.of(standing, zone),
         StateWords.styleClass(standing),
         StateWords.before(standing, zone));
+    Optional<String> subject = workshop.opened().ledger().subjectNow(station);
+    unnamed = subject.isPresent() ? Optional.empty() : station.subject();
+    frame.showSubject(SubjectWords.line(station, subject, workshop.onFile(station), zone));
     notebook.show(entries, workshop.clock().instant());
     picture.draw();
     showAdvice();

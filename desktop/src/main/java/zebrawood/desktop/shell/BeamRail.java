@@ -2,7 +2,6 @@ package zebrawood.desktop.shell;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.function.Consumer;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
@@ -15,10 +14,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
 import zebrawood.desktop.sheet.StandingMark;
-import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Standing;
-import zebrawood.ledger.StandingWords;
-import zebrawood.ledger.Station;
 
 /**
  * The stations on one line of light, in the order of the work. The light is solid down to the first
@@ -33,6 +29,13 @@ final class BeamRail extends Region {
   private final Line dotted = new Line();
   private final List<Button> buttons = new ArrayList<>();
   private int holding;
+
+  /**
+   * One station.
+   *
+   * @param words how it stands, for what is on the machine now
+   */
+  record Row(String station, String title, String words, Standing standing) {}
 
   BeamRail() {
     getStyleClass().add("rail");
@@ -52,26 +55,21 @@ final class BeamRail extends Region {
    * @param open what a press does, by station id, "" for the machine page
    */
   void show(
-      String pageTitle,
-      String pageWords,
-      Map<Station, Standing> standings,
-      java.time.format.DateTimeFormatter day,
-      String opened,
-      Consumer<String> open) {
+      String pageTitle, String pageWords, List<Row> lines, String opened, Consumer<String> open) {
     int focusedIndex = focusedIndex();
     buttons.clear();
     buttons.add(row("rail-today", pageTitle, pageWords, pageSign(), () -> open.accept("")));
-    standings.forEach((station, standing) ->
+    lines.forEach(line ->
         buttons.add(
             row(
-                "rail-" + station.id(),
-                Text.of(station.title()),
-                Text.of(StandingWords.of(standing, day)),
-                new StandingMark(standing),
-                () -> open.accept(station.id()))));
-    holding = (int) standings.values().stream().takeWhile(Standing::holds).count();
+                "rail-" + line.station,
+                line.title,
+                line.words,
+                new StandingMark(line.standing),
+                () -> open.accept(line.station))));
+    holding = (int) lines.stream().takeWhile(line -> line.standing.holds()).count();
     rows.getChildren().setAll(buttons);
-    markOpened(opened, List.copyOf(standings.keySet()));
+    markOpened(opened, lines);
     if (focusedIndex >= 0) {
       buttons.get(Math.min(focusedIndex, buttons.size() - 1)).requestFocus();
     }
@@ -123,9 +121,9 @@ final class BeamRail extends Region {
     return button;
   }
 
-  void markOpened(String opened, List<Station> stations) {
+  private void markOpened(String opened, List<Row> lines) {
     for (int i = 0; i < buttons.size(); i++) {
-      boolean on = i == 0 ? opened.isEmpty() : stations.get(i - 1).id().equals(opened);
+      boolean on = i == 0 ? opened.isEmpty() : lines.get(i - 1).station.equals(opened);
       buttons.get(i).pseudoClassStateChanged(OPENED, on);
       buttons.get(i).setFocusTraversable(on);
     }

@@ -24,9 +24,12 @@ import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Doubt;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.Event;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Station;
+import zebrawood.ledger.SubjectKind;
 
 /** Something happened: choose what, see what it puts in doubt, confirm. */
 final class EventCard {
@@ -49,11 +52,14 @@ final class EventCard {
     this.workshop = host.workshop();
   }
 
-  static void open(Cards cards, SheetHost host) {
-    new EventCard(cards, host).open();
+  /**
+   * @param naming when only what names such a thing is to be told
+   */
+  static void open(Cards cards, SheetHost host, Optional<SubjectKind> naming) {
+    new EventCard(cards, host).open(naming);
   }
 
-  private void open() {
+  private void open(Optional<SubjectKind> naming) {
     kinds.setId("event-kinds");
     kinds.setAccessibleText(Text.of("event.title"));
     kinds
@@ -61,6 +67,7 @@ final class EventCard {
         .setAll(
             Stream.of(EventKind.values())
                 .filter(k -> k.canHappenTo(workshop.opened().machine()))
+                .filter(k -> naming.isEmpty() || k.names().equals(naming))
                 .toList());
     kinds.setCellFactory(list -> new KindCell());
     kinds.setPrefSize(520, 11 * 28 + 6);
@@ -85,12 +92,17 @@ final class EventCard {
         .disableProperty()
         .bind(
             Bindings.createBooleanBinding(
-                () -> kinds.getSelectionModel().getSelectedItem() == null || time().isEmpty(),
+                () ->
+                    kinds.getSelectionModel().getSelectedItem() == null
+                        || time().isEmpty()
+                        || naming.isPresent() && subject.getText().isBlank(),
                 kinds.getSelectionModel().selectedItemProperty(),
+                subject.textProperty(),
                 at.textProperty()));
     subject.setId("event-subject");
     subject.setAccessibleText(Text.of("event.subject"));
-    Region named = labelled(Text.of("event.subject"), subject);
+    Label onFile = Card.words("");
+    Region named = new VBox(2, labelled(Text.of("event.subject"), subject), onFile);
     named.setVisible(false);
     named.setManaged(false);
     kinds
@@ -100,6 +112,8 @@ final class EventCard {
           boolean names = kind != null && kind.names().isPresent();
           named.setVisible(names);
           named.setManaged(names);
+          List<String> known = names ? known(kind.names().get()) : List.of();
+          onFile.setText(known.isEmpty() ? "" : Text.of("event.on-file", String.join(", ", known)));
         });
     VBox card =
         Card.of(
@@ -118,8 +132,31 @@ final class EventCard {
         confirm.fire();
       }
     });
+    subject.setOnAction(e -> confirm.fire());
     cards.open(card, kinds);
     kinds.getSelectionModel().select(0);
+    if (naming.isPresent()) {
+      subject.requestFocus();
+    }
+  }
+
+  /** Of what there are entries or events. */
+  private List<String> known(SubjectKind kind) {
+    Ledger ledger = workshop.opened().ledger();
+    Stream<Optional<String>> read =
+        workshop.stations().stream()
+            .filter(s -> s.subject().equals(Optional.of(kind)))
+            .flatMap(s -> ledger.entriesAt(s).stream().map(Entry::subject));
+    Stream<Optional<String>> fitted =
+        ledger.events().stream()
+            .filter(e -> e.kind().names().equals(Optional.of(kind)))
+            .map(Event::subject);
+    return Stream.concat(read, fitted).flatMap(Optional::stream).distinct().toList();
+  }
+
+  /** As it was written before, whatever its capitals. */
+  private String spelled(SubjectKind kind, String typed) {
+    return known(kind).stream().filter(typed::equalsIgnoreCase).findFirst().orElse(typed);
   }
 
   private LocalDateTime now() {
@@ -192,7 +229,7 @@ final class EventCard {
     String words = note.getText().strip();
     Optional<String> named =
         kind.names().isPresent() && !subject.getText().isBlank()
-            ? Optional.of(subject.getText().strip())
+            ? Optional.of(spelled(kind.names().get(), subject.getText().strip()))
             : Optional.empty();
     cards.whileOpen(
         host,

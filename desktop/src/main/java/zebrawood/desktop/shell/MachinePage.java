@@ -19,6 +19,7 @@ import javafx.scene.layout.VBox;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.sheet.StandingMark;
+import zebrawood.desktop.sheet.SubjectWords;
 import zebrawood.desktop.sheet.Tables;
 import zebrawood.desktop.sheet.Trend;
 import zebrawood.desktop.sheet.When;
@@ -173,7 +174,9 @@ final class MachinePage extends BorderPane {
   }
 
   private Node row(Station station, Standing standing, boolean first) {
-    Label title = new Label(Text.of(doKey(standing), station.title()));
+    Label title =
+        new Label(
+            Text.of(doKey(standing), SubjectWords.title(workshop.opened().ledger(), station)));
     title.getStyleClass().add("prove-title");
     title.setWrapText(true);
     String because = Text.of("prove.minutes", because(standing), station.minutes());
@@ -252,7 +255,8 @@ final class MachinePage extends BorderPane {
         .standings()
         .keySet()
         .forEach(station ->
-            card(station, opened.ledger().entriesAt(station)).ifPresent(cards.getChildren()::add));
+            card(station, opened.ledger().entriesOfFitted(station))
+                .ifPresent(cards.getChildren()::add));
     box.getChildren()
         .add(cards.getChildren().isEmpty() ? soft(Text.of("today.held.nothing")) : cards);
     return box;
@@ -269,7 +273,7 @@ final class MachinePage extends BorderPane {
         new Label(
             Text.of(
                 "words.comma",
-                station.title(),
+                SubjectWords.title(workshop.opened().ledger(), station),
                 Phrasebook.lowerFirst(FigureWords.label(station.id(), figure, Text.words()))));
     title.getStyleClass().add("held-title");
     Label value = new Label(FigureWords.number(figure, Text.words()));

@@ -22,6 +22,7 @@ import zebrawood.desktop.sheet.GuardLine;
 import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.sheet.StationSheet;
 import zebrawood.desktop.sheet.StationWork;
+import zebrawood.desktop.sheet.SubjectWords;
 import zebrawood.desktop.sheet.When;
 import zebrawood.desktop.stations.PaperPictures;
 import zebrawood.desktop.stations.StationDefinition;
@@ -33,6 +34,9 @@ import zebrawood.ledger.Event;
 import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Recorded;
 import zebrawood.ledger.Standing;
+import zebrawood.ledger.StandingWords;
+import zebrawood.ledger.Station;
+import zebrawood.ledger.SubjectKind;
 import zebrawood.machine.Machine;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.records.handover.HandOver;
@@ -145,6 +149,11 @@ public final class Shell extends StackPane implements SheetHost {
   }
 
   @Override
+  public void askSubject(SubjectKind kind) {
+    EventCard.open(cards, this, Optional.of(kind));
+  }
+
+  @Override
   public List<GuardLine> notProvenToday() {
     return guard().map(g -> g.notProven(workshop)).orElse(List.of());
   }
@@ -214,13 +223,7 @@ public final class Shell extends StackPane implements SheetHost {
     shown = stationId;
     if (workshop.opened() == null) {
       frame.setCenter(emptyPage());
-      rail.show(
-          Text.of("rail.today"),
-          Text.of("rail.none"),
-          Map.of(),
-          When.days(zone()),
-          TODAY,
-          this::show);
+      rail.show(Text.of("rail.today"), Text.of("rail.none"), List.of(), TODAY, this::show);
       focusPage();
       return;
     }
@@ -284,10 +287,19 @@ public final class Shell extends StackPane implements SheetHost {
     rail.show(
         Text.of("rail.today"),
         Text.of("rail.all", holding, standings.size()),
-        standings,
-        When.days(zone()),
+        standings.entrySet().stream().map(e -> line(e.getKey(), e.getValue())).toList(),
         shown,
         this::show);
+  }
+
+  private BeamRail.Row line(Station station, Standing standing) {
+    String words = Text.of(StandingWords.of(standing, zone()));
+    int onFile = workshop.onFile(station).size();
+    return new BeamRail.Row(
+        station.id(),
+        SubjectWords.title(workshop.opened().ledger(), station),
+        onFile == 0 ? words : Text.of("subject.on-file", words, onFile),
+        standing);
   }
 
   private StackPane emptyPage() {
@@ -328,7 +340,7 @@ public final class Shell extends StackPane implements SheetHost {
   }
 
   private void happened() {
-    EventCard.open(cards, this);
+    EventCard.open(cards, this, Optional.empty());
   }
 
   private void handOver() {

@@ -1,8 +1,6 @@
 package zebrawood.desktop.start;
 
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
-import java.time.format.FormatStyle;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,6 +19,7 @@ import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.sheet.Part;
 import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.sheet.StationWork;
+import zebrawood.desktop.sheet.When;
 import zebrawood.desktop.stations.StationDefinition;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
@@ -180,11 +179,7 @@ public final class StartWork extends StationWork<StartReadings, StartFinding> {
     GoCard card = DailyProof.card(workshop);
     Phrasebook words = Text.words();
     ZoneId zone = workshop.clock().getZone();
-    String day =
-        DateTimeFormatter.ofLocalizedDate(FormatStyle.MEDIUM)
-            .withLocale(words.locale())
-            .withZone(zone)
-            .format(workshop.clock().instant());
+    String day = When.dayAndYear(workshop.clock().instant(), zone);
     host.write(
         new SheetHost.Page(
             Text.of("start.page.title", ledger.machine().name()),

@@ -84,6 +84,11 @@ public final class WorkshopModel implements AutoCloseable {
     }
   }
 
+  /** How a station stands for each subject that is not on the machine now. */
+  public SequencedMap<String, Standing> onFile(Station station) {
+    return opened().ledger().onFile(station, stations, clock.instant());
+  }
+
   /** What is ready when the window opens; made off the interface's thread. */
   public record Start(
       Workshop workshop,
@@ -311,9 +316,7 @@ public final class WorkshopModel implements AutoCloseable {
         UUID.randomUUID().toString(),
         opened().machine().id(),
         station.id(),
-        corrects
-            .map(Entry::subject)
-            .orElseGet(() -> station.subject().flatMap(opened().ledger()::fitted)),
+        corrects.map(Entry::subject).orElseGet(() -> opened().ledger().subjectNow(station)),
         corrects.map(Entry::kind).orElse(kind),
         corrects.map(Entry::at).orElse(now),
         now,
@@ -411,8 +414,9 @@ public final class WorkshopModel implements AutoCloseable {
 
   private void keepDraft(String name, Map<String, String> words) {
     String machineId = opened().machine().id();
-    typed.put(key(machineId, name), Map.copyOf(words));
-    drafts.keep(machineId, name, words);
+    Map<String, String> now = Map.copyOf(words);
+    typed.put(key(machineId, name), now);
+    drafts.keep(machineId, name, now);
   }
 
   /** What was typed at a station of the open machine and not recorded. */

@@ -116,6 +116,32 @@ class ControllerSessionTest {
     assertThat(await(words)).isEqualTo("It is there.");
   }
 
+  /** A port that takes four seconds to open stands for any link that is slow to end. */
+  @Test
+  void closingWaitsOnlyBesideTheWindowAndOnlyForSeconds() throws InterruptedException {
+    java.util.concurrent.CountDownLatch opening = new java.util.concurrent.CountDownLatch(1);
+    ControllerSession slow =
+        new ControllerSession(
+            name -> {
+              opening.countDown();
+              try {
+                Thread.sleep(4_000);
+              } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+              }
+              return new SimulatedPort(controller, 0);
+            },
+            told::add);
+    slow.read("port", s -> {});
+    assertThat(opening.await(10, TimeUnit.SECONDS)).isTrue();
+    long began = System.nanoTime();
+    slow.dispose();
+    assertThat(Duration.ofNanos(System.nanoTime() - began)).isLessThan(Duration.ofMillis(200));
+    slow.awaitEnd();
+    assertThat(Duration.ofNanos(System.nanoTime() - began))
+        .isBetween(Duration.ofMillis(2_500), Duration.ofMillis(3_800));
+  }
+
   @Test
   void onceDisposedNobodyIsTold() throws InterruptedException {
     AtomicReference<Settings> answer = new AtomicReference<>();

@@ -143,7 +143,7 @@ class MirrorsWorkTest {
 
   @Test
   void theQuickCheckAsksForCornersAndARoundMarkAndProvesNothing() {
-    work.school().set(School.QUICK);
+    work.way().set(MirrorsWay.QUICK);
     read("- - - - 0 0 0.5 0 - - 0 0.5");
     assertThat(waitsFor(work)).isEqualTo("whether the mark under the nozzle is round");
     type("reading.proof.round", "YES");

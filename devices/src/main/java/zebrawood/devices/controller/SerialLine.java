@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
 import java.util.stream.Stream;
+import zebrawood.words.Message;
 
 /** A serial line, by cable or over USB. */
 public final class SerialLine implements Port {
@@ -33,13 +34,12 @@ public final class SerialLine implements Port {
     try {
       port = SerialPort.getCommPort(name);
     } catch (RuntimeException e) {
-      throw new IOException("there is no port " + name, e);
+      throw new PortTrouble(Message.of("controller.port.none", Message.quoted(name)), e);
     }
     port.setComPortParameters(baud, 8, SerialPort.ONE_STOP_BIT, SerialPort.NO_PARITY);
     port.setComPortTimeouts(SerialPort.TIMEOUT_NONBLOCKING, 0, 0);
     if (!port.openPort()) {
-      throw new IOException(
-          name + " cannot be opened: it is not there, or another program holds it");
+      throw new PortTrouble(Message.of("controller.port.held", Message.quoted(name)));
     }
     return new SerialLine(port);
   }
@@ -50,7 +50,7 @@ public final class SerialLine implements Port {
     while (done < bytes.length) {
       int count = port.writeBytes(bytes, bytes.length - done, done);
       if (count <= 0) {
-        throw new IOException("the port takes nothing any more");
+        throw new PortTrouble(Message.of("controller.port.takes-nothing"));
       }
       done += count;
     }
@@ -62,13 +62,13 @@ public final class SerialLine implements Port {
     do {
       int there = port.bytesAvailable();
       if (there < 0 || !port.isOpen()) {
-        throw new IOException("the port is gone");
+        throw new PortTrouble(Message.of("controller.port.gone"));
       }
       if (there > 0) {
         byte[] bytes = new byte[there];
         int count = port.readBytes(bytes, there);
         if (count < 0) {
-          throw new IOException("the port is gone");
+          throw new PortTrouble(Message.of("controller.port.gone"));
         }
         return java.util.Arrays.copyOf(bytes, count);
       }

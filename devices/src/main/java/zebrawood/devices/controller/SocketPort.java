@@ -1,6 +1,5 @@
 package zebrawood.devices.controller;
 
-import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.InetSocketAddress;
@@ -8,6 +7,7 @@ import java.net.Socket;
 import java.net.SocketTimeoutException;
 import java.time.Duration;
 import java.util.Arrays;
+import zebrawood.words.Message;
 
 /** A controller on the network, or a simulated one served on a socket. */
 public final class SocketPort implements Port {
@@ -24,9 +24,15 @@ public final class SocketPort implements Port {
 
   public static SocketPort open(String host, int port) throws IOException {
     Socket socket = new Socket();
-    socket.connect(new InetSocketAddress(host, port), CONNECT_MS);
-    socket.setTcpNoDelay(true);
-    return new SocketPort(socket);
+    try {
+      socket.connect(new InetSocketAddress(host, port), CONNECT_MS);
+      socket.setTcpNoDelay(true);
+      return new SocketPort(socket);
+    } catch (IOException e) {
+      socket.close();
+      throw new PortTrouble(
+          Message.of("controller.port.no-answer", Message.quoted(host), String.valueOf(port)), e);
+    }
   }
 
   @Override
@@ -40,7 +46,7 @@ public final class SocketPort implements Port {
     try {
       int count = in.read(buffer);
       if (count < 0) {
-        throw new EOFException("closed by the other side");
+        throw new PortTrouble(Message.of("controller.port.gone"));
       }
       return Arrays.copyOf(buffer, count);
     } catch (SocketTimeoutException e) {

@@ -2,10 +2,8 @@ package zebrawood.records.handover;
 
 import java.time.Instant;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedMap;
@@ -23,6 +21,7 @@ import zebrawood.ledger.Station;
 import zebrawood.machine.Machine;
 import zebrawood.records.picture.SvgCanvas;
 import zebrawood.records.picture.TrendPicture;
+import zebrawood.words.Dates;
 import zebrawood.words.Phrasebook;
 
 /** What stands on a hand-over sheet, ready for the template: texts and pictures only. */
@@ -70,12 +69,8 @@ public record HandOverSheet(
       ZoneId zone,
       String by,
       Phrasebook words) {
-    DateTimeFormatter day() {
-      return DateTimeFormatter.ofPattern("dd MMM yyyy", Locale.ENGLISH).withZone(zone);
-    }
-
-    private String day(Instant at) {
-      return day().format(at);
+    String day(Instant at) {
+      return words.say(Dates.dayAndYear(at, zone));
     }
   }
 
@@ -140,7 +135,7 @@ public record HandOverSheet(
         words.say(station.title()),
         words.say(station.question()),
         StandingSvg.of(standing),
-        words.say(StandingWords.of(standing, hand.day())),
+        words.say(StandingWords.of(standing, hand.zone)),
         rows(station, found, left, hand),
         checks,
         picture == null || measured.isEmpty() ? "" : picture.apply(measured.getLast()),

@@ -1,7 +1,7 @@
 package zebrawood.desktop.mirrors;
 
 /** The full set of marks, or only a look whether they still hold. */
-public enum School {
+public enum MirrorsWay {
   FULL,
   QUICK
 }

@@ -1,0 +1,132 @@
+package zebrawood.desktop.sample;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.sheet.Outcome;
+import zebrawood.desktop.sheet.Part;
+import zebrawood.desktop.sheet.Practice;
+import zebrawood.desktop.sheet.StationWork;
+import zebrawood.desktop.stations.StationDefinition;
+import zebrawood.ledger.Figure;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.DisplayUnits;
+import zebrawood.quantity.Quantity;
+import zebrawood.records.picture.Canvas;
+import zebrawood.words.Message;
+
+/** All the interface that a station of three fields, a picture and a practice needs. */
+public final class SampleWork extends StationWork<Widths.Readings, Widths.Found> {
+  public static final StationDefinition DEFINITION =
+      new StationDefinition(Widths.STATION, (ledger, units) -> new SampleWork(units));
+
+  private static final double PIXELS_PER_MM = 60;
+
+  private final QuantityField left = width("reading.left");
+  private final QuantityField middle = width("reading.middle");
+  private final QuantityField right = width("reading.right");
+
+  SampleWork(DisplayUnits units) {
+    super(new StationForm("sample", units));
+    begin();
+  }
+
+  private QuantityField width(String name) {
+    return form().positive(name, Quantity.LENGTH, 5);
+  }
+
+  @Override
+  protected Stream<QuantityField> needed() {
+    return Stream.of(left, middle, right);
+  }
+
+  @Override
+  protected Widths.Readings readings() {
+    return new Widths.Readings(left.number(), middle.number(), right.number());
+  }
+
+  @Override
+  protected Widths.Found solve(Widths.Readings readings) {
+    return Widths.solve(readings);
+  }
+
+  @Override
+  public List<Figure> figures(Widths.Readings readings, Widths.Found finding) {
+    return List.of(
+        Figure.of("lean", Math.abs(finding.leanMm()), Quantity.LENGTH).limited(Widths.LIMIT_MM));
+  }
+
+  @Override
+  public List<Part> parts() {
+    return List.of(
+        Part.heading("sheet.readings", "sheet.keys"),
+        Part.rows(left, middle, right),
+        new Part.Told(),
+        new Part.Practising());
+  }
+
+  @Override
+  public void draw(Canvas on) {
+    double y = on.height() / 2;
+    List<QuantityField> widths = List.of(left, middle, right);
+    for (int i = 0; i < widths.size(); i++) {
+      double x = on.width() * (i + 1) / 4;
+      double high = widths.get(i).value().orElse(0) * PIXELS_PER_MM;
+      on.rectangle(x - 20, y - high / 2, 40, high, "plan-bed");
+    }
+  }
+
+  @Override
+  public boolean hasPaperPicture() {
+    return found().isPresent();
+  }
+
+  @Override
+  public Message whyRead() {
+    return Message.of("sample.why-read");
+  }
+
+  @Override
+  public Message caution() {
+    return Message.of("sample.caution");
+  }
+
+  @Override
+  public List<Message> summary(Outcome.Found<Widths.Readings, Widths.Found> found) {
+    return List.of(
+        Message.of(
+            "sample.summary", Amount.of(Math.abs(found.finding().leanMm()), Quantity.LENGTH, 2)));
+  }
+
+  @Override
+  public Optional<Practice<?, Widths.Readings, Widths.Found>> practice() {
+    return Optional.of(
+        new Practice<Widths.StandIn, Widths.Readings, Widths.Found>(this) {
+          @Override
+          protected Widths.StandIn make(long number) {
+            return new Widths.StandIn(number);
+          }
+
+          @Override
+          protected void read(Widths.StandIn from) {
+            left.set(from.widthMm(-1));
+            middle.set(from.widthMm(0));
+            right.set(from.widthMm(1));
+          }
+
+          @Override
+          protected void obey(
+              Widths.StandIn on, Outcome.Found<Widths.Readings, Widths.Found> found) {
+            on.leanBack(found.finding().leanMm());
+            form().clearReadings();
+          }
+
+          @Override
+          protected Message done(Widths.StandIn on, int roundsOfMending) {
+            return Message.of("practice.in-order", roundsOfMending);
+          }
+        });
+  }
+}
