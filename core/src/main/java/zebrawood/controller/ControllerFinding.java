@@ -21,16 +21,15 @@ import zebrawood.words.Message;
 public record ControllerFinding(
     OptionalDouble effectiveFullPower,
     OptionalDouble saturatesAtPercent,
-    List<PowerScale.Row> powerTable,
+    PowerTable powerTable,
     List<Item> findings,
-    List<String> writes,
+    List<Write> writes,
     Verdict verdict,
     List<Advice> advice,
     List<Message> warnings)
     implements Finding {
 
   public ControllerFinding {
-    powerTable = List.copyOf(powerTable);
     findings = List.copyOf(findings);
     writes = List.copyOf(writes);
     advice = List.copyOf(advice);
@@ -49,13 +48,14 @@ public record ControllerFinding(
   /**
    * One thing compared.
    *
-   * @param setting its number as {@code $30}, or where else it is set
-   * @param observed number, text or two numbers; null where it was not reported
+   * @param setting its key as printed; nothing where no such role is known, or it is set elsewhere
+   * @param observed number, meaning or two of them; as printed where that is not understood;
+   *     nothing where it was not reported
    * @param advised what it should be, of the same kind
    * @param why what to do, and what it does to the work as it is
    */
   public record Item(
-      String id, String setting, Value observed, Value advised, Severity severity, Advice why) {}
+      String id, Value setting, Value observed, Value advised, Severity severity, Advice why) {}
 
   /** A value of a setting. */
   public sealed interface Value extends PlainValue {
@@ -75,11 +75,10 @@ public record ControllerFinding(
     }
 
     /** To the right and to the rear; either may be missing. */
-    record Pair(OptionalDouble x, OptionalDouble y) implements Value {
+    record Two(Value x, Value y) implements Value {
       @Override
       public Object plainValue() {
-        return Arrays.asList(
-            x.isPresent() ? x.getAsDouble() : null, y.isPresent() ? y.getAsDouble() : null);
+        return Arrays.asList(x.plainValue(), y.plainValue());
       }
     }
 
@@ -88,6 +87,15 @@ public record ControllerFinding(
       public Object plainValue() {
         return word;
       }
+    }
+
+    static Value two(double x, double y) {
+      return new Two(new Number(x), new Number(y));
+    }
+
+    /** A key, where there is one. */
+    static Value key(Optional<String> key) {
+      return key.<Value>map(Word::new).orElse(new Nothing());
     }
 
     static Value of(OptionalDouble number) {
@@ -99,9 +107,8 @@ public record ControllerFinding(
       return switch (this) {
         case Nothing n -> Message.of("controller.value.not-reported");
         case Number(double number) -> Message.number(number);
-        case Pair(OptionalDouble x, OptionalDouble y) ->
-            Message.of("controller.value.pair", of(x).said(), of(y).said());
-        case Word(String word) -> Message.verbatim(word.replace('-', ' '));
+        case Two(Value x, Value y) -> Message.of("controller.value.pair", x.said(), y.said());
+        case Word(String word) -> Role.saidOrPrinted(word);
       };
     }
   }

@@ -9,11 +9,13 @@ import zebrawood.words.Message;
 /**
  * A controller's settings beside what the machine and the job software are.
  *
- * @param settings the dump, lines like {@code $30=1000}
+ * @param dialect how this controller prints and names its settings
+ * @param settings what it printed, or what was pasted
  * @param wiredAirAssistCode the code that switches the valve or pump on this machine
  * @param head what is on it now, where heads are swapped; a laser where nobody says
  */
 public record ControllerReadings(
+    Dialect dialect,
     String settings,
     MachineFacts machine,
     JobSoftware jobSoftware,
@@ -22,12 +24,13 @@ public record ControllerReadings(
     Optional<Head> head) {
 
   public ControllerReadings(
+      Dialect dialect,
       String settings,
       MachineFacts machine,
       JobSoftware jobSoftware,
       AirCode wiredAirAssistCode,
       Policy policy) {
-    this(settings, machine, jobSoftware, wiredAirAssistCode, policy, Optional.empty());
+    this(dialect, settings, machine, jobSoftware, wiredAirAssistCode, policy, Optional.empty());
   }
 
   /** Whether the power words are a spindle's speed now. */

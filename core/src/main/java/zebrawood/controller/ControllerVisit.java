@@ -86,9 +86,6 @@ public record ControllerVisit(
       List<Message> warnings)
       implements Finding {}
 
-  /** This idle delay means for ever. */
-  private static final double HOLDS = 255;
-
   public ControllerVisit {
     proofs = List.copyOf(proofs);
     var accepts = new Accepts();
@@ -129,6 +126,15 @@ public record ControllerVisit(
       }
       warnings.addAll(f.warnings());
     });
+    if (nothingJudged()) {
+      verdicts.add(Verdict.MEASURE_AGAIN);
+      advice.add(
+          Advice.read("controller.controller-visit.teach")
+              .because("controller.controller-visit.nothing-understood"));
+    }
+    if (notJudged() > 0) {
+      warnings.add(Message.of("controller.controller-visit.not-judged", notJudged()));
+    }
     List<Advice> misfits = misfits(machine);
     advice.addAll(misfits);
     verdicts.add(misfits.isEmpty() ? Verdict.WITHIN : Verdict.ADJUST);
@@ -212,12 +218,14 @@ public record ControllerVisit(
     } else if (homeAtStart == HomeAtStart.NO && r.machine().limitSwitches()) {
       warnings.add(Message.of("controller.controller-visit.job-software-does"));
     }
-    OptionalDouble idle = Settings.parse(r.settings()).number(Settings.IDLE_DELAY, 0, 65_535);
-    if (idle.isPresent() && idle.getAsDouble() < HOLDS) {
+    Optional<String> idle = Settings.parse(r.settings(), r.dialect()).printed(Role.IDLE_DELAY);
+    Optional<String> holds = r.dialect().talk().flatMap(Talk::idleHolds);
+    if (idle.isPresent() && holds.filter(h -> !Printed.same(h, idle.get())).isPresent()) {
       warnings.add(
           Message.of(
               "controller.controller-visit.motors-let-go",
-              Amount.plain(idle.getAsDouble(), Quantity.NUMBER)));
+              Message.quoted(idle.get()),
+              Message.quoted(holds.get())));
     }
   }
 
@@ -280,13 +288,35 @@ public record ControllerVisit(
     try {
       return numbered.isPresent()
           ? Difference.between(
-              Settings.parse(leftBefore.get()), Settings.parse(numbered.get().settings()))
+              Settings.parse(leftBefore.get(), numbered.get().dialect()),
+              Settings.parse(numbered.get().settings(), numbered.get().dialect()))
           : Difference.between(
               NamedFields.parse(leftBefore.get()).values(),
               NamedFields.parse(named.orElseThrow()).values());
     } catch (zebrawood.measure.UnusableReading e) {
       return List.of();
     }
+  }
+
+  /** How many settings or names play no role that is known: nobody judged them. */
+  public int notJudged() {
+    return numbered
+        .map(r -> {
+          Settings all = Settings.parse(r.settings(), r.dialect());
+          List<String> known =
+              r.dialect().roles().values().stream().map(said -> said.key().strip()).toList();
+          return (int) all.keys().stream().filter(k -> !known.contains(k)).count();
+        })
+        .orElseGet(() -> NamedFields.parse(named.orElseThrow()).notJudged());
+  }
+
+  /** Whether nothing at all was understood, and there is nothing to compare it with. */
+  private boolean nothingJudged() {
+    return leftBefore.isEmpty()
+        && named
+            .map(NamedFields::parse)
+            .filter(f -> f.notJudged() == f.values().size())
+            .isPresent();
   }
 
   /** The text as it is now. */

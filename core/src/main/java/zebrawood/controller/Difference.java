@@ -1,54 +1,40 @@
 package zebrawood.controller;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.SortedMap;
-import java.util.SortedSet;
-import java.util.TreeMap;
-import java.util.TreeSet;
+import java.util.Set;
 import zebrawood.words.Message;
 
 /**
  * What differs between two snapshots of settings or two lists of names and values.
  *
- * @param name the setting's number with its sign, or its name
+ * @param name the setting's key or name
  * @param before empty where it was not there
  * @param now empty where it is not there
  */
 public record Difference(String name, Optional<String> before, Optional<String> now) {
 
-  /** In the order of the names; values that mean the same are not told. */
-  public static List<Difference> between(
-      SortedMap<String, String> before, SortedMap<String, String> now) {
-    SortedSet<String> names = new TreeSet<>(now.comparator());
+  /** In the order of now, what is gone behind it; values that mean the same are not told. */
+  public static List<Difference> between(Map<String, String> before, Map<String, String> now) {
+    Set<String> names = new LinkedHashSet<>(now.keySet());
     names.addAll(before.keySet());
-    names.addAll(now.keySet());
     List<Difference> differences = new ArrayList<>();
     for (String name : names) {
       Optional<String> was = Optional.ofNullable(before.get(name));
       Optional<String> is = Optional.ofNullable(now.get(name));
-      if (was.isEmpty() || is.isEmpty() || !Settings.same(was.get(), is.get())) {
+      if (was.isEmpty() || is.isEmpty() || !Printed.same(was.get(), is.get())) {
         differences.add(new Difference(name, was, is));
       }
     }
     return List.copyOf(differences);
   }
 
-  /** Between two dumps, by number. */
+  /** Between two dumps, by key. */
   public static List<Difference> between(Settings before, Settings now) {
-    return between(named(before), named(now));
-  }
-
-  private static SortedMap<String, String> named(Settings settings) {
-    SortedMap<String, String> named = new TreeMap<>(Difference::byNumber);
-    settings.values().forEach((number, value) -> named.put("$" + number, value));
-    return named;
-  }
-
-  private static int byNumber(String one, String other) {
-    return Integer.compare(
-        Integer.parseInt(one.substring(1)), Integer.parseInt(other.substring(1)));
+    return between(before.values(), now.values());
   }
 
   /** Whether so much changed at once that somebody reset the controller. */

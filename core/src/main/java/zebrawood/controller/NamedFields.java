@@ -93,12 +93,34 @@ public record NamedFields(SortedMap<String, String> values) {
     return wrong;
   }
 
+  private static boolean isSize(String name) {
+    return name.contains("field size") || name.contains("work area") || name.endsWith("field");
+  }
+
+  private static boolean isLens(String name) {
+    return name.contains("lens") || name.contains("focal");
+  }
+
+  private static boolean isRate(String name) {
+    return name.contains("freq") || name.contains("hz") || name.contains("pulse rate");
+  }
+
+  private static boolean isSource(String name) {
+    return name.contains("laser type") || name.contains("source type") || name.endsWith("source");
+  }
+
+  /** How many names say nothing that is understood: nobody judged them. */
+  public int notJudged() {
+    return (int)
+        values.keySet().stream()
+            .filter(n -> !isSize(n) && !isLens(n) && !isRate(n) && !isSource(n))
+            .count();
+  }
+
   private static Optional<Advice> size(
       String name, String value, Machine machine, Optional<Lens> fitted) {
     OptionalDouble mm = number(value);
-    boolean size =
-        name.contains("field size") || name.contains("work area") || name.endsWith("field");
-    if (!size || mm.isEmpty()) {
+    if (!isSize(name) || mm.isEmpty()) {
       return Optional.empty();
     }
     boolean width = !name.endsWith("y") && !name.contains("height") && !name.contains("depth");
@@ -124,7 +146,7 @@ public record NamedFields(SortedMap<String, String> values) {
       String name, String value, Machine machine, Optional<Lens> fitted) {
     OptionalDouble mm = number(value);
     List<Lens> right = fitted.map(List::of).orElse(machine.lenses().orElse(List.of()));
-    if (!(name.contains("lens") || name.contains("focal")) || mm.isEmpty() || right.isEmpty()) {
+    if (!isLens(name) || mm.isEmpty() || right.isEmpty()) {
       return Optional.empty();
     }
     return right.stream()
@@ -143,8 +165,7 @@ public record NamedFields(SortedMap<String, String> values) {
     OptionalDouble number = number(value);
     Optional<PulseRange> range = machine.source().pulses();
     String words = name + " " + value.toLowerCase(Locale.ROOT);
-    boolean rate = name.contains("freq") || name.contains("hz") || name.contains("pulse rate");
-    if (!rate || number.isEmpty() || range.isEmpty()) {
+    if (!isRate(name) || number.isEmpty() || range.isEmpty()) {
       return Optional.empty();
     }
     double khz = number.getAsDouble() / (words.matches(".*(?<!k)hz.*") ? 1000 : 1);
@@ -166,7 +187,7 @@ public record NamedFields(SortedMap<String, String> values) {
 
   private static Optional<Advice> source(String name, String value, Machine machine) {
     SourceKind its = machine.source().kind();
-    if (!name.contains("laser type") && !name.contains("source type") && !name.endsWith("source")) {
+    if (!isSource(name)) {
       return Optional.empty();
     }
     return kindOf(value)

@@ -2,9 +2,7 @@ package zebrawood.controller;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
-import zebrawood.words.Message;
 
 /**
  * Which share of the laser does a percentage in the job software give?
@@ -20,24 +18,19 @@ public record PowerScale(double controllerTop, double controllerLeast, double so
   private static final int STEP_PERCENT = 10;
 
   public PowerScale {
-    var accepts =
-        new Accepts()
-            .positive("settings $30", controllerTop, 1e9)
-            .between("settings $31", controllerLeast, 0, 1e9)
-            .positive("jobSoftware.topPowerWord", softwareTop, 1e9);
-    if (controllerTop <= controllerLeast) {
-      accepts.complain(
-          "settings $31", controllerLeast, Message.of("controller.power-scale.less-than-30"));
-    }
-    accepts.orThrow();
+    new Accepts()
+        .between("top-power-word", controllerTop, 0, 1e9)
+        .between("least-power-word", controllerLeast, 0, 1e9)
+        .positive("jobSoftware.topPowerWord", softwareTop, 1e9)
+        .orThrow();
   }
 
   /** A percentage in the software and the share of the laser it gives. */
-  public record Row(double softwarePercent, OptionalDouble dutyPercent) {}
+  public record Row(double softwarePercent, double dutyPercent) {}
 
   /** The share at a word, 0 to 1. */
   public double share(double word) {
-    return word <= 0
+    return word <= 0 || controllerTop <= controllerLeast
         ? 0
         : Math.clamp((word - controllerLeast) / (controllerTop - controllerLeast), 0, 1);
   }
@@ -53,7 +46,9 @@ public record PowerScale(double controllerTop, double controllerLeast, double so
 
   /** Above this percentage in the software the power no longer rises. */
   public double saturatesAtPercent() {
-    return Math.min(100, 100 * controllerTop / softwareTop);
+    return controllerTop <= controllerLeast
+        ? 100
+        : Math.min(100, 100 * controllerTop / softwareTop);
   }
 
   /** Up to this percentage in the software nothing comes at all. */
@@ -61,20 +56,11 @@ public record PowerScale(double controllerTop, double controllerLeast, double so
     return Math.min(100, 100 * controllerLeast / softwareTop);
   }
 
-  /** The same rows where nobody knows the shares. */
-  static List<Row> unknown() {
-    List<Row> rows = new ArrayList<>();
-    for (int percent = 0; percent <= 100; percent += STEP_PERCENT) {
-      rows.add(new Row(percent, OptionalDouble.empty()));
-    }
-    return rows;
-  }
-
   /** 0, 10, ... 100 percent. */
   public List<Row> table() {
     List<Row> rows = new ArrayList<>();
     for (int percent = 0; percent <= 100; percent += STEP_PERCENT) {
-      rows.add(new Row(percent, OptionalDouble.of(100 * shareAtPercent(percent))));
+      rows.add(new Row(percent, 100 * shareAtPercent(percent)));
     }
     return rows;
   }

@@ -1,12 +1,12 @@
 package zebrawood.controller;
 
 import java.util.Collections;
-import java.util.Locale;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.SortedMap;
-import java.util.TreeMap;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.SequencedMap;
 import zebrawood.measure.UnusableReading;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Numbers;
@@ -14,46 +14,19 @@ import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
 /**
- * Numbered settings as a controller reports them, by number; values as text, since other firmware
- * has names among them.
+ * Settings as a controller printed them, by key, in the order they were printed.
  *
- * <p>Lines that are no setting are passed over: greetings, acknowledgements, messages, notes in
- * parentheses. The last of two lines for one number counts.
+ * <p>Lines that do not fit the dialect's pattern are passed over: greetings, acknowledgements,
+ * messages. The last of two lines for one key counts, where the first stood.
  */
-public record Settings(SortedMap<Integer, String> values) {
-  public static final int IDLE_DELAY = 1;
-  public static final int DIRECTION_INVERT = 3;
-  public static final int REPORT_INCHES = 13;
-  public static final int SOFT_LIMITS = 20;
-  public static final int HARD_LIMITS = 21;
-  public static final int HOMING = 22;
-  public static final int HOMING_DIRECTION = 23;
-  public static final int TOP_POWER_WORD = 30;
-  public static final int LEAST_POWER_WORD = 31;
-  public static final int LASER_MODE = 32;
-  public static final int STEPS_PER_MM_X = 100;
-  public static final int STEPS_PER_MM_Y = 101;
-  public static final int MOST_SPEED_X = 110;
-  public static final int MOST_SPEED_Y = 111;
-  public static final int ACCELERATION_X = 120;
-  public static final int ACCELERATION_Y = 121;
-  public static final int TRAVEL_X = 130;
-  public static final int TRAVEL_Y = 131;
-
+public record Settings(Dialect dialect, SequencedMap<String, String> values) {
   /** Longer dumps are no settings of one machine; memory stays bounded whatever is pasted. */
   private static final int LONGEST_DUMP = 200_000;
 
-  private static final Pattern LINE =
-      Pattern.compile("\\s*\\$(\\d{1,5})\\s*=\\s*([^\\r\\n]{0,120})");
-
-  /** What stands behind the value in parentheses or behind a semicolon says what it is. */
-  private static final Pattern REMARK = Pattern.compile("\\s*[(;].*$");
-
-  private static final Pattern NUMBER =
-      Pattern.compile("[+-]?(\\d{1,12}([.,]\\d{0,9})?|[.,]\\d{1,9})");
+  private static final int MOST_SETTINGS = 5_000;
 
   public Settings {
-    values = Collections.unmodifiableSortedMap(new TreeMap<>(values));
+    values = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(values));
   }
 
   /**
@@ -61,84 +34,110 @@ public record Settings(SortedMap<Integer, String> values) {
    *
    * @throws UnusableReading when it is too long or has no setting at all
    */
-  public static Settings parse(String dump) {
+  public static Settings parse(String dump, Dialect dialect) {
     if (dump.length() > LONGEST_DUMP) {
       throw UnusableReading.of(
           "settings",
           Message.of("machine.accepts.letters", dump.length()),
           Message.of("machine.accepts.most-letters", LONGEST_DUMP));
     }
-    SortedMap<Integer, String> values = new TreeMap<>();
-    dump.lines()
-        .forEach(line -> {
-          Matcher m = LINE.matcher(line);
-          if (m.lookingAt()) {
-            values.put(
-                Integer.parseInt(m.group(1)), REMARK.matcher(m.group(2)).replaceFirst("").strip());
-          }
-        });
+    SettingLine line = new SettingLine(dialect);
+    SequencedMap<String, String> values = new LinkedHashMap<>();
+    dump.lines().forEach(text -> line.read(text).ifPresent(s -> values.put(s.key(), s.value())));
     if (values.isEmpty()) {
       throw UnusableReading.of(
           "settings",
           Message.of("controller.settings.without-any-setting"),
-          Message.of("controller.settings.lines-like-30"));
+          Message.of("controller.settings.lines-like", Message.quoted(dialect.settingLine())));
     }
-    return new Settings(values);
+    if (values.size() > MOST_SETTINGS) {
+      throw UnusableReading.of(
+          "settings",
+          Message.of("accepts.of-them", values.size()),
+          Message.of("controller.settings.most", MOST_SETTINGS));
+    }
+    return new Settings(dialect, values);
   }
 
-  public boolean has(int number) {
-    return values.containsKey(number);
+  /** As printed; empty where it was not reported or nobody knows which one it is. */
+  public Optional<String> printed(Role role) {
+    return dialect.key(role).map(values::get);
+  }
+
+  /** The meaning of a choice; empty where it was not reported or is not listed. */
+  public Optional<String> meaning(Role role) {
+    return printed(role).flatMap(p -> dialect.meaning(role, p));
+  }
+
+  public boolean is(Role role, String meaning) {
+    return meaning(role).equals(Optional.of(meaning));
   }
 
   /**
-   * A setting as a number; empty where it was not reported.
+   * A role as a number; empty where it was not reported or is printed as no number.
    *
-   * @throws UnusableReading when it is no number from {@code least} to {@code most}
+   * @throws UnusableReading when it is a number, but none from {@code least} to {@code most}
    */
-  public OptionalDouble number(int number, double least, double most) {
-    String text = values.get(number);
-    if (text == null) {
-      return OptionalDouble.empty();
-    }
-    double value =
-        NUMBER.matcher(text).matches() ? Double.parseDouble(text.replace(',', '.')) : Double.NaN;
-    if (!(value >= least && value <= most)) {
+  public OptionalDouble number(Role role, double least, double most) {
+    Optional<String> text = printed(role);
+    OptionalDouble value = text.map(Printed::number).orElse(OptionalDouble.empty());
+    if (value.isPresent() && !(value.getAsDouble() >= least && value.getAsDouble() <= most)) {
       throw UnusableReading.of(
           "settings",
-          Message.verbatim("$" + number + "=" + shown(text)),
           Message.of(
-              "controller.settings.with-number-from",
-              number,
+              "controller.settings.key-is",
+              Message.quoted(dialect.key(role).orElse("")),
+              Message.quoted(text.orElse(""))),
+          Message.of(
+              "controller.settings.number-from",
+              role,
               Amount.plain(least, Quantity.NUMBER),
               Amount.plain(most, Quantity.NUMBER)));
     }
-    return OptionalDouble.of(value);
+    return value;
   }
 
-  private static String shown(String text) {
-    return text.length() > 40 ? text.substring(0, 40) + "…" : text;
+  /** The line that sets a role to a number; empty where nobody knows its key. */
+  public static Optional<Write> line(Dialect dialect, Role role, double value) {
+    return dialect
+        .key(role)
+        .map(key ->
+            dialect.write(
+                key,
+                Numbers.plain(value),
+                Message.of("controller.write.role", role, Message.number(value))));
   }
 
-  /** A line as it is sent. */
-  public static String line(int number, double value) {
-    return "$" + number + "=" + Numbers.plain(value);
+  /** The line that gives a role a meaning; empty where that has no printed value. */
+  public static Optional<Write> line(Dialect dialect, Role role, String meaning) {
+    return dialect
+        .printed(role, meaning)
+        .flatMap(p ->
+            dialect
+                .key(role)
+                .map(key ->
+                    dialect.write(
+                        key, p, Message.of("controller.write.role", role, Role.said(meaning)))));
   }
 
-  /** Whether two values of a setting mean the same: 400 and 400.000 do. */
-  public static boolean same(String one, String other) {
-    if (NUMBER.matcher(one).matches() && NUMBER.matcher(other).matches()) {
-      double a = Double.parseDouble(one.replace(',', '.'));
-      double b = Double.parseDouble(other.replace(',', '.'));
-      return Math.abs(a - b) <= 0.0005 * Math.max(1, 1e-3 * Math.abs(a));
-    }
-    return one.strip().toLowerCase(Locale.ROOT).equals(other.strip().toLowerCase(Locale.ROOT));
+  /** The same with some values changed. */
+  public Settings with(Map<String, String> changes) {
+    SequencedMap<String, String> now = new LinkedHashMap<>(values);
+    now.putAll(changes);
+    return new Settings(dialect, now);
   }
 
   /** The dump again, a line a setting. */
   public String dump() {
+    LinePattern pattern = LinePattern.of(dialect.settingLine());
     StringBuilder text = new StringBuilder();
-    values.forEach(
-        (number, value) -> text.append('$').append(number).append('=').append(value).append('\n'));
+    values.forEach((key, value) ->
+        text.append(pattern.filled(Map.of("key", key, "value", value))).append('\n'));
     return text.toString();
+  }
+
+  /** The keys, in the order they were printed. */
+  public List<String> keys() {
+    return List.copyOf(values.keySet());
   }
 }

@@ -5,14 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static zebrawood.words.Phrasebook.ENGLISH;
 
-import java.util.ArrayList;
-import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import zebrawood.controller.ControllerFinding.Severity;
 import zebrawood.controller.ControllerFinding.Value;
@@ -22,257 +20,404 @@ import zebrawood.controller.ControllerReadings.Laser;
 import zebrawood.controller.ControllerReadings.MachineFacts;
 import zebrawood.controller.ControllerReadings.Policy;
 import zebrawood.controller.ControllerReadings.Units;
+import zebrawood.controller.Dialect.Said;
 import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
 
 class AuditTest {
-  private static final Map<Integer, String> RIGHT =
-      Map.of(
-          13, "0", 20, "1", 21, "1", 22, "1", 23, "3", 30, "1000", 31, "0", 32, "1", 130, "400.000",
-          131, "300.000");
+  private static final Map<String, String> RIGHT = new LinkedHashMap<>();
+
+  static {
+    RIGHT.put("tell", "mm");
+    RIGHT.put("soft", "1");
+    RIGHT.put("hard", "1");
+    RIGHT.put("seek", "1");
+    RIGHT.put("corner", "fl");
+    RIGHT.put("top", "1000");
+    RIGHT.put("least", "0");
+    RIGHT.put("follow", "1");
+    RIGHT.put("reach_x", "400.000");
+    RIGHT.put("reach_y", "300.000");
+  }
 
   private static ControllerReadings readings(
-      Map<Integer, String> values, boolean switches, double softwareTop, Policy policy) {
-    StringBuilder dump = new StringBuilder("Ready ['$' for help]\r\n");
-    values.forEach((n, v) -> dump.append('$').append(n).append('=').append(v).append("\r\n"));
+      Dialect dialect, String text, boolean switches, double softwareTop, Policy policy) {
     return new ControllerReadings(
-        dump.append("ok\r\n").toString(),
+        dialect,
+        text,
         new MachineFacts(List.of(400.0, 300.0), Corner.FRONT_LEFT, switches, Laser.DIODE),
-        new JobSoftware(softwareTop, AirCode.M8, Units.MM, Optional.empty(), Optional.empty()),
+        new JobSoftware(
+            softwareTop,
+            AirCode.M8,
+            Units.MM,
+            Optional.of(List.of(400.0, 300.0)),
+            Optional.of(Corner.FRONT_LEFT)),
         AirCode.M8,
         policy);
   }
 
-  private static Map<Integer, String> with(Object... pairs) {
-    Map<Integer, String> values = new TreeMap<>(RIGHT);
+  private static String text(Map<String, String> values) {
+    StringBuilder text = new StringBuilder("Ready\r\n");
+    values.forEach((k, v) -> text.append(k).append(": ").append(v).append(" # as set\r\n"));
+    return text.append("end\r\n").toString();
+  }
+
+  /** Names and values in turn; null takes a line away. */
+  private static Map<String, String> with(String... pairs) {
+    Map<String, String> values = new LinkedHashMap<>(RIGHT);
     for (int i = 0; i < pairs.length; i += 2) {
       if (pairs[i + 1] == null) {
-        values.remove((Integer) pairs[i]);
+        values.remove(pairs[i]);
       } else {
-        values.put((Integer) pairs[i], (String) pairs[i + 1]);
+        values.put(pairs[i], pairs[i + 1]);
       }
     }
     return values;
   }
 
-  private static ControllerFinding solve(Map<Integer, String> values) {
-    return Audit.solve(readings(values, true, 1000, Policy.MATCH_SOFTWARE));
+  private static ControllerFinding solve(boolean switches, String... pairs) {
+    return Audit.solve(
+        readings(Dialects.TERSE, text(with(pairs)), switches, 1000, Policy.MATCH_SOFTWARE));
+  }
+
+  private static List<String> lines(ControllerFinding f) {
+    return f.writes().stream().map(Write::line).toList();
   }
 
   private static Severity severity(ControllerFinding f, String id) {
     return f.item(id).orElseThrow().severity();
   }
 
-  @Test
-  void whatFitsIsLeft() {
-    ControllerFinding f = solve(RIGHT);
-    assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
-    assertThat(f.findings()).hasSize(10).allMatch(i -> i.severity() == Severity.NOTE);
-    assertThat(f.writes()).isEmpty();
-    assertThat(f.effectiveFullPower()).hasValue(1);
+  private static Object observed(ControllerFinding f, String id) {
+    return f.item(id).orElseThrow().observed().plainValue();
   }
 
-  /** 1000 words asked of a controller that takes 4000: a quarter; least 200: dead to 20 %. */
+  private static Object advised(ControllerFinding f, String id) {
+    return f.item(id).orElseThrow().advised().plainValue();
+  }
+
+  @Test
+  void whatFitsIsLeft() {
+    ControllerFinding f = solve(true);
+    assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(f.findings()).hasSize(12).allMatch(i -> i.severity() == Severity.NOTE);
+    assertThat(f.writes()).isEmpty();
+    assertThat(f.warnings()).isEmpty();
+    assertThat(f.effectiveFullPower()).hasValue(1);
+    assertThat(f.item("travel").orElseThrow().setting().plainValue()).isEqualTo("reach_x,reach_y");
+    assertThat(observed(f, "travel")).isEqualTo(List.of(400.0, 300.0));
+    assertThat(f.item("air-assist").orElseThrow().setting().plainValue()).isNull();
+  }
+
+  /** 1000 words asked of a controller that takes 4000: a quarter; least 51: dead to 5 %. */
   @Test
   void aQuarterOfTheLaserIsSaidAndPutRightOnTheSideChosen() {
-    Map<Integer, String> quarter = with(30, "4000");
-    ControllerFinding f = solve(quarter);
+    ControllerFinding f = solve(true, "top", "4000");
     assertThat(f.effectiveFullPower().orElseThrow()).isCloseTo(0.25, within(1e-12));
     assertThat(f.saturatesAtPercent()).hasValue(100);
-    assertThat(f.powerTable()).hasSize(11);
-    assertThat(f.powerTable().get(4).dutyPercent().orElseThrow()).isCloseTo(10, within(1e-12));
-    assertThat(f.writes()).containsExactly("$30=1000");
-    ControllerFinding other = Audit.solve(readings(quarter, true, 1000, Policy.MATCH_CONTROLLER));
+    var rows = f.powerTable().rows().orElseThrow();
+    assertThat(rows).hasSize(11);
+    assertThat(rows.get(4).dutyPercent()).isCloseTo(10, within(1e-12));
+    assertThat(lines(f)).containsExactly("set top 1000");
+    ControllerFinding other =
+        Audit.solve(
+            readings(
+                Dialects.TERSE, text(with("top", "4000")), true, 1000, Policy.MATCH_CONTROLLER));
     assertThat(other.writes()).isEmpty();
+    assertThat(advised(other, "power-word-scale")).isEqualTo(4000.0);
     assertThat(other.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(other.advice(ENGLISH).getFirst()).contains("job software to 4000");
-    ControllerFinding flat = solve(with(30, "255", 31, "51"));
+    ControllerFinding flat = solve(true, "top", "255", "least", "51");
     assertThat(flat.saturatesAtPercent().orElseThrow()).isCloseTo(25.5, within(1e-12));
-    assertThat(flat.powerTable().get(1).dutyPercent().orElseThrow())
+    assertThat(flat.powerTable().rows().orElseThrow().get(1).dutyPercent())
         .isCloseTo(100 * (100 - 51) / 204.0, within(1e-9));
-    assertThat(flat.writes()).containsExactly("$31=0", "$30=1000");
+    assertThat(lines(flat)).containsExactly("set least 0", "set top 1000");
+    ControllerFinding dead = solve(true, "top", "100", "least", "100");
+    assertThat(dead.effectiveFullPower()).hasValue(0);
+    assertThat(dead.saturatesAtPercent()).hasValue(100);
+    assertThat(dead.powerTable().rows().orElseThrow()).allMatch(r -> r.dutyPercent() == 0);
+  }
+
+  @Test
+  void withoutATopWordNobodyKnowsTheShare() {
+    ControllerFinding f = solve(true, "top", null, "hard", "0");
+    assertThat(f.effectiveFullPower()).isEmpty();
+    assertThat(f.powerTable().plainValue()).isNull();
+    assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(solve(true, "top", "lots").warnings(ENGLISH))
+        .anyMatch(w -> w.contains("\"lots\"") || w.contains("lots"));
+    assertThat(observed(solve(true, "top", "lots"), "power-word-scale")).isEqualTo("lots");
+    assertThat(solve(true, "top", null, "follow", "0").verdict()).isEqualTo(Verdict.STOP);
   }
 
   @Test
   void whatCanHurtStopsAndTheRestIsToBeAdjusted() {
-    ControllerFinding f = solve(with(32, "0", 21, "0", 13, "1"));
+    ControllerFinding f = solve(true, "follow", "0", "hard", "0", "tell", "in");
     assertThat(f.verdict()).isEqualTo(Verdict.STOP);
     assertThat(severity(f, "laser-mode")).isEqualTo(Severity.STOP);
     assertThat(severity(f, "hard-limits")).isEqualTo(Severity.ADJUST);
-    assertThat(f.writes()).containsExactly("$32=1", "$13=0", "$21=1");
-    assertThat(f.advice(ENGLISH).getFirst()).startsWith("Let the laser follow the motion");
-    ControllerFinding soft = solve(with(22, "0"));
+    assertThat(severity(f, "units")).as("never more than a note").isEqualTo(Severity.NOTE);
+    assertThat(lines(f)).containsExactly("set follow 1", "set hard 1");
+    ControllerFinding soft = solve(true, "seek", "0");
     assertThat(severity(soft, "soft-limits")).isEqualTo(Severity.STOP);
-    assertThat(soft.writes()).containsExactly("$22=1");
+    assertThat(advised(soft, "soft-limits")).isEqualTo("on");
+    assertThat(lines(soft)).containsExactly("set seek 1");
+    ControllerFinding unreported = solve(true, "seek", null);
+    assertThat(severity(unreported, "soft-limits")).isEqualTo(Severity.STOP);
+    assertThat(severity(unreported, "homing")).isEqualTo(Severity.NOTE);
+    assertThat(lines(unreported)).containsExactly("set seek 1");
+    ControllerFinding strange = solve(true, "seek", "perhaps");
+    assertThat(lines(strange)).as("what is not understood is left").containsExactly("set soft 0");
+    assertThat(strange.warnings(ENGLISH)).anyMatch(w -> w.contains("perhaps"));
   }
 
   @Test
   void nothingIsEnabledThatNeedsASwitch() {
-    Map<Integer, String> shipped = with(20, "0", 21, "0", 22, "0", 23, "0");
-    ControllerFinding without = Audit.solve(readings(shipped, false, 1000, Policy.MATCH_SOFTWARE));
-    assertThat(without.writes()).isEmpty();
-    assertThat(without.verdict()).isEqualTo(Verdict.WITHIN);
-    ControllerFinding on = Audit.solve(readings(RIGHT, false, 1000, Policy.MATCH_SOFTWARE));
-    assertThat(on.writes()).containsExactly("$20=0", "$21=0", "$22=0");
+    ControllerFinding f = solve(false);
+    assertThat(lines(f)).containsExactly("set soft 0", "set hard 0", "set seek 0");
+    ControllerFinding bare = solve(false, "soft", "0", "hard", "0", "seek", "0", "corner", "rr");
+    assertThat(bare.writes()).isEmpty();
+    assertThat(bare.verdict()).isEqualTo(Verdict.WITHIN);
   }
 
   @Test
-  void theCornerOfEveryMaskAndTheHighBitStays() {
-    assertThat(Corner.ofMask(3)).isEqualTo(Corner.FRONT_LEFT);
-    assertThat(Corner.ofMask(0)).isEqualTo(Corner.REAR_RIGHT);
-    for (Corner corner : Corner.values()) {
-      assertThat(Corner.ofMask(corner.homingBits())).isEqualTo(corner);
-    }
-    ControllerFinding f = solve(with(23, "4"));
-    assertThat(f.item("home-corner").orElseThrow().advised()).isEqualTo(new Value.Number(7));
-    assertThat(ENGLISH.sentence(f.item("home-corner").orElseThrow().why()))
-        .contains("rear right", "front left");
-  }
-
-  @Test
-  void whatWasNotReportedIsANoteAndThePowerUnknown() {
-    ControllerFinding f = solve(with(30, null, 23, null, 130, null));
-    assertThat(f.effectiveFullPower()).isEmpty();
-    assertThat(f.powerTable()).hasSize(11).allMatch(r -> r.dutyPercent().isEmpty());
-    assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
-    assertThat(f.item("home-corner").orElseThrow().observed()).isEqualTo(new Value.Nothing());
-    assertThat(f.writes()).isEmpty();
-    assertThat(severity(f, "travel")).as("the other axis is right").isEqualTo(Severity.NOTE);
-  }
-
-  @Test
-  void theSoftwareIsComparedToo() {
-    ControllerReadings r =
-        new ControllerReadings(
-            "$30=1000",
-            new MachineFacts(List.of(400.0, 300.0), Corner.FRONT_LEFT, true, Laser.CO2),
-            new JobSoftware(
+  void homingWaitsForACornerThatCannotBeWritten() {
+    Map<String, Said> roles = new LinkedHashMap<>(Dialects.TERSE.roles());
+    roles.put("home-corner", Said.choice("corner", Map.of("rear-right", "rr")));
+    Dialect poor =
+        new Dialect(
+            "Poor",
+            "{key}: {value}",
+            "set {key} {value}",
+            Optional.of(List.of("#")),
+            roles,
+            Optional.empty());
+    ControllerFinding f =
+        Audit.solve(
+            readings(
+                poor,
+                text(with("corner", "rr", "seek", "0", "soft", "0")),
+                true,
                 1000,
-                AirCode.M7,
-                Units.INCH,
-                Optional.of(List.of(410.0, 300.0)),
-                Optional.of(Corner.REAR_LEFT)),
-            AirCode.M8,
-            Policy.MATCH_CONTROLLER);
-    ControllerFinding f = Audit.solve(r);
-    assertThat(f.findings()).hasSize(12);
-    assertThat(f.item("work-area").orElseThrow().severity()).isEqualTo(Severity.ADJUST);
-    assertThat(f.item("origin").orElseThrow().advised()).isEqualTo(new Value.Word("front-left"));
-    assertThat(f.item("air-assist").orElseThrow().advised().plainValue()).isEqualTo("M8");
+                Policy.MATCH_SOFTWARE));
     assertThat(f.writes()).isEmpty();
-  }
-
-  /**
-   * The writes are sent one by one to a model of the rules: soft limits never come to be on without
-   * homing, the least word never reaches the top one, nothing needs a missing switch; at the end
-   * the audit finds nothing more to write.
-   */
-  @Test
-  void everyStepIsSafeAndTheLastLeavesNothingToWrite() {
-    Random random = new Random(4);
-    String[] flags = {"0", "1"};
-    for (int round = 0; round < 20_000; round++) {
-      Map<Integer, String> values = new LinkedHashMap<>();
-      List<Integer> numbers = new ArrayList<>(List.of(13, 20, 21, 22, 23, 30, 31, 32, 130, 131));
-      Collections.shuffle(numbers, random);
-      for (int n : numbers) {
-        if (random.nextInt(8) > 0) {
-          values.put(
-              n,
-              switch (n) {
-                case 23 -> String.valueOf(random.nextInt(8));
-                case 30 -> String.valueOf(256 + random.nextInt(20_000));
-                case 31 -> String.valueOf(random.nextInt(3) * 120);
-                case 130, 131 -> random.nextBoolean() ? "400" : "300.000";
-                default -> flags[random.nextInt(2)];
-              });
-        }
-      }
-      if (values.isEmpty()) {
-        continue;
-      }
-      boolean switches = random.nextBoolean();
-      double top = 50 + random.nextInt(2000);
-      ControllerFinding f = Audit.solve(readings(values, switches, top, Policy.MATCH_SOFTWARE));
-      Map<Integer, String> now = new TreeMap<>(values);
-      boolean unguarded = unguarded(now);
-      for (String write : f.writes()) {
-        String[] parts = write.substring(1).split("=");
-        now.put(Integer.parseInt(parts[0]), parts[1]);
-        assertThat(unguarded(now) && !unguarded).as("%s of %s", write, values).isFalse();
-        unguarded = unguarded(now);
-        if (now.containsKey(30) && now.containsKey(31)) {
-          assertThat(Double.parseDouble(now.get(31))).isLessThan(Double.parseDouble(now.get(30)));
-        }
-        if (!switches && !parts[1].equals("0")) {
-          assertThat(parts[0]).isNotIn("20", "21", "22");
-        }
-      }
-      if (!f.writes().isEmpty()) {
-        assertThat(Audit.solve(readings(now, switches, top, Policy.MATCH_SOFTWARE)).writes())
-            .as("%s after %s", values, f.writes())
-            .isEmpty();
-      }
-      assertThat(unguarded).isFalse();
-    }
-  }
-
-  private static boolean unguarded(Map<Integer, String> now) {
-    return "1".equals(now.get(20)) && "0".equals(now.get(22));
+    assertThat(f.warnings(ENGLISH))
+        .anyMatch(w -> w.contains("home corner is set to \"front left\" is not known"))
+        .anyMatch(w -> w.contains("wrong corner"));
+    assertThat(severity(f, "soft-limits")).isEqualTo(Severity.NOTE);
+    roles.put("home-corner", Dialects.TERSE.roles().get("home-corner"));
+    roles.put("soft-limits", Said.choice("soft", Map.of("on", "1")));
+    Dialect noOff =
+        new Dialect(
+            "Poor",
+            "{key}: {value}",
+            "set {key} {value}",
+            Optional.of(List.of("#")),
+            roles,
+            Optional.empty());
+    ControllerFinding stays =
+        Audit.solve(readings(noOff, text(RIGHT), false, 1000, Policy.MATCH_SOFTWARE));
+    assertThat(lines(stays)).as("homing stays while soft limits do").containsExactly("set hard 0");
   }
 
   @Test
-  void refusalsSayWhatIsAccepted() {
-    assertThatThrownBy(() -> solve(with(30, "abc")))
-        .isInstanceOf(UnusableReading.class)
-        .hasMessageContaining("$30=abc");
-    assertThatThrownBy(() -> solve(with(31, "1000"))).hasMessageContaining("less than $30");
-    assertThatThrownBy(() -> solve(with(23, "-1"))).hasMessageContaining("from 0 to 255");
-    assertThatThrownBy(() -> Settings.parse("ok\nok"))
-        .hasMessageContaining("accepted is lines like $30=1000");
-    assertThatThrownBy(() -> new MachineFacts(List.of(400.0), Corner.FRONT_LEFT, true, Laser.UV))
-        .hasMessageContaining("travelMm is 1 numbers");
-    assertThatThrownBy(
-            () -> new MachineFacts(List.of(400.0, Double.NaN), Corner.FRONT_LEFT, true, Laser.UV))
-        .hasMessageContaining("travelMm[1]");
+  void aFactorOfInchesIsNamedAndNeverWritten() {
+    ControllerFinding f = solve(true, "reach_x", "15.748", "reach_y", "11.811");
+    assertThat(severity(f, "travel")).isEqualTo(Severity.ADJUST);
+    assertThat(f.writes()).isEmpty();
+    assertThat(f.advice(ENGLISH).getFirst()).contains("inches");
+    assertThat(lines(solve(true, "reach_x", "390"))).containsExactly("set reach_x 400");
   }
 
   @Test
-  void strangeLinesArePassedOverAndTheLastOfTwoCounts() {
+  void linesAreReadAsConsolesShowThem() {
+    Dialect wordy =
+        new Dialect(
+            "Wordy",
+            "<{key}  is {value}>",
+            "make {key} {value}",
+            Optional.of(List.of("//", "(")),
+            Map.of(
+                "top-power-word", Said.number("beam is top"),
+                "homing", Said.choice("seek", Map.of("on", "Yes", "off", "No"))),
+            Optional.empty());
     Settings s =
         Settings.parse(
-            "\u0000garbage$30\n[MSG:x]\n$30=250 (top word)\n  $30 = 1000,5 ; later\n$74=Workshop net\n$N0=G21\n$132");
-    assertThat(s.number(30, 0, 1e9)).hasValue(1000.5);
-    assertThat(s.values()).containsOnlyKeys(30, 74);
-    assertThat(Settings.parse(s.dump())).isEqualTo(s);
-    assertThat(Settings.same("400", "400.000")).isTrue();
-    assertThat(Settings.same("400", "400.1")).isFalse();
-    assertThat(Settings.same("Net", "net ")).isTrue();
+            "hello\n< beam is top   is\t400.0 >  // 1\n<seek is YES>(a)\n<other is a is b>\n<seek  is no>\n",
+            wordy);
+    assertThat(s.keys()).containsExactly("beam is top", "seek", "other");
+    assertThat(s.number(Role.TOP_POWER_WORD, 0, 1e9)).hasValue(400);
+    assertThat(s.meaning(Role.HOMING)).as("the last of two counts").contains("off");
+    assertThat(s.values().get("other")).isEqualTo("a is b");
+    assertThatThrownBy(() -> Settings.parse("nothing\n", wordy))
+        .isInstanceOf(UnusableReading.class)
+        .hasMessageContaining("without any setting");
+    assertThatThrownBy(() -> solve(true, "top", "-5")).hasMessageContaining("-5");
   }
 
-  /** More of them with -Dzebrawood.dumps. */
-  private static final int DUMPS = Integer.getInteger("zebrawood.dumps", 50_000);
-
   @Test
-  void mutatedDumpsAreReadOrRefusedInWords() {
-    Random random = new Random(8);
-    String dump = new Settings(new TreeMap<>(RIGHT)).dump();
-    for (int i = 0; i < DUMPS; i++) {
-      StringBuilder mutated = new StringBuilder(dump);
-      for (int k = random.nextInt(12); k >= 0; k--) {
-        mutated.setCharAt(random.nextInt(mutated.length()), (char) random.nextInt(300));
+  void aDialectThatCannotBeIsRefusedWithEveryReason() {
+    assertThatThrownBy(() ->
+            new Dialect(
+                " ",
+                "{key} only",
+                "no place",
+                Optional.empty(),
+                Map.of(
+                    "homing", Said.number("a"),
+                    "travel-x", Said.choice("b", Map.of()),
+                    "travel-y", Said.number("a"),
+                    "magic", Said.number("c")),
+                Optional.empty()))
+        .isInstanceOfSatisfying(
+            UnusableReading.class,
+            e ->
+                assertThat(e.complaints())
+                    .extracting(UnusableReading.Complaint::field)
+                    .contains(
+                        "name",
+                        "settingLine",
+                        "writeLine",
+                        "roles.homing.values",
+                        "roles.travel-x.values",
+                        "roles.magic"));
+    assertThatThrownBy(() ->
+            new Dialect(
+                "Two",
+                "{key}={value}",
+                "{key}={value}",
+                Optional.empty(),
+                Map.of("homing", Said.choice("a", Map.of("on", "1", "off", "1.0"))),
+                Optional.empty()))
+        .hasMessageContaining("differs");
+  }
+
+  /** Random machines: what is written one by one never makes a state that is worse. */
+  @Test
+  void noWriteMakesItWorse() {
+    Random random = new Random(11);
+    int written = 0;
+    for (int n = 0; n < 4_000; n++) {
+      Map<String, String> values = randomValues(random);
+      Dialect dialect = poorer(random);
+      boolean switches = random.nextBoolean();
+      double software = List.of(255.0, 1000.0, 4000.0).get(random.nextInt(3));
+      ControllerReadings r =
+          readings(
+              dialect,
+              text(values),
+              switches,
+              software,
+              random.nextBoolean() ? Policy.MATCH_SOFTWARE : Policy.MATCH_CONTROLLER);
+      ControllerFinding f = Audit.solve(r);
+      assertThat(f.findings()).hasSize(12);
+      Map<String, String> state = new HashMap<>(values);
+      for (Write write : f.writes()) {
+        written++;
+        String[] words = write.line().split(" ");
+        Map<String, String> before = Map.copyOf(state);
+        assertThat(understood(dialect, words[1], before.get(words[1])))
+            .as("%s of %s", write.line(), values)
+            .isTrue();
+        state.put(words[1], words[2]);
+        assertThat(harm(state, switches, dialect))
+            .isLessThanOrEqualTo(harm(before, switches, dialect));
       }
-      try {
-        Audit.solve(
-            new ControllerReadings(
-                mutated.toString(),
-                new MachineFacts(List.of(400.0, 300.0), Corner.FRONT_LEFT, true, Laser.DIODE),
-                new JobSoftware(1000, AirCode.M8, Units.MM, Optional.empty(), Optional.empty()),
-                AirCode.M8,
-                Policy.MATCH_SOFTWARE));
-      } catch (UnusableReading e) {
-        assertThat(e.getMessage()).contains("accepted is");
+      boolean laserOff =
+          means(dialect, "laser-follows-motion", "off") && "0".equals(values.get("follow"));
+      boolean blind =
+          means(dialect, "soft-limits", "on")
+              && "1".equals(values.get("soft"))
+              && !(means(dialect, "homing", "on") && "1".equals(values.get("seek")));
+      assertThat(f.verdict() == Verdict.STOP).as("%s", values).isEqualTo(laserOff || blind);
+      if (f.effectiveFullPower().isPresent()) {
+        double top = Double.parseDouble(values.get("top"));
+        double least =
+            dialect.key(Role.LEAST_POWER_WORD).isPresent() && values.containsKey("least")
+                ? Double.parseDouble(values.get("least"))
+                : 0;
+        double share =
+            top > least ? Math.min(1, Math.max(0, (software - least) / (top - least))) : 0;
+        assertThat(f.effectiveFullPower().getAsDouble()).isCloseTo(share, within(1e-12));
       }
     }
+    assertThat(written).isGreaterThan(4_000);
+  }
+
+  private static boolean means(Dialect dialect, String role, String meaning) {
+    return dialect.roles().containsKey(role)
+        && dialect.roles().get(role).values().orElseThrow().containsKey(meaning);
+  }
+
+  /** A value that is not there was not reported; one that is listed or a number is understood. */
+  private static boolean understood(Dialect dialect, String key, String value) {
+    return value == null
+        || dialect.roles().values().stream()
+            .filter(said -> said.key().equals(key))
+            .allMatch(said ->
+                said.values().isEmpty()
+                    ? value.matches("[\\d.]+")
+                    : said.values().get().containsValue(value));
+  }
+
+  /** How many things are wrong that can crash or burn. */
+  private static int harm(Map<String, String> state, boolean switches, Dialect dialect) {
+    int harm = 0;
+    harm += "0".equals(state.get("follow")) ? 1 : 0;
+    harm += "1".equals(state.get("soft")) && !"1".equals(state.get("seek")) ? 1 : 0;
+    harm += "1".equals(state.get("seek")) && (!switches || wrongCorner(state, dialect)) ? 1 : 0;
+    harm += "1".equals(state.get("hard")) && !switches ? 1 : 0;
+    return harm;
+  }
+
+  private static boolean wrongCorner(Map<String, String> state, Dialect dialect) {
+    return dialect.key(Role.HOME_CORNER).isPresent()
+        && dialect.meaning(Role.HOME_CORNER, String.valueOf(state.get("corner"))).isPresent()
+        && !"fl".equals(state.get("corner"));
+  }
+
+  private static Map<String, String> randomValues(Random random) {
+    Map<String, String> values = new LinkedHashMap<>();
+    for (String key : List.of("soft", "hard", "seek", "follow")) {
+      int which = random.nextInt(10);
+      if (which < 9) {
+        values.put(key, which == 8 ? "odd" : which % 2 == 0 ? "1" : "0");
+      }
+    }
+    values.put("corner", List.of("fl", "fr", "rl", "rr", "odd").get(random.nextInt(5)));
+    values.put("top", List.of("255", "1000", "4000").get(random.nextInt(3)));
+    if (random.nextInt(4) > 0) {
+      values.put("least", List.of("0", "0", "20", "300").get(random.nextInt(4)));
+    }
+    values.put("reach_x", List.of("400", "400.00", "390").get(random.nextInt(3)));
+    values.put("reach_y", List.of("300", "310").get(random.nextInt(2)));
+    return values;
+  }
+
+  /** With roles and meanings that nobody named. */
+  private static Dialect poorer(Random random) {
+    Map<String, Said> roles = new LinkedHashMap<>();
+    Dialects.TERSE
+        .roles()
+        .forEach((role, said) -> {
+          if (random.nextInt(8) > 0) {
+            Map<String, String> values = new LinkedHashMap<>(said.values().orElse(Map.of()));
+            values.keySet().removeIf(m -> random.nextInt(10) == 0 && random.nextBoolean());
+            roles.put(role, said.values().isPresent() ? Said.choice(said.key(), values) : said);
+          }
+        });
+    return new Dialect(
+        "Poor",
+        "{key}: {value}",
+        "set {key} {value}",
+        Optional.of(List.of("#")),
+        roles,
+        Optional.empty());
+  }
+
+  @Test
+  void valuesAreSaidAsPeopleReadThem() {
+    assertThat(ENGLISH.say(new Value.Word("front-left").said())).isEqualTo("front left");
+    assertThat(ENGLISH.say(Value.two(400, 300).said())).isEqualTo("400 × 300");
   }
 }

@@ -72,14 +72,19 @@ class AxisAndRunUpTest {
 
   @Test
   void aResetIsToldByManySettingsAtOnce() {
-    Settings left = Settings.parse("$1=255\n$20=1\n$22=1\n$30=1000\n$32=1\n$130=400.000");
-    Settings reset = Settings.parse("$1=25\n$20=0\n$22=0\n$30=1000.0\n$32=1\n$130=400\n$160=1");
+    Settings left =
+        Settings.parse(
+            "idle: 255\nsoft: 1\nseek: 1\ntop: 1000\nfollow: 1\nreach_x: 400.000", Dialects.TERSE);
+    Settings reset =
+        Settings.parse(
+            "idle: 25\nsoft: 0\nseek: 0\ntop: 1000.0\nfollow: 1\nreach_x: 400\nmore: 1",
+            Dialects.TERSE);
     List<Difference> differences = Difference.between(left, reset);
     assertThat(differences)
         .extracting(Difference::name)
-        .containsExactly("$1", "$20", "$22", "$160");
+        .containsExactly("idle", "soft", "seek", "more");
     assertThat(differences.getLast().before()).isEqualTo(Optional.empty());
-    assertThat(ENGLISH.say(differences.getFirst().said())).isEqualTo("$1: 25, was 255");
+    assertThat(ENGLISH.say(differences.getFirst().said())).isEqualTo("idle: 25, was 255");
     assertThat(Difference.looksLikeReset(differences)).isTrue();
     assertThat(Difference.looksLikeReset(differences.subList(0, 2))).isFalse();
   }

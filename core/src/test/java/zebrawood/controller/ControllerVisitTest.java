@@ -31,7 +31,7 @@ import zebrawood.measure.Verdict;
 
 class ControllerVisitTest {
   private static final String RIGHT =
-      "$1=255\n$20=1\n$21=1\n$22=1\n$23=3\n$30=1000\n$31=0\n$32=1\n$130=400\n$131=400\n";
+      "idle: 255\nsoft: 1\nhard: 1\nseek: 1\ncorner: fl\ntop: 1000\nleast: 0\nfollow: 1\nreach_x: 400\nreach_y: 400\n";
   private static final Machine SEDGE =
       new Machine(
           "id",
@@ -64,6 +64,7 @@ class ControllerVisitTest {
     return new ControllerVisit(
         Optional.of(
             new ControllerReadings(
+                Dialects.TERSE,
                 dump,
                 new MachineFacts(List.of(400.0, 400.0), Corner.FRONT_LEFT, true, Laser.DIODE),
                 new JobSoftware(1000, AirCode.M8, Units.MM, Optional.empty(), Optional.empty()),
@@ -125,16 +126,16 @@ class ControllerVisitTest {
   @Test
   void aResetIsNamedAsWhatItIsAndASingleChangeIsWarnedOf() {
     String reset =
-        "$1=25\n$20=0\n$21=0\n$22=0\n$23=0\n$30=1000\n$31=0\n$32=0\n$130=400\n$131=400\n";
+        "idle: 25\nsoft: 0\nhard: 0\nseek: 0\ncorner: rr\ntop: 1000\nleast: 0\nfollow: 0\nreach_x: 400\nreach_y: 400\n";
     ControllerVisit.Judged f =
         numbered(reset, Optional.of(RIGHT), Optional.empty(), TwoMarks.NOT_BURNT, PROVEN)
             .solve(SEDGE);
     assertThat(f.reset()).isTrue();
-    assertThat(f.advice(ENGLISH).getFirst()).contains("firmware reset");
+    assertThat(f.advice(ENGLISH).getFirst()).contains("as after a reset");
     assertThat(f.verdict()).isEqualTo(Verdict.STOP);
     ControllerVisit.Judged one =
         numbered(
-                RIGHT.replace("$1=255", "$1=25"),
+                RIGHT.replace("idle: 255", "idle: 25"),
                 Optional.of(RIGHT),
                 Optional.empty(),
                 TwoMarks.NOT_BURNT,
@@ -143,8 +144,8 @@ class ControllerVisitTest {
     assertThat(one.verdict()).isEqualTo(Verdict.WITHIN);
     assertThat(one.warnings(ENGLISH))
         .hasSize(2)
-        .contains("Not as it was left: $1: 25, was 255.")
-        .anyMatch(w -> w.startsWith("Its motors let go 25 ms after a move"));
+        .contains("Not as it was left: idle: 25, was 255.")
+        .anyMatch(w -> w.startsWith("Its motors let go after a move (25)"));
   }
 
   @Test
@@ -161,7 +162,7 @@ class ControllerVisitTest {
                 .solve(SEDGE)
                 .advice(ENGLISH))
         .containsExactly(
-            "Set the steps per mm to 80.375 to the right ($100): it goes wrong by 4.7 per mille (± 0.3).");
+            "Set the steps per mm to 80.375 to the right: it goes wrong by 4.7 per mille (± 0.3).");
   }
 
   @Test
@@ -261,6 +262,7 @@ class ControllerVisitTest {
             .orElseThrow();
     ControllerReadings spindle =
         new ControllerReadings(
+            laser.dialect(),
             laser.settings(),
             laser.machine(),
             new JobSoftware(24_000, AirCode.M8, Units.MM, Optional.empty(), Optional.empty()),
@@ -269,7 +271,7 @@ class ControllerVisitTest {
             Optional.of(ControllerReadings.Head.SPINDLE));
     ControllerFinding f = Audit.solve(spindle);
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
-    assertThat(f.writes()).containsExactly("$30=24000", "$32=0");
+    assertThat(f.writes()).extracting(Write::line).containsExactly("set top 24000", "set follow 0");
     assertThat(f.advice(ENGLISH)).anyMatch(a -> a.startsWith("Switch the laser mode off"));
     assertThat(Audit.solve(laser).verdict()).isEqualTo(Verdict.WITHIN);
   }

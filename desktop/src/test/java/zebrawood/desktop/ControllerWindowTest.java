@@ -16,8 +16,12 @@ import org.junit.jupiter.api.Test;
 import zebrawood.controller.ControllerReadings.Head;
 import zebrawood.controller.ControllerStation;
 import zebrawood.controller.Corner;
+import zebrawood.controller.Dialect;
 import zebrawood.controller.Difference;
+import zebrawood.controller.Role;
 import zebrawood.controller.Settings;
+import zebrawood.desktop.controller.CornerIfKnown;
+import zebrawood.desktop.controller.IfKnown;
 import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.devices.controller.Faults;
 import zebrawood.devices.controller.ServedController;
@@ -30,6 +34,7 @@ import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
+import zebrawood.records.json.RecordJson;
 import zebrawood.records.kept.KeptReadings;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
@@ -37,6 +42,19 @@ import zebrawood.start.StartStation;
 
 /** The controller of the demo's machines, against a simulated one behind a socket. */
 class ControllerWindowTest extends WindowTest {
+  private static final Dialect STAND_IN = standIn();
+
+  private static Dialect standIn() {
+    try (var in =
+        ControllerWindowTest.class.getResourceAsStream(
+            "/zebrawood/desktop/controller/stand-in.json")) {
+      return RecordJson.read(
+          new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8), Dialect.class);
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
   private ServedController served;
   private SimulatedController controller;
 
@@ -89,15 +107,43 @@ class ControllerWindowTest extends WindowTest {
     controller =
         new SimulatedController(
             new SimulatedController.Frame(400, 400, true, Corner.FRONT_LEFT),
-            Map.of(30, "4000", 32, "1", 130, "400.000", 131, "400.000"),
+            STAND_IN,
+            Map.of(
+                Role.TOP_POWER_WORD, "4000",
+                Role.LASER_FOLLOWS_MOTION, Role.ON,
+                Role.HOMING, Role.ON,
+                Role.HOME_CORNER, "front-left",
+                Role.TRAVEL_X, "400.000",
+                Role.TRAVEL_Y, "400.000"),
             faults);
     served = ServedController.onSocket(controller);
     open(machine);
+    known();
     onInterface(() -> {
       ComboBox<?> port = (ComboBox<?>) node("#controller-port");
       port.getEditor().setText("127.0.0.1:" + served.port());
       return null;
     });
+  }
+
+  /** It talks as the stand-in does; its switches and their corner were looked at. */
+  @SuppressWarnings("unchecked") // its items are what was asked
+  private void known() {
+    onInterface(() -> {
+      ((TitledPane) node("#controller-dialect-fold")).setExpanded(true);
+      ((TitledPane) node("#controller-software-fold")).setExpanded(true);
+      return null;
+    });
+    settle();
+    press("#dialect-stand-in");
+    onInterface(() -> {
+      ((ComboBox<IfKnown>) node("#controller-switches")).setValue(IfKnown.YES);
+      ((ComboBox<CornerIfKnown>) node("#controller-home")).setValue(CornerIfKnown.FRONT_LEFT);
+      ((TitledPane) node("#controller-dialect-fold")).setExpanded(false);
+      ((TitledPane) node("#controller-software-fold")).setExpanded(false);
+      return null;
+    });
+    settle();
   }
 
   private void press(String button) {
@@ -139,7 +185,8 @@ class ControllerWindowTest extends WindowTest {
 
   private Settings inLedger() {
     return Settings.parse(
-        KeptReadings.typed(entries().getLast().readings()).orElseThrow().get("reading.dump"));
+        KeptReadings.typed(entries().getLast().readings()).orElseThrow().get("reading.dump"),
+        STAND_IN);
   }
 
   private Standing standing() {
@@ -147,7 +194,7 @@ class ControllerWindowTest extends WindowTest {
   }
 
   private void read() {
-    read("$30=4000");
+    read("beam top = 4000");
   }
 
   private void read(String line) {
@@ -163,20 +210,25 @@ class ControllerWindowTest extends WindowTest {
   @Test
   void aPastedDumpIsAsGoodAsALinkAndRefusalsStandThere() {
     openTansy();
+    known();
     onInterface(() -> {
       node("#controller-dump").requestFocus();
       return null;
     });
     typeWords("nonsense");
-    assertThat(words("#controller-message")).contains("$30=1000");
+    assertThat(words("#controller-message")).contains("par {key} = {value}");
     assertThat(disabled("#primary")).isTrue();
     onInterface(() -> {
       ((TextInputControl) node("#controller-dump"))
-          .setText("$30=250\n$31=0\n$32=0\n$13=0\n$22=1\n$23=3\n$20=1\n$21=1\n$130=400\n$131=400");
+          .setText(
+              "par beam top = 250\npar beam least = 0\npar beam follows = no\npar speak in = mm\npar corner search = yes\npar corner = near left\npar stay inside = yes\npar end switches = yes\npar reach across = 400\npar reach deep = 400");
       return null;
     });
     settle();
-    assertThat(page()).contains("Let the laser follow the motion", "$32=1  $30=1000");
+    assertThat(page())
+        .contains(
+            "Let the laser follow the motion",
+            "the laser follows the motion: on, top power word: 1000");
     keys(KeyCode.CONTROL, KeyCode.ENTER);
     initials();
     until("it is recorded", () -> count() == 2);
@@ -207,9 +259,9 @@ class ControllerWindowTest extends WindowTest {
     settle();
     assertThat(entries()).as("snapshot and result").hasSize(before + 2);
     assertThat(Difference.between(inLedger(), controller.settings())).isEmpty();
-    assertThat(controller.settings().number(30, 0, 1e6)).hasValue(1000);
-    assertThat(controller.settings().number(20, 0, 1)).hasValue(1);
-    press("#controller-home");
+    assertThat(controller.settings().printed(Role.TOP_POWER_WORD)).contains("1000");
+    assertThat(controller.settings().is(Role.SOFT_LIMITS, Role.ON)).isTrue();
+    press("#controller-homing");
     press("#confirm-go");
     until("it stands at home", () -> said().contains("It is there"));
     for (int i = 0; i < 4; i++) {
@@ -229,7 +281,7 @@ class ControllerWindowTest extends WindowTest {
 
   @Test
   void theCablePulledInAWriteLeavesTheStationOut() throws IOException {
-    plugIn(Faults.NONE.unpluggedAfterIn(22));
+    plugIn(Faults.NONE.unpluggedAfterIn(67));
     read();
     press("#controller-write");
     int before = entries().size();
@@ -276,14 +328,14 @@ class ControllerWindowTest extends WindowTest {
     until("the begun shot is replaced", () -> count() == 2);
     assertThat(controller.longestBeamNanos()).isGreaterThan(90_000_000L);
     assertThat(controller.beamOn()).isFalse();
-    assertThat(controller.settings().number(Settings.LASER_MODE, 0, 1)).hasValue(1);
+    assertThat(controller.settings().is(Role.LASER_FOLLOWS_MOTION, Role.ON)).isTrue();
     assertThat(standing().getClass()).isEqualTo(before.getClass());
   }
 
   @Test
   void theCablePulledInAShotLeavesTheStationOut() throws IOException {
-    // Greeting asks for the state, two dumps to look, then state and two dumps before the shot.
-    plugIn(Faults.NONE.unpluggedAfterIn(22));
+    // State and two readings to look; the same, and once more, before the shot.
+    plugIn(Faults.NONE.unpluggedAfterIn(72));
     goThroughTheCard();
     read();
     press("#controller-shot");
@@ -314,8 +366,11 @@ class ControllerWindowTest extends WindowTest {
   @Test
   void axisRunUpAndTwoMarks() {
     openTansy();
+    known();
     onInterface(() -> {
-      ((TextInputControl) node("#controller-dump")).setText("$30=1000\n$32=1\n$100=80\n$120=1500");
+      ((TextInputControl) node("#controller-dump"))
+          .setText(
+              "par beam top = 1000\npar beam follows = yes\npar steps across = 80\npar push across = 1500");
       ((TitledPane) node("#controller-scale-fold")).setExpanded(true);
       ((TitledPane) node("#controller-run-up-fold")).setExpanded(true);
       return null;
@@ -334,6 +389,7 @@ class ControllerWindowTest extends WindowTest {
     controller =
         new SimulatedController(
             new SimulatedController.Frame(700, 500, true, Corner.FRONT_LEFT),
+            STAND_IN,
             Map.of(),
             Faults.NONE);
     served = ServedController.onSocket(controller);
@@ -342,17 +398,17 @@ class ControllerWindowTest extends WindowTest {
       ((ComboBox<?>) node("#controller-port")).getEditor().setText("127.0.0.1:" + served.port());
       return null;
     });
-    read("$30=1000");
-    assertThat(page()).contains("as after a firmware reset");
-    assertThat(words("#snapshot-differences")).contains("$20: 0, was 1");
+    read("beam top = 1000");
+    assertThat(page()).contains("as after a reset");
+    assertThat(words("#snapshot-differences")).contains("stay inside: no, was yes");
     press("#controller-restore");
-    assertThat(lines()).contains("$32=1").contains("$130=700");
+    assertThat(lines()).contains("put beam follows := yes").contains("put reach across := 700");
     press("#confirm-go");
     initials();
     until("it is restored", () -> said().contains("Written and read back"));
     settle();
-    assertThat(controller.settings().number(Settings.HOMING_DIRECTION, 0, 7)).hasValue(3);
-    assertThat(page()).doesNotContain("as after a firmware reset");
+    assertThat(controller.settings().is(Role.HOME_CORNER, "front-left")).isTrue();
+    assertThat(page()).doesNotContain("as after a reset");
   }
 
   @Test
@@ -375,7 +431,7 @@ class ControllerWindowTest extends WindowTest {
 
   @Test
   void aWindowClosedInTheMiddleOfAChangeLeavesTheStationOut() throws IOException {
-    plugIn(Faults.NONE.slow(20_000_000L));
+    plugIn(Faults.NONE.slow(4_000_000L));
     read();
     press("#controller-write");
     int before = entries().size();
@@ -395,7 +451,8 @@ class ControllerWindowTest extends WindowTest {
     plugIn("Moss", Faults.NONE);
     read();
     press("#controller-corners");
-    assertThat(lines()).contains("$J=G90G21X5Y5F3000", "$J=G90G21X55Y35F3000");
+    assertThat(lines())
+        .contains("search", "go 5.000 5.000 at 3000.000", "go 55.000 35.000 at 3000.000");
     assertThat(page()).contains("Hands out, nothing on the bed");
     press("#confirm-go");
     until("it has been there", () -> said().contains("all four corners"));
@@ -430,9 +487,9 @@ class ControllerWindowTest extends WindowTest {
   @Test
   void headsAreSwappedBothWaysWithTravelAndPower() throws IOException {
     String laser =
-        "$1=255\n$20=1\n$21=1\n$22=1\n$23=3\n$30=1000\n$31=0\n$32=1\n$130=400\n$131=400\n";
+        "par rest after = 999\npar stay inside = yes\npar end switches = yes\npar corner search = yes\npar corner = near left\npar beam top = 1000\npar beam least = 0\npar beam follows = yes\npar reach across = 400\npar reach deep = 400\n";
     String router =
-        "$1=255\n$20=1\n$21=1\n$22=1\n$23=3\n$30=24000\n$31=0\n$32=0\n$130=380\n$131=350\n";
+        "par rest after = 999\npar stay inside = yes\npar end switches = yes\npar corner search = yes\npar corner = near left\npar beam top = 24000\npar beam least = 0\npar beam follows = no\npar reach across = 380\npar reach deep = 350\n";
     plugIn(Faults.NONE);
     leaveAs("laser", Head.LASER, laser);
     onInterface(() -> {
@@ -449,7 +506,7 @@ class ControllerWindowTest extends WindowTest {
     assertThat(said()).contains("No laser is on it");
     for (String head : List.of("laser", "router")) {
       boolean toLaser = head.equals("laser");
-      read("$30=");
+      read("beam top = ");
       fill("#controller-configuration", head);
       onInterface(() -> {
         ((TitledPane) node("#controller-snapshots-fold")).setExpanded(true);
@@ -458,7 +515,7 @@ class ControllerWindowTest extends WindowTest {
       settle();
       assertThat(words("#snapshot-differences")).isNotBlank();
       press("#controller-restore");
-      assertThat(lines()).contains(toLaser ? "$23=3" : "$130=380");
+      assertThat(lines()).contains(toLaser ? "put rest after := 999" : "put reach across := 380");
       int before = entries().size();
       press("#confirm-go");
       initials();
@@ -466,9 +523,10 @@ class ControllerWindowTest extends WindowTest {
       until("it is kept", () -> count() >= before + 2);
       settle();
       assertThat(page()).contains(toLaser ? "reaches 100 %" : "To be sent: nothing");
-      assertThat(controller.settings().number(30, 0, 1e6)).hasValue(toLaser ? 1000 : 24000);
-      assertThat(controller.settings().number(32, 0, 1)).hasValue(toLaser ? 1 : 0);
-      assertThat(controller.settings().number(131, 0, 1e6)).hasValue(toLaser ? 400 : 350);
+      Settings now = controller.settings();
+      assertThat(now.number(Role.TOP_POWER_WORD, 0, 1e6)).hasValue(toLaser ? 1000 : 24000);
+      assertThat(now.is(Role.LASER_FOLLOWS_MOTION, toLaser ? Role.ON : Role.OFF)).isTrue();
+      assertThat(now.number(Role.TRAVEL_Y, 0, 1e6)).hasValue(toLaser ? 400 : 350);
     }
   }
 

@@ -24,8 +24,11 @@ import javafx.scene.control.TitledPane;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import zebrawood.controller.Corner;
-import zebrawood.controller.Settings;
+import zebrawood.controller.Dialect;
+import zebrawood.controller.Role;
 import zebrawood.desktop.app.Assembly;
+import zebrawood.desktop.controller.CornerIfKnown;
+import zebrawood.desktop.controller.IfKnown;
 import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.sheet.GuardLine;
 import zebrawood.desktop.shell.Shell;
@@ -41,6 +44,7 @@ import zebrawood.ledger.Entry;
 import zebrawood.ledger.EventKind;
 import zebrawood.machine.Machine;
 import zebrawood.measure.Verdict;
+import zebrawood.records.json.RecordJson;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
 
@@ -61,6 +65,14 @@ class KillWindowTest {
       String alder = workshop.machines().readable().getFirst().id();
       assertThat(workshop.draft(alder, "bed")).containsEntry("reading.4", "6.");
       assertThat(entries(workshop, alder)).hasSize(17);
+    }
+  }
+
+  private static Dialect standIn() throws IOException {
+    try (var in =
+        KillWindowTest.class.getResourceAsStream("/zebrawood/desktop/controller/stand-in.json")) {
+      return RecordJson.read(
+          new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8), Dialect.class);
     }
   }
 
@@ -96,7 +108,8 @@ class KillWindowTest {
     SimulatedController controller =
         new SimulatedController(
             new SimulatedController.Frame(400, 400, true, Corner.FRONT_LEFT),
-            Map.of(32, "1"),
+            standIn(),
+            Map.of(Role.LASER_FOLLOWS_MOTION, Role.ON),
             Faults.NONE);
     try (ServedController served = ServedController.onSocket(controller)) {
       Process process = launch(Shooter.class, file.toString(), "127.0.0.1:" + served.port());
@@ -110,9 +123,9 @@ class KillWindowTest {
       assertThat(process.waitFor(20, TimeUnit.SECONDS)).isTrue();
       // The next connection finds what the five lines left behind.
       try (ControllerLink link =
-          new LineController(SocketPort.open("127.0.0.1", served.port()), () -> false)) {
+          new LineController(SocketPort.open("127.0.0.1", served.port()), standIn(), () -> false)) {
         link.connect();
-        assertThat(link.readSettings().number(Settings.LASER_MODE, 0, 1)).hasValue(1);
+        assertThat(link.readSettings().is(Role.LASER_FOLLOWS_MOTION, Role.ON)).isTrue();
       }
       assertThat(beamOn(controller)).isFalse();
       assertThat(controller.longestBeamNanos()).isBetween(900_000_000L, 1_500_000_000L);
@@ -162,16 +175,28 @@ class KillWindowTest {
       on(() -> {
         app[0].shell().show("controller");
         ((ComboBox<?>) app[0].scene().lookup("#controller-port")).getEditor().setText(args[1]);
-        ((TitledPane) app[0].scene().lookup("#controller-shot-order-fold")).setExpanded(true);
+        for (String fold : List.of("shot-order", "dialect", "software")) {
+          ((TitledPane) app[0].scene().lookup("#controller-" + fold + "-fold")).setExpanded(true);
+        }
         app[0].scene().getRoot().applyCss();
         app[0].scene().getRoot().layout();
+        press(app[0], "#dialect-stand-in");
+        choose(app[0], "#controller-switches", IfKnown.YES);
+        choose(app[0], "#controller-home", CornerIfKnown.FRONT_LEFT);
         ((TextField) app[0].scene().lookup("#controller-pulse")).setText("1000");
         press(app[0], "#controller-read");
       });
       await(() ->
-          ((TextInputControl) app[0].scene().lookup("#controller-dump")).getText().contains("$30"));
+          ((TextInputControl) app[0].scene().lookup("#controller-dump"))
+              .getText()
+              .contains("beam top"));
       on(() -> press(app[0], "#controller-shot"));
       on(() -> press(app[0], "#confirm-go"));
+    }
+
+    @SuppressWarnings("unchecked") // its items are of this kind
+    private static <T> void choose(Assembly app, String box, T value) {
+      ((ComboBox<T>) app.scene().lookup(box)).setValue(value);
     }
 
     private static void press(Assembly app, String button) {

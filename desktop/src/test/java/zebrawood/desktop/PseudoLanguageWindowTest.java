@@ -66,7 +66,7 @@ class PseudoLanguageWindowTest extends WindowTest {
 
   /** What somebody wrote is in no language but their own. */
   private List<String> ownWords() {
-    List<String> own = new ArrayList<>();
+    List<String> own = new ArrayList<>(Works.standInWords());
     app.model().machinesProperty().get().forEach(m -> own.addAll(List.of(m.name().split("\\W+"))));
     app.model().opened().ledger().events().stream()
         .map(Event::note)

@@ -2,6 +2,10 @@ package zebrawood.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -74,6 +78,16 @@ public final class Works {
 
   public static <R, F extends Finding> List<String> summary(StationWork<R, F> work) {
     return work.summary(found(work)).stream().map(Phrasebook.ENGLISH::sentence).toList();
+  }
+
+  /** The stand-in prints its settings in no language but its own. */
+  public static List<String> standInWords() {
+    try (InputStream in =
+        Works.class.getResourceAsStream("/zebrawood/desktop/controller/stand-in.json")) {
+      return List.of(new String(in.readAllBytes(), StandardCharsets.UTF_8).split("\\W+"));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   public static String said(Message message) {

@@ -165,8 +165,21 @@ final class Shots {
     onInterface(() ->
         ((javafx.scene.control.TextArea) node("#controller-dump"))
             .setText(
-                "$1=25\n$13=0\n$20=0\n$21=0\n$22=0\n$23=0\n$30=4000\n$31=0\n$32=1\n$100=80\n"
-                    + "$120=1500\n$130=400.000\n$131=400.000"));
+                """
+                par rest after = 25
+                par speak in = mm
+                par stay inside = no
+                par end switches = no
+                par corner search = no
+                par corner = far right
+                par beam top = 4000
+                par beam least = 0
+                par beam follows = yes
+                par steps across = 80
+                par push across = 1500
+                par reach across = 400.000
+                par reach deep = 400.000
+                """));
     press("#proof-homes");
     take("controller");
   }

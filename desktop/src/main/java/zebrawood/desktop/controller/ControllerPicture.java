@@ -1,5 +1,6 @@
 package zebrawood.desktop.controller;
 
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.controller.ControllerFinding;
@@ -9,6 +10,7 @@ import zebrawood.controller.ControllerVisit;
 import zebrawood.controller.ControllerVisit.Judged;
 import zebrawood.controller.Corner;
 import zebrawood.controller.PowerScale;
+import zebrawood.controller.Role;
 import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.text.Text;
 import zebrawood.quantity.Amount;
@@ -117,6 +119,13 @@ final class ControllerPicture {
         .orElse(OptionalDouble.empty());
   }
 
+  private static Optional<String> word(ControllerFinding f, String id) {
+    return f.item(id)
+        .map(ControllerFinding.Item::observed)
+        .filter(Value.Word.class::isInstance)
+        .map(v -> ((Value.Word) v).word());
+  }
+
   private void plan(ControllerReadings r, ControllerFinding f) {
     double high = PLAN_HEIGHT - 26;
     double wide =
@@ -129,12 +138,12 @@ final class ControllerPicture {
     on.words(Text.of("controller.picture.front"), left + wide / 2, topY + high + 12, "plan-side");
     Corner right = r.machine().homeCorner();
     on.circle(cornerX(right, left, wide), cornerY(right, topY, high), 9, "home-right");
-    OptionalDouble mask = number(f, "home-corner");
-    boolean homes = number(f, "homing").orElse(0) != 0;
     Optional<Corner> now =
-        mask.isPresent() && homes
-            ? Optional.of(Corner.ofMask((int) mask.getAsDouble()))
-            : Optional.empty();
+        word(f, "homing")
+            .filter(Role.ON::equals)
+            .flatMap(on -> word(f, "home-corner"))
+            .flatMap(
+                c -> Arrays.stream(Corner.values()).filter(k -> k.spelled().equals(c)).findFirst());
     now.ifPresent(c -> on.circle(cornerX(c, left, wide), cornerY(c, topY, high), 5, "home-now"));
     on.words(
         now.map(c ->

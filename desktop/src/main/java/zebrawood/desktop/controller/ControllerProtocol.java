@@ -1,11 +1,15 @@
 package zebrawood.desktop.controller;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import zebrawood.controller.ControllerFinding;
+import zebrawood.controller.Dialect;
 import zebrawood.controller.Settings;
+import zebrawood.controller.Talk;
+import zebrawood.controller.Write;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.sheet.EntryRecorder;
 import zebrawood.desktop.sheet.GuardLine;
@@ -14,12 +18,11 @@ import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.sheet.StationSheet;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.devices.controller.Motion;
 import zebrawood.devices.controller.SettingsChange;
 import zebrawood.devices.controller.TestShot;
 import zebrawood.ledger.Entry;
-import zebrawood.machine.Machine;
 import zebrawood.quantity.Amount;
-import zebrawood.quantity.Numbers;
 import zebrawood.words.Message;
 
 /**
@@ -30,13 +33,16 @@ import zebrawood.words.Message;
 final class ControllerProtocol implements LinkBar.Actions {
   private static final double MM_INSIDE = 5;
 
+  /** Whoever stands at the machine can follow it, and stop it. */
+  private static final double SPEED_MM_MIN = 3000;
+
   private final ControllerWork work;
   private final SheetContext sheet;
   private final SheetHost host;
   private final WorkshopModel workshop;
   private final ControllerSession session;
   private final Ports ports;
-  private final SnapshotPart snapshots = new SnapshotPart();
+  private final SnapshotPart snapshots;
 
   ControllerProtocol(ControllerWork work, SheetContext sheet) {
     this.work = work;
@@ -45,6 +51,7 @@ final class ControllerProtocol implements LinkBar.Actions {
     workshop = sheet.workshop();
     ports = new Ports(work.machine());
     session = new ControllerSession(ports::open, workshop.ui());
+    snapshots = new SnapshotPart(work::dialect);
   }
 
   LinkBar linkBar() {
@@ -72,20 +79,35 @@ final class ControllerProtocol implements LinkBar.Actions {
     return work.found().map(f -> StationSheet.reading(work, f));
   }
 
+  /** Where it is and how it is talked to; says so where that is not known. */
+  private Optional<ControllerSession.Line> line(String port) {
+    if (work.talks().isEmpty() && port.equals(Ports.standInName())) {
+      work.fields().take(StandIn.dialect());
+      say("controller.said.dialect-taken", StandIn.dialect().name());
+    }
+    Optional<Dialect> dialect = work.dialect().filter(d -> d.talk().isPresent());
+    if (dialect.isEmpty()) {
+      say("controller.said.dialect-first");
+    }
+    return dialect.map(d -> new ControllerSession.Line(port, d));
+  }
+
   @Override
   public void read(String port) {
-    session.read(
-        port,
-        settings -> {
-          work.dump().set(settings.dump());
-          say("controller.said.read", settings.values().size());
-          sheet.focusNext();
-        });
+    line(port)
+        .ifPresent(line ->
+            session.read(
+                line,
+                settings -> {
+                  work.dump().set(settings.dump());
+                  say("controller.said.read", settings.values().size());
+                  sheet.focusNext();
+                }));
   }
 
   @Override
   public void write(String port) {
-    List<String> writes =
+    List<Write> writes =
         work.found()
             .flatMap(f -> f.finding().audit())
             .map(ControllerFinding::writes)
@@ -100,22 +122,21 @@ final class ControllerProtocol implements LinkBar.Actions {
   @Override
   public void restore(String port) {
     Optional<Settings> now = work.settings();
-    Optional<String> left =
-        snapshots.chosen().map(Snapshot::text).filter(text -> text.contains("$"));
+    Optional<Settings> left = snapshots.chosen().flatMap(s -> work.settingsOf(s.text()));
     if (now.isEmpty() || left.isEmpty()) {
       say("controller.said.no-snapshot");
       return;
     }
-    List<String> lines = SettingsChange.restore(now.get(), Settings.parse(left.get()));
-    if (lines.isEmpty()) {
+    List<Write> writes = SettingsChange.restore(now.get(), left.get());
+    if (writes.isEmpty()) {
       say("controller.said.nothing-to-write");
       return;
     }
-    send(port, lines, Text.of("controller.restore.title"));
+    send(port, writes, Text.of("controller.restore.title"));
   }
 
   /** Shows every line, keeps the snapshot, then sends. */
-  private void send(String port, List<String> lines, String title) {
+  private void send(String port, List<Write> writes, String title) {
     Optional<EntryRecorder.Reading> before = reading();
     Optional<Settings> seen = work.settings();
     if (before.isEmpty() || seen.isEmpty()) {
@@ -125,15 +146,30 @@ final class ControllerProtocol implements LinkBar.Actions {
     host.confirm(
         title,
         Text.of("controller.write.why"),
-        lines,
+        preview(writes),
         Text.of("controller.write.caution"),
         Text.of("controller.write.go"),
         () ->
             host.withInitials(
-                () -> sheet.recorder().keep(before.get(), () -> change(port, seen.get(), lines))));
+                () -> sheet.recorder().keep(before.get(), () -> change(port, seen.get(), writes))));
   }
 
-  private void change(String port, Settings seen, List<String> lines) {
+  /** What each line means, and the line itself. */
+  private static List<String> preview(List<Write> writes) {
+    return writes.stream()
+        .map(w ->
+            Text.of(
+                "controller.write.line",
+                Message.verbatim(Text.words().line(w.meaning())),
+                Message.quoted(w.line())))
+        .toList();
+  }
+
+  private void change(String port, Settings seen, List<Write> writes) {
+    Optional<ControllerSession.Line> line = line(port);
+    if (line.isEmpty()) {
+      return;
+    }
     reading()
         .ifPresent(r ->
             sheet
@@ -142,9 +178,9 @@ final class ControllerProtocol implements LinkBar.Actions {
                     r,
                     begun ->
                         session.change(
-                            port,
+                            line.get(),
                             seen,
-                            lines,
+                            writes,
                             outcome -> changed(port, begun, r, outcome),
                             because -> {
                               workshop.say(because);
@@ -163,12 +199,15 @@ final class ControllerProtocol implements LinkBar.Actions {
         show(begun, snapshot);
         say("controller.said.changed", differences.size());
       }
-      case SettingsChange.Outcome.Stopped(var before, var now, String line, Message because) -> {
-        say("controller.said.stopped", line.isEmpty() ? "–" : line, because);
+      case SettingsChange.Outcome.Stopped(var before, var now, var at, Message because) -> {
+        say(
+            "controller.said.stopped",
+            at.map(Write::meaning).orElse(Message.verbatim("–")),
+            because);
         if (now.isPresent()) {
           show(begun, now.get());
           before.ifPresent(snapshot -> offerRestore(port, now.get(), snapshot, because));
-        } else if (line.isEmpty()) {
+        } else if (at.isEmpty()) {
           sheet.recorder().endUndecided(begun, r);
         } else {
           // Nobody knows what is in it: the station stands out until it is read again.
@@ -186,15 +225,15 @@ final class ControllerProtocol implements LinkBar.Actions {
   }
 
   private void offerRestore(String port, Settings now, Settings snapshot, Message because) {
-    List<String> lines = SettingsChange.restore(now, snapshot);
-    if (!lines.isEmpty()) {
+    List<Write> writes = SettingsChange.restore(now, snapshot);
+    if (!writes.isEmpty()) {
       host.confirm(
           Text.of("controller.restore.title"),
           Text.of(because),
-          lines,
+          preview(writes),
           Text.of("controller.write.caution"),
           Text.of("controller.write.go"),
-          () -> change(port, now, lines));
+          () -> change(port, now, writes));
     }
   }
 
@@ -217,6 +256,10 @@ final class ControllerProtocol implements LinkBar.Actions {
             .findFirst();
     if (wrong.isPresent()) {
       workshop.say(Text.words().sentence(wrong.get()));
+      return;
+    }
+    if (!TestShot.canFire(settings.get().dialect())) {
+      say("controller.trouble.cannot-fire");
       return;
     }
     List<GuardLine> missing = host.notProvenToday();
@@ -253,13 +296,17 @@ final class ControllerProtocol implements LinkBar.Actions {
   }
 
   private void fire(String port, TestShot.Order order, EntryRecorder.Reading r) {
+    Optional<ControllerSession.Line> line = line(port);
+    if (line.isEmpty()) {
+      return;
+    }
     sheet
         .recorder()
         .begin(
             r,
             begun ->
                 session.shot(
-                    port,
+                    line.get(),
                     order,
                     outcome -> fired(begun, r, outcome),
                     because ->
@@ -280,43 +327,54 @@ final class ControllerProtocol implements LinkBar.Actions {
 
   @Override
   public void home(String port) {
-    confirmMotion(List.of("$H"), () -> session.move(port, "$H", workshop::say));
+    move(port, List.of());
   }
 
+  /** The corners of what is on it, from where it homes to. */
   @Override
   public void corners(String port) {
-    Machine machine = work.machine();
-    double right = machine.areaXMm() - MM_INSIDE;
-    double rear = machine.areaYMm() - MM_INSIDE;
-    List<String> lines =
+    double right = work.head().travelMm(work.machine()).get(0) - MM_INSIDE;
+    double rear = work.head().travelMm(work.machine()).get(1) - MM_INSIDE;
+    move(
+        port,
         List.of(
-            jog(MM_INSIDE, MM_INSIDE),
-            jog(right, MM_INSIDE),
-            jog(right, rear),
-            jog(MM_INSIDE, rear),
-            jog(MM_INSIDE, MM_INSIDE));
-    confirmMotion(lines, () -> goTo(port, lines, 0));
+            new Motion.Place(MM_INSIDE, MM_INSIDE),
+            new Motion.Place(right, MM_INSIDE),
+            new Motion.Place(right, rear),
+            new Motion.Place(MM_INSIDE, rear),
+            new Motion.Place(MM_INSIDE, MM_INSIDE)));
   }
 
-  private void goTo(String port, List<String> lines, int next) {
-    if (next == lines.size()) {
-      say("controller.said.corners");
+  private void move(String port, List<Motion.Place> places) {
+    Optional<ControllerSession.Line> line = line(port);
+    Optional<Talk> talk = line.flatMap(l -> l.dialect().talk());
+    if (talk.isEmpty()) {
       return;
     }
-    session.move(port, lines.get(next), words -> goTo(port, lines, next + 1));
-  }
-
-  private static String jog(double xMm, double yMm) {
-    return "$J=G90G21X" + Numbers.plain(xMm) + "Y" + Numbers.plain(yMm) + "F3000";
-  }
-
-  private void confirmMotion(List<String> lines, Runnable then) {
+    boolean fromHome = places.isEmpty() || talk.get().placesFromHomeCorner();
+    if (!talk.get().canMove() || !fromHome) {
+      say("controller.motion.not-known");
+      return;
+    }
+    List<String> lines = new ArrayList<>(List.of(Talk.words(talk.get().home().orElseThrow())));
+    lines.addAll(Motion.lines(talk.get(), places, SPEED_MM_MIN));
     host.confirm(
         Text.of("controller.motion.title"),
-        Text.of("controller.motion.why"),
+        Text.of(places.isEmpty() ? "controller.motion.why" : "controller.motion.homes-first"),
         lines,
         Text.of("controller.motion.caution"),
         Text.of("controller.motion.go"),
-        then);
+        () -> session.move(line.get(), places, SPEED_MM_MIN, outcome -> moved(places, outcome)));
+  }
+
+  private void moved(List<Motion.Place> places, Motion.Outcome outcome) {
+    switch (outcome) {
+      case Motion.Outcome.There t ->
+          say(places.isEmpty() ? "controller.link.there" : "controller.said.corners");
+      case Motion.Outcome.Stopped s -> say("controller.motion.stopped");
+      case Motion.Outcome.NotThere(Message because) -> workshop.say(Text.words().sentence(because));
+      case Motion.Outcome.NobodyKnows(Message because) ->
+          say("controller.motion.nobody-knows", because);
+    }
   }
 }

@@ -11,12 +11,17 @@ import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import zebrawood.controller.Dialect;
+import zebrawood.controller.Role;
 import zebrawood.controller.Settings;
+import zebrawood.controller.Talk;
+import zebrawood.controller.Write;
 import zebrawood.desktop.job.Jobs;
 import zebrawood.desktop.text.Text;
 import zebrawood.devices.controller.ControllerLink;
 import zebrawood.devices.controller.LineController;
 import zebrawood.devices.controller.LinkTrouble;
+import zebrawood.devices.controller.Motion;
 import zebrawood.devices.controller.Port;
 import zebrawood.devices.controller.PortTrouble;
 import zebrawood.devices.controller.SettingsChange;
@@ -29,14 +34,14 @@ import zebrawood.words.Message;
  * thread.
  */
 final class ControllerSession {
-  private static final Duration HOMING = Duration.ofSeconds(90);
-  private static final Duration SHORT = Duration.ofSeconds(5);
-
   /** Opens a port by its name. */
   @FunctionalInterface
   interface Opener {
-    Port open(String name) throws IOException;
+    Port open(String name, double baud) throws IOException;
   }
+
+  /** Where the controller is, and how it is talked to. */
+  record Line(String port, Dialect dialect) {}
 
   private static final Logger LOG = LoggerFactory.getLogger(ControllerSession.class);
 
@@ -74,26 +79,53 @@ final class ControllerSession {
   }
 
   private <T> void run(
-      String port, String doing, Work<T> work, Consumer<T> then, Consumer<String> otherwise) {
+      Line line, String doing, Work<T> work, Consumer<T> then, Consumer<String> otherwise) {
+    run(line, doing, false, work, then, otherwise);
+  }
+
+  /**
+   * @param reads whether the settings are what is asked for, so that they need not be read before
+   */
+  private <T> void run(
+      Line line,
+      String doing,
+      boolean reads,
+      Work<T> work,
+      Consumer<T> then,
+      Consumer<String> otherwise) {
     if (jobs.busyProperty().get()) {
       return;
     }
     words.set(doing);
+    double baud = line.dialect.talk().map(Talk::baud).orElse(0.0);
     jobs.run(
         progress -> {
-          try (ControllerLink link = new LineController(opener.open(port), progress::cancelled)) {
+          try (ControllerLink link =
+              new LineController(opener.open(line.port, baud), line.dialect, progress::cancelled)) {
             link.connect();
-            return work.on(link);
+            boolean left = !reads && modeLeftOff(link.dialect(), link.readSettings());
+            return new Done<>(work.on(link), left);
           }
         },
-        answer -> {
-          words.set("");
-          then.accept(answer);
+        done -> {
+          words.set(done.modeLeftOff ? Text.of("controller.link.mode-off") : "");
+          then.accept(done.answer);
         },
         trouble -> {
           words.set(said(trouble));
           otherwise.accept(words.get());
         });
+  }
+
+  /**
+   * @param modeLeftOff whether the laser did not follow the motion when it was connected to
+   */
+  private record Done<T>(T answer, boolean modeLeftOff) {}
+
+  /** Every connect reads the mode that the laser was left in, whatever is done next. */
+  private static boolean modeLeftOff(Dialect dialect, Settings settings) {
+    return dialect.printed(Role.LASER_FOLLOWS_MOTION, Role.OFF).isPresent()
+        && settings.is(Role.LASER_FOLLOWS_MOTION, Role.OFF);
   }
 
   private static String said(Throwable trouble) {
@@ -107,35 +139,49 @@ final class ControllerSession {
     };
   }
 
-  void read(String port, Consumer<Settings> then) {
-    run(port, Text.of("controller.link.reading"), ControllerLink::readSettings, then, e -> {});
+  void read(Line line, Consumer<Settings> then) {
+    run(
+        line,
+        Text.of("controller.link.reading"),
+        true,
+        ControllerLink::readSettings,
+        settings -> {
+          if (modeLeftOff(line.dialect, settings)) {
+            words.set(Text.of("controller.link.mode-off"));
+          }
+          then.accept(settings);
+        },
+        e -> {});
   }
 
   void change(
-      String port,
+      Line line,
       Settings seen,
-      List<String> lines,
+      List<Write> writes,
       Consumer<SettingsChange.Outcome> then,
       Consumer<String> otherwise) {
     run(
-        port,
-        Text.of("controller.link.writing", lines.size()),
+        line,
+        Text.of("controller.link.writing", writes.size()),
         link -> {
           try {
             return SettingsChange.run(
                 link,
                 seen,
-                lines,
-                line ->
+                writes,
+                write ->
                     ui.execute(() -> {
                       if (busyProperty().get()) {
-                        words.set(Text.of("controller.link.sending", line));
+                        words.set(Text.of("controller.link.sending", write.meaning()));
                       }
                     }));
           } catch (RuntimeException e) {
             LOG.error("change of settings", e);
             return new SettingsChange.Outcome.Stopped(
-                Optional.empty(), Optional.empty(), lines.getFirst(), Message.quoted(e.toString()));
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(writes.getFirst()),
+                Message.quoted(e.toString()));
           }
         },
         then,
@@ -143,12 +189,12 @@ final class ControllerSession {
   }
 
   void shot(
-      String port,
+      Line line,
       TestShot.Order order,
       Consumer<TestShot.Outcome> then,
       Consumer<String> otherwise) {
     run(
-        port,
+        line,
         Text.of("controller.link.firing"),
         link -> {
           try {
@@ -162,26 +208,17 @@ final class ControllerSession {
         otherwise);
   }
 
-  /** Homes, or moves to a place, and waits until it stands. */
-  void move(String port, String line, Consumer<String> then) {
+  /** Homes; then drives to each place, if there are any. */
+  void move(
+      Line line, List<Motion.Place> places, double speedMmMin, Consumer<Motion.Outcome> then) {
     run(
-        port,
+        line,
         Text.of("controller.link.moving"),
         link -> {
-          link.send(line, line.equals("$H") ? HOMING : SHORT);
-          Optional<String> alarm = Optional.empty();
-          long end = System.nanoTime() + HOMING.toNanos();
-          while (System.nanoTime() < end) {
-            var status = link.status();
-            if (status.alarm()) {
-              alarm = Optional.of(Text.of("controller.link.alarm"));
-              break;
-            }
-            if (!status.busy()) {
-              break;
-            }
-          }
-          return alarm.orElse(Text.of("controller.link.there"));
+          Motion.Outcome homed = Motion.home(link);
+          return homed instanceof Motion.Outcome.There && !places.isEmpty()
+              ? Motion.drive(link, places, speedMmMin)
+              : homed;
         },
         then,
         e -> {});

@@ -23,9 +23,13 @@ import zebrawood.controller.ControllerVisit.Judged;
 import zebrawood.controller.ControllerVisit.Motion;
 import zebrawood.controller.ControllerVisit.Proof;
 import zebrawood.controller.ControllerVisit.TwoMarks;
+import zebrawood.controller.Dialect;
 import zebrawood.controller.NamedFields;
+import zebrawood.controller.Role;
 import zebrawood.controller.RunUp;
 import zebrawood.controller.Settings;
+import zebrawood.controller.Talk;
+import zebrawood.controller.Write;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.ProofField;
@@ -42,6 +46,7 @@ import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
 import zebrawood.machine.Machine;
+import zebrawood.measure.UnusableReading;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.quantity.Quantity;
@@ -62,8 +67,9 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
   private static final double LARGEST_SETTING = 1e7;
 
   private final Machine machine;
-  private final WordsField dump = form().words(Field.READING + "dump", ControllerWork::readable);
+  private final WordsField dump = form().words(Field.READING + "dump");
   private final HeadFields head = new HeadFields(form());
+  private final DialectFields dialect = new DialectFields(form());
   private final List<QuantityField> across = scale("X");
   private final List<QuantityField> along = scale("Y");
   private final QuantityField rule = form().quantity("rule", Quantity.LENGTH, 0.001, 10);
@@ -110,18 +116,6 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
         form().quantity(Field.READING + "measured" + axis, Quantity.LENGTH, 0.1, 100_000));
   }
 
-  private static void readable(String text) {
-    if (isNumbered(text)) {
-      Settings.parse(text);
-    } else {
-      NamedFields.parse(text);
-    }
-  }
-
-  private static boolean isNumbered(String text) {
-    return text.lines().anyMatch(l -> l.strip().matches("\\$\\d{1,5}\\s*=.*"));
-  }
-
   Machine machine() {
     return machine;
   }
@@ -142,16 +136,48 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
     return pulse;
   }
 
-  /** The numbered settings that stand there, when they can be read. */
+  DialectFields fields() {
+    return dialect;
+  }
+
+  /**
+   * How this controller prints its settings; empty while nobody said it, or not so that it can be.
+   */
+  Optional<Dialect> dialect() {
+    if (dialect.isEmpty() || dialect.writeLine().isEmpty()) {
+      return Optional.empty();
+    }
+    try {
+      return Optional.of(dialect.dialect());
+    } catch (UnusableReading e) {
+      return Optional.empty();
+    }
+  }
+
+  /** How it is talked to, as far as somebody said it. */
+  Optional<Talk> talks() {
+    return dialect().flatMap(Dialect::talk);
+  }
+
+  /** The settings that stand there, when they can be read. */
   Optional<Settings> settings() {
-    return dump.isEmpty() || dump.problem().isPresent() || !isNumbered(dump.text())
-        ? Optional.empty()
-        : Optional.of(Settings.parse(dump.text()));
+    return settingsOf(dump.text());
+  }
+
+  Optional<Settings> settingsOf(String text) {
+    try {
+      return dialect().filter(d -> !text.isBlank()).map(d -> Settings.parse(text, d));
+    } catch (UnusableReading e) {
+      return Optional.empty();
+    }
   }
 
   @Override
   protected Stream<Field> needed() {
     List<Field> needed = new ArrayList<>(List.of(dump));
+    if (!dialect.isEmpty()) {
+      needed.add(dialect.writeLine());
+    }
     head.needed().forEach(needed::add);
     for (List<QuantityField> axis : List.of(across, along)) {
       if (QuantityField.begun(axis)) {
@@ -169,28 +195,63 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
   }
 
   private OptionalDouble accelerationMmS2() {
-    return acceleration.value().isPresent()
-        ? acceleration.value()
-        : setting(Settings.ACCELERATION_X);
+    return acceleration.value().isPresent() ? acceleration.value() : setting(Role.ACCELERATION_X);
   }
 
-  private OptionalDouble setting(int number) {
+  private OptionalDouble setting(Role role) {
     return settings()
-        .map(s -> s.number(number, SMALLEST_SETTING, LARGEST_SETTING))
+        .map(s -> s.number(role, SMALLEST_SETTING, LARGEST_SETTING))
         .orElse(OptionalDouble.empty());
+  }
+
+  /** What nobody looked at yet, and what a write may depend on. */
+  @Override
+  protected Optional<Message> waitsFor() {
+    if (dialect.isEmpty() && !isPage(dump.text())) {
+      return Optional.of(Message.of("controller.waits.dialect"));
+    }
+    return settings().isPresent() ? head.toLookAt() : Optional.empty();
+  }
+
+  /**
+   * Whether the text is what this controller prints. Without a word on how it prints, or where not
+   * one line fits, a page of names and values can still be read.
+   *
+   * @throws UnusableReading when what is said of how it prints cannot be so
+   */
+  private boolean fitsTheDialect() {
+    if (dialect.isEmpty()) {
+      return false;
+    }
+    Dialect its = dialect.dialect();
+    try {
+      Settings.parse(dump.text(), its);
+      return true;
+    } catch (UnusableReading e) {
+      return !isPage(dump.text());
+    }
+  }
+
+  private static boolean isPage(String text) {
+    try {
+      NamedFields.parse(text);
+      return true;
+    } catch (UnusableReading e) {
+      return false;
+    }
   }
 
   @Override
   protected ControllerVisit readings() {
-    boolean numbered = isNumbered(dump.text());
+    boolean numbered = fitsTheDialect();
     return new ControllerVisit(
         numbered ? Optional.of(numbered()) : Optional.empty(),
         numbered ? Optional.empty() : Optional.of(dump.text()),
         lens.value(),
         offline.isEmpty() ? Optional.empty() : Optional.of(offline.text()),
         leftBefore,
-        axis(across, Settings.STEPS_PER_MM_X),
-        axis(along, Settings.STEPS_PER_MM_Y),
+        axis(across, Role.STEPS_PER_MM_X),
+        axis(along, Role.STEPS_PER_MM_Y),
         speed.isEmpty()
             ? Optional.empty()
             : Optional.of(
@@ -203,7 +264,7 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
         answered(proofs, Proof::new));
   }
 
-  private Optional<AxisScale.Readings> axis(List<QuantityField> fields, int stepsSetting) {
+  private Optional<AxisScale.Readings> axis(List<QuantityField> fields, Role steps) {
     return QuantityField.begun(fields)
         ? Optional.of(
             new AxisScale.Readings(
@@ -211,12 +272,13 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
                 fields.get(1).number(),
                 rule.number(),
                 SCALE_PER_MILLE,
-                setting(stepsSetting)))
+                setting(steps)))
         : Optional.empty();
   }
 
   private ControllerReadings numbered() {
     return new ControllerReadings(
+        dialect.dialect(),
         dump.text(),
         head.machine(machine),
         head.jobSoftware(),
@@ -250,6 +312,13 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
         new Part.Told(),
         new Part.Rows(List.copyOf(proofs.values())),
         head.software(),
+        Part.fold(
+            "controller.dialect",
+            Stream.concat(
+                    Stream.of(new Part.Own(pane -> new DialectBar(this, dialect))),
+                    dialect.prints().stream())
+                .toArray(Part[]::new)),
+        Part.fold("controller.talk", dialect.talks().toArray(Part[]::new)),
         Part.fold(
             "controller.scale",
             Part.hint("controller.scale.hint"),
@@ -303,7 +372,7 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
     return name;
   }
 
-  private void say(Message words) {
+  void say(Message words) {
     context().ifPresent(c -> c.workshop().say(Text.of(words)));
   }
 
@@ -342,7 +411,8 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
                             Amount.of(100 * full, Quantity.PERCENT, 0),
                             a.writes().isEmpty()
                                 ? Message.of("controller.summary.nothing")
-                                : Message.verbatim(String.join("  ", a.writes()))))));
+                                : Message.list(
+                                    a.writes().stream().map(Write::meaning).toList())))));
     found
         .finding()
         .runUp()

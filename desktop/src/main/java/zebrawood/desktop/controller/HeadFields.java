@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import zebrawood.controller.ControllerReadings.AirCode;
 import zebrawood.controller.ControllerReadings.Head;
@@ -13,13 +14,13 @@ import zebrawood.controller.ControllerReadings.MachineFacts;
 import zebrawood.controller.ControllerReadings.Policy;
 import zebrawood.controller.ControllerReadings.Units;
 import zebrawood.controller.ControllerVisit.HomeAtStart;
-import zebrawood.controller.Corner;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.sheet.Part;
 import zebrawood.machine.Machine;
 import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
 
 /** What the settings are compared with: the job software, the machine, and the head on it. */
 final class HeadFields {
@@ -36,12 +37,12 @@ final class HeadFields {
   private final QuantityField travelX;
   private final QuantityField travelY;
   private final ChoiceField<Head> head;
-  private final ChoiceField<Corner> home;
-  private final ChoiceField<YesNo> switches;
+  private final ChoiceField<CornerIfKnown> home;
+  private final ChoiceField<IfKnown> switches;
   private final ChoiceField<AirCode> sent;
   private final ChoiceField<AirCode> wired;
   private final ChoiceField<Units> units;
-  private final ChoiceField<SoftwareOrigin> origin;
+  private final ChoiceField<CornerIfKnown> origin;
   private final ChoiceField<Policy> policy;
   private final ChoiceField<HomeAtStart> homeAtStart;
 
@@ -53,12 +54,12 @@ final class HeadFields {
     travelX = form.quantity("travelX", Quantity.LENGTH, 1, LARGEST_MM);
     travelY = form.quantity("travelY", Quantity.LENGTH, 1, LARGEST_MM);
     head = form.choice("head", Head.class, Head.LASER);
-    home = form.choice("home", Corner.class, Corner.FRONT_LEFT);
-    switches = form.choice("switches", YesNo.class, YesNo.YES);
+    home = form.choice("home", CornerIfKnown.class, CornerIfKnown.NOT_KNOWN);
+    switches = form.choice("switches", IfKnown.class, IfKnown.NOT_KNOWN);
     sent = form.choice("sentAir", AirCode.class, AirCode.M8);
     wired = form.choice("wiredAir", AirCode.class, AirCode.M8);
     units = form.choice("units", Units.class, Units.MM);
-    origin = form.choice("origin", SoftwareOrigin.class, SoftwareOrigin.NOT_KNOWN);
+    origin = form.choice("origin", CornerIfKnown.class, CornerIfKnown.NOT_KNOWN);
     policy = form.choice("policy", Policy.class, Policy.MATCH_SOFTWARE);
     homeAtStart = form.choice("homeAtStart", HomeAtStart.class, HomeAtStart.NOT_KNOWN);
     topWord.set(1000);
@@ -85,6 +86,28 @@ final class HeadFields {
         : Stream.of(topWord, areaX, areaY);
   }
 
+  /** What must be looked at before anything that homing rests on is written. */
+  Optional<Message> toLookAt() {
+    if (switches.get() == IfKnown.NOT_KNOWN) {
+      return Optional.of(switches.label());
+    }
+    return home.get() == CornerIfKnown.NOT_KNOWN ? Optional.of(home.label()) : Optional.empty();
+  }
+
+  boolean switchesFitted() {
+    return switches.get() == IfKnown.YES;
+  }
+
+  OptionalDouble topWord() {
+    return topWord.value();
+  }
+
+  /** Where the head may go: what the configuration that is on it reaches. */
+  List<Double> travelMm(Machine machine) {
+    return List.of(
+        travelX.value().orElse(machine.areaXMm()), travelY.value().orElse(machine.areaYMm()));
+  }
+
   boolean laser() {
     return head.get() == Head.LASER;
   }
@@ -107,10 +130,9 @@ final class HeadFields {
 
   MachineFacts machine(Machine machine) {
     return new MachineFacts(
-        List.of(
-            travelX.value().orElse(machine.areaXMm()), travelY.value().orElse(machine.areaYMm())),
-        home.get(),
-        switches.get() == YesNo.YES,
+        travelMm(machine),
+        home.get().corner().orElseThrow(),
+        switches.get() == IfKnown.YES,
         laserOf(machine));
   }
 

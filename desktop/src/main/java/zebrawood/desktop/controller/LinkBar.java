@@ -46,7 +46,7 @@ final class LinkBar extends HeightCachingBox {
     write = button("controller-write", "controller.write", () -> actions.write(chosen()));
     restore = button("controller-restore", "controller.restore", () -> actions.restore(chosen()));
     shot = button("controller-shot", "controller.shot", () -> actions.shot(chosen()));
-    home = button("controller-home", "controller.home", () -> actions.home(chosen()));
+    home = button("controller-homing", "controller.home", () -> actions.home(chosen()));
     corners = button("controller-corners", "controller.corners", () -> actions.corners(chosen()));
     cancel = button("controller-cancel", "controller.cancel", session::cancel);
     Label words = new WrappedLabel("", "soft");

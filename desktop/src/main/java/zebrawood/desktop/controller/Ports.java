@@ -3,12 +3,9 @@ package zebrawood.desktop.controller;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import zebrawood.controller.Corner;
 import zebrawood.desktop.text.Text;
-import zebrawood.devices.controller.Faults;
 import zebrawood.devices.controller.Port;
 import zebrawood.devices.controller.SerialLine;
 import zebrawood.devices.controller.SimulatedController;
@@ -23,13 +20,7 @@ final class Ports {
   private final SimulatedController standIn;
 
   Ports(Machine machine) {
-    // As such machines come: top word four times too large, homing off, the laser not following.
-    standIn =
-        new SimulatedController(
-            new SimulatedController.Frame(
-                machine.areaXMm(), machine.areaYMm(), true, Corner.FRONT_LEFT),
-            Map.of(30, "4000", 23, "0"),
-            Faults.NONE);
+    standIn = StandIn.controllerOf(machine, StandIn.dialect());
   }
 
   List<String> names() {
@@ -42,13 +33,16 @@ final class Ports {
     return Text.of("controller.port.stand-in");
   }
 
-  Port open(String name) throws IOException {
+  /**
+   * @param baud of a serial line
+   */
+  Port open(String name, double baud) throws IOException {
     if (name.equals(standInName())) {
       return new SimulatedPort(standIn, System.nanoTime());
     }
     Matcher network = NETWORK.matcher(name.strip());
     return network.matches()
         ? SocketPort.open(network.group(1), Integer.parseInt(network.group(2)))
-        : SerialLine.open(name.strip(), SerialLine.USUAL_BAUD);
+        : SerialLine.open(name.strip(), (int) Math.round(baud));
   }
 }

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import zebrawood.controller.Dialect;
 import zebrawood.controller.Difference;
 import zebrawood.controller.NamedFields;
 import zebrawood.controller.Settings;
@@ -65,12 +66,17 @@ record Snapshot(
         .findFirst();
   }
 
-  /** What is otherwise in a later one, in words. */
-  String against(Snapshot other) {
+  /**
+   * What is otherwise in a later one, in words.
+   *
+   * @param dialect how the controller prints; empty for a page of names and values
+   */
+  String against(Snapshot other, Optional<Dialect> dialect) {
     try {
       List<Difference> differences =
-          text.contains("$")
-              ? Difference.between(Settings.parse(text), Settings.parse(other.text))
+          dialect.isPresent()
+              ? Difference.between(
+                  Settings.parse(text, dialect.get()), Settings.parse(other.text, dialect.get()))
               : Difference.between(
                   NamedFields.parse(text).values(), NamedFields.parse(other.text).values());
       return differences.isEmpty()

@@ -2,10 +2,12 @@ package zebrawood.desktop.controller;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import zebrawood.controller.Dialect;
 import zebrawood.desktop.sheet.Choices;
 import zebrawood.desktop.sheet.HeightCachingBox;
 import zebrawood.desktop.sheet.WrappedLabel;
@@ -20,8 +22,14 @@ final class SnapshotPart extends HeightCachingBox {
   private Optional<Snapshot> before = Optional.empty();
   private final Label differences = new WrappedLabel("");
 
-  SnapshotPart() {
+  private final Supplier<Optional<Dialect>> dialect;
+
+  /**
+   * @param dialect how the controller prints, as far as it is known now
+   */
+  SnapshotPart(Supplier<Optional<Dialect>> dialect) {
     super(6);
+    this.dialect = dialect;
     differences.setId("snapshot-differences");
     getChildren().addAll(first, second, differences);
     one.subscribe(s -> compare());
@@ -56,6 +64,8 @@ final class SnapshotPart extends HeightCachingBox {
 
   private void compare() {
     differences.setText(
-        one.get() == null || other.get() == null ? "" : one.get().against(other.get()));
+        one.get() == null || other.get() == null
+            ? ""
+            : one.get().against(other.get(), dialect.get()));
   }
 }

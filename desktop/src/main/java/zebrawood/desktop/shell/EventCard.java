@@ -70,7 +70,7 @@ final class EventCard {
                 .filter(k -> naming.isEmpty() || k.names().equals(naming))
                 .toList());
     kinds.setCellFactory(list -> new KindCell());
-    kinds.setPrefSize(520, 11 * 28 + 6);
+    kinds.setPrefSize(520, Math.min(11, kinds.getItems().size()) * 28 + 6);
     kinds.setFixedCellSize(28);
     at.setId("event-at");
     at.setText(SHOWN.format(now()));

@@ -14,8 +14,10 @@ import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import zebrawood.controller.Corner;
+import zebrawood.controller.Role;
 import zebrawood.controller.Settings;
 import zebrawood.devices.controller.Faults;
+import zebrawood.devices.controller.Motion;
 import zebrawood.devices.controller.SettingsChange;
 import zebrawood.devices.controller.SimulatedController;
 import zebrawood.devices.controller.SimulatedPort;
@@ -23,16 +25,25 @@ import zebrawood.devices.controller.TestShot;
 
 /** What the sheet does over a link, without a window: the test is the interface's thread. */
 class ControllerSessionTest {
+  private static final ControllerSession.Line PORT =
+      new ControllerSession.Line("port", StandIn.dialect());
+
   private final BlockingQueue<Runnable> told = new LinkedBlockingQueue<>();
   private final SimulatedController controller =
       new SimulatedController(
           new SimulatedController.Frame(400, 400, true, Corner.FRONT_LEFT),
-          Map.of(22, "1", 23, "3", 32, "1", 130, "400.000", 131, "400.000"),
+          StandIn.dialect(),
+          Map.of(
+              Role.HOMING, Role.ON,
+              Role.HOME_CORNER, "front-left",
+              Role.LASER_FOLLOWS_MOTION, Role.ON,
+              Role.TRAVEL_X, "400.000",
+              Role.TRAVEL_Y, "400.000"),
           Faults.NONE);
   private final List<String> opened = new ArrayList<>();
   private final ControllerSession session =
       new ControllerSession(
-          name -> {
+          (name, baud) -> {
             opened.add(name);
             if (name.equals("gone")) {
               throw new IOException("gone is not there");
@@ -62,17 +73,17 @@ class ControllerSessionTest {
 
   private Settings read() {
     AtomicReference<Settings> answer = new AtomicReference<>();
-    session.read("port", answer::set);
+    session.read(PORT, answer::set);
     return await(answer);
   }
 
   @Test
   void itReadsAndLetsThePortGo() {
     AtomicReference<Settings> answer = new AtomicReference<>();
-    session.read("port", answer::set);
+    session.read(PORT, answer::set);
     assertThat(session.busyProperty().get()).isTrue();
     assertThat(session.wordsProperty().get()).contains("Reading");
-    session.read("another", s -> {});
+    session.read(new ControllerSession.Line("another", StandIn.dialect()), s -> {});
     assertThat(await(answer)).isEqualTo(controller.settings());
     assertThat(session.busyProperty().get()).isFalse();
     assertThat(opened).as("one thing at a time").containsExactly("port");
@@ -83,16 +94,29 @@ class ControllerSessionTest {
   void aChangeSaysEachLineAndWhatItCameTo() {
     Settings seen = read();
     AtomicReference<SettingsChange.Outcome> outcome = new AtomicReference<>();
-    session.change("port", seen, List.of("$30=255", "$20=1"), outcome::set, b -> {});
+    session.change(
+        PORT,
+        seen,
+        List.of(
+            StandIn.dialect().write("beam top", "255"),
+            StandIn.dialect().write("stay inside", "yes")),
+        outcome::set,
+        b -> {});
     assertThat(await(outcome)).isInstanceOf(SettingsChange.Outcome.Done.class);
-    assertThat(controller.settings().values()).containsEntry(30, "255").containsEntry(20, "1");
+    assertThat(controller.settings().values())
+        .containsEntry("beam top", "255")
+        .containsEntry("stay inside", "yes");
   }
 
   @Test
   void aPortThatCannotBeOpenedIsSaidInWords() {
     AtomicReference<String> because = new AtomicReference<>();
     session.change(
-        "gone", new Settings(controller.settings().values()), List.of(), o -> {}, because::set);
+        new ControllerSession.Line("gone", StandIn.dialect()),
+        controller.settings(),
+        List.of(),
+        o -> {},
+        because::set);
     assertThat(await(because)).contains("gone is not there", "no other program holds");
     assertThat(session.wordsProperty().get()).isEqualTo(because.get());
     assertThat(session.busyProperty().get()).isFalse();
@@ -101,19 +125,37 @@ class ControllerSessionTest {
   @Test
   void aShotEndsWithTheModeOn() {
     AtomicReference<TestShot.Outcome> outcome = new AtomicReference<>();
-    session.shot("port", new TestShot.Order(0.01, Duration.ofMillis(50)), outcome::set, b -> {});
+    session.shot(PORT, new TestShot.Order(0.01, Duration.ofMillis(50)), outcome::set, b -> {});
     assertThat(await(outcome)).isEqualTo(new TestShot.Outcome.Fired(10));
-    assertThat(controller.settings().number(Settings.LASER_MODE, 0, 1)).hasValue(1);
+    assertThat(controller.settings().is(Role.LASER_FOLLOWS_MOTION, Role.ON)).isTrue();
   }
 
   @Test
-  void homingSaysThatItIsThereOrThatItStandsInAlarm() {
-    AtomicReference<String> words = new AtomicReference<>();
-    session.move("port", "$H", words::set);
-    assertThat(await(words)).isEqualTo("It is there.");
-    words.set(null);
-    session.move("port", "$J=G90G21X200Y100F3000", words::set);
-    assertThat(await(words)).isEqualTo("It is there.");
+  void itHomesFirstAndThenGoesRound() {
+    AtomicReference<Motion.Outcome> outcome = new AtomicReference<>();
+    session.move(PORT, List.of(), 3000, outcome::set);
+    assertThat(await(outcome)).isEqualTo(new Motion.Outcome.There());
+    outcome.set(null);
+    session.move(PORT, List.of(new Motion.Place(200, 100)), 3000, outcome::set);
+    assertThat(await(outcome)).isEqualTo(new Motion.Outcome.There());
+    assertThat(controller.placeMm()).containsExactly(200.0, 100.0);
+  }
+
+  @Test
+  void everyConnectFindsAModeThatWasLeftOff() {
+    SimulatedController left =
+        new SimulatedController(
+            new SimulatedController.Frame(400, 400, true, Corner.FRONT_LEFT),
+            StandIn.dialect(),
+            Map.of(Role.HOMING, Role.ON, Role.HOME_CORNER, "front-left"),
+            Faults.NONE);
+    ControllerSession other =
+        new ControllerSession((name, baud) -> new SimulatedPort(left, 0), told::add);
+    AtomicReference<Motion.Outcome> outcome = new AtomicReference<>();
+    other.move(PORT, List.of(), 3000, outcome::set);
+    await(outcome);
+    assertThat(other.wordsProperty().get()).contains("does not follow its motion");
+    other.dispose();
   }
 
   /** A port that takes four seconds to open stands for any link that is slow to end. */
@@ -122,7 +164,7 @@ class ControllerSessionTest {
     java.util.concurrent.CountDownLatch opening = new java.util.concurrent.CountDownLatch(1);
     ControllerSession slow =
         new ControllerSession(
-            name -> {
+            (name, baud) -> {
               opening.countDown();
               try {
                 Thread.sleep(4_000);
@@ -132,7 +174,7 @@ class ControllerSessionTest {
               return new SimulatedPort(controller, 0);
             },
             told::add);
-    slow.read("port", s -> {});
+    slow.read(PORT, s -> {});
     assertThat(opening.await(10, TimeUnit.SECONDS)).isTrue();
     long began = System.nanoTime();
     slow.dispose();
@@ -145,7 +187,7 @@ class ControllerSessionTest {
   @Test
   void onceDisposedNobodyIsTold() throws InterruptedException {
     AtomicReference<Settings> answer = new AtomicReference<>();
-    session.read("port", answer::set);
+    session.read(PORT, answer::set);
     session.dispose();
     for (Runnable next = told.poll(200, TimeUnit.MILLISECONDS); next != null; next = told.poll()) {
       next.run();

@@ -10,7 +10,10 @@ import static zebrawood.desktop.Works.waitsFor;
 
 import java.util.Map;
 import java.util.Optional;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import zebrawood.controller.Dialect;
+import zebrawood.controller.Write;
 import zebrawood.desktop.Works;
 import zebrawood.desktop.form.ProofField.Answer;
 import zebrawood.machine.BedSupport;
@@ -20,11 +23,12 @@ import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.DisplayUnits;
+import zebrawood.records.json.RecordJson;
 import zebrawood.records.picture.SvgCanvas;
 
 class ControllerWorkTest {
   private static final String RIGHT =
-      "$1=255\n$13=0\n$20=1\n$21=1\n$22=1\n$23=3\n$30=1000\n$31=0\n$32=1\n$100=80\n$120=1500\n$130=400\n$131=400";
+      "par rest after = 999\npar speak in = mm\npar stay inside = yes\npar end switches = yes\npar corner search = yes\npar corner = near left\npar beam top = 1000\npar beam least = 0\npar beam follows = yes\npar steps across = 80\npar push across = 1500\npar reach across = 400\npar reach deep = 400";
 
   private static ControllerWork work(Build build, Source source) {
     return new ControllerWork(
@@ -39,6 +43,47 @@ class ControllerWorkTest {
     Works.type(work, pairs);
   }
 
+  /** It talks as the stand-in does; its switches and their corner were looked at. */
+  private static void known(ControllerWork of) {
+    of.fields().take(StandIn.dialect());
+    Works.type(of, "home", "FRONT_LEFT", "switches", "YES");
+  }
+
+  @BeforeEach
+  void known() {
+    known(work);
+  }
+
+  @Test
+  void nothingIsAssumedThatNobodySaid() {
+    ControllerWork bare =
+        work(Build.GANTRY_WITH_HEAD_MODULE, new Source(SourceKind.DIODE, 20, 450));
+    Works.type(bare, "reading.dump", RIGHT);
+    assertThat(advice(bare)).as("it is no page of names").anyMatch(a -> a.contains("not one line"));
+    assertThat(finding(bare).verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    bare.fields().take(StandIn.dialect());
+    assertThat(waitsFor(bare)).isEqualTo("Limit switches");
+    Works.type(bare, "switches", "YES");
+    assertThat(waitsFor(bare)).isEqualTo("Switches sit at the");
+    Works.type(bare, "home", "FRONT_LEFT");
+    assertThat(finding(bare).audit().orElseThrow().writes()).isEmpty();
+    Works.type(bare, "dialect.writeLine", "");
+    assertThat(waitsFor(bare)).isEqualTo("A line that sets");
+    Works.type(bare, "dialect.writeLine", "put it");
+    assertThat(refusal(bare)).contains("{key} {value}");
+  }
+
+  @Test
+  void aDialectGoesIntoTheFieldsAndComesOutAsItWas() {
+    assertThat(work.fields().dialect()).isEqualTo(StandIn.dialect());
+    ControllerWork other =
+        work(Build.GANTRY_WITH_HEAD_MODULE, new Source(SourceKind.DIODE, 20, 450));
+    other.form().type(work.form().typed());
+    assertThat(other.dialect()).contains(StandIn.dialect());
+    String file = RecordJson.write(StandIn.dialect());
+    assertThat(RecordJson.read(file, Dialect.class)).isEqualTo(StandIn.dialect());
+  }
+
   @Test
   void aDumpAndTheMotionAreEnough() {
     assertThat(waitsFor(work)).isEqualTo("the settings, by link or pasted");
@@ -47,7 +92,7 @@ class ControllerWorkTest {
     answerAll(work, Answer.YES);
     assertThat(finding(work).verdict()).isEqualTo(Verdict.WITHIN);
     type("reading.dump", "no settings at all");
-    assertThat(refusal(work)).contains("lines like $30=1000");
+    assertThat(refusal(work)).contains("lines like: par {key} = {value}");
     assertThat(work.settings()).isEmpty();
   }
 
@@ -55,7 +100,7 @@ class ControllerWorkTest {
   void softwareAndMachineAreCompared() {
     type("reading.dump", RIGHT, "topWord", "255", "areaX", "400");
     assertThat(waitsFor(work)).isEqualTo("Its area, depth");
-    type("areaY", "390", "origin", "REAR_LEFT", "sentAir", "M7", "policy", "MATCH_CONTROLLER");
+    type("areaY", "410", "origin", "REAR_LEFT", "sentAir", "M7", "policy", "MATCH_CONTROLLER");
     assertThat(advice(work))
         .anyMatch(a -> a.startsWith("Set the top power word in the job software to 1000"))
         .anyMatch(a -> a.startsWith("Let the job software send M8 for air"))
@@ -63,14 +108,18 @@ class ControllerWorkTest {
         .anyMatch(a -> a.startsWith("Set the origin in the job software to the front left"));
     assertThat(finding(work).audit().orElseThrow().writes()).isEmpty();
     type("home", "REAR_LEFT");
-    assertThat(finding(work).audit().orElseThrow().writes()).containsExactly("$23=1");
+    assertThat(finding(work).audit().orElseThrow().writes())
+        .extracting(Write::line)
+        .containsExactly("put corner := far left");
   }
 
   @Test
   void withoutSwitchesNothingHomesAndNoSwitchIsProven() {
     type("reading.dump", RIGHT, "switches", "NO", "homeAtStart", "YES");
     assertThat(finding(work).audit().orElseThrow().writes())
-        .containsExactly("$20=0", "$21=0", "$22=0");
+        .extracting(Write::line)
+        .containsExactly(
+            "put stay inside := no", "put end switches := no", "put corner search := no");
     assertThat(advice(work))
         .anyMatch(a -> a.startsWith("Switch homing at the start off"))
         .noneMatch(a -> a.contains("limit switch, pressed by hand"));
@@ -97,7 +146,10 @@ class ControllerWorkTest {
     assertThat(finding(work).sinceLeft()).isEmpty();
     work.setLeftBefore(
         Optional.of(
-            RIGHT.replace("$1=255", "$1=25").replace("$23=3", "$23=0").replace("$20=1", "$20=0")));
+            RIGHT
+                .replace("rest after = 999", "rest after = 25")
+                .replace("near left", "far right")
+                .replace("stay inside = yes", "stay inside = no")));
     assertThat(finding(work).reset()).isTrue();
   }
 
@@ -112,7 +164,7 @@ class ControllerWorkTest {
 
   @Test
   void whatIsTypedIsFilledAgainAndDrawn() {
-    type("reading.dump", RIGHT.replace("=1000", "=4000"), "connection", "blue cable");
+    type("reading.dump", RIGHT.replace("= 1000", "= 4000"), "connection", "blue cable");
     type("configuration", "laser", "reading.marks", "LOWER_IS_FAINTER", "leastMark", "2 %");
     SvgCanvas drawn = new SvgCanvas(382, 400);
     work.draw(drawn);

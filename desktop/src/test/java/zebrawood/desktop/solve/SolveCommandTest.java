@@ -206,7 +206,15 @@ class SolveCommandTest {
 
   private static final String CONTROLLER =
       """
-      {"settings":"$30=4000\\n$31=0\\n$32=0\\n$20=1\\n$22=0\\n$21=1\\n$23=3\\n$130=400.000\\n$131=300\\nok",
+      {"dialect":{"name":"Terse","settingLine":"{key}: {value}","writeLine":"set {key} {value}",
+        "remark":["#"],"roles":{"top-power-word":{"key":"top"},"least-power-word":{"key":"least"},
+        "laser-follows-motion":{"key":"follow","values":{"on":"1","off":"0"}},
+        "soft-limits":{"key":"soft","values":{"on":"1","off":"0"}},
+        "hard-limits":{"key":"hard","values":{"on":"1","off":"0"}},
+        "homing":{"key":"seek","values":{"on":"1","off":"0"}},
+        "home-corner":{"key":"corner","values":{"front-left":"a","rear-left":"b"}},
+        "travel-x":{"key":"wide"},"travel-y":{"key":"deep"}}},
+       "settings":"hello\\ntop: 4000 # words\\nleast: 0\\nfollow: 0\\nsoft: 1\\nseek: 0\\nhard: 1\\ncorner: a\\nwide: 400.000\\ndeep: 300\\nend",
        "machine":{"travelMm":[400,300],"homeCorner":"front-left","limitSwitches":true,"laser":"co2"},
        "jobSoftware":{"topPowerWord":1000,"airAssistCode":"M8","units":"mm"},
        "wiredAirAssistCode":"M7","policy":"match-controller"}
@@ -218,15 +226,34 @@ class SolveCommandTest {
     assertThat(ran.err()).isEmpty();
     assertThat(ran.out())
         .contains("\"effectiveFullPower\":0.25", "\"saturatesAtPercent\":100.0")
-        .contains("\"id\":\"soft-limits\",\"setting\":\"$20\",\"observed\":1.0")
+        .contains("\"id\":\"soft-limits\",\"setting\":\"soft\",\"observed\":\"on\"")
+        .contains("\"id\":\"travel\",\"setting\":\"wide,deep\",\"observed\":[400.0,300.0]")
+        .contains("\"id\":\"air-assist\",\"setting\":null")
         .contains("\"observed\":\"M8\",\"advised\":\"M7\"")
-        .contains("\"writes\":[\"$32=1\",\"$22=1\"]", "\"verdict\":\"stop\"")
-        .contains("\"id\":\"units\",\"setting\":\"$13\",\"observed\":null");
+        .contains("\"writes\":[\"set follow 1\",\"set seek 1\"]", "\"verdict\":\"stop\"")
+        .contains("\"id\":\"units\",\"setting\":null,\"observed\":null");
+    String unknown =
+        run(
+                "controller",
+                false,
+                CONTROLLER
+                    .replace("top: 4000 # words\\n", "")
+                    .replace("follow: 0", "follow: 1")
+                    .replace("soft: 1", "soft: 0")
+                    .getBytes(StandardCharsets.UTF_8))
+            .out();
+    assertThat(unknown)
+        .contains("\"effectiveFullPower\":null,\"saturatesAtPercent\":null,\"powerTable\":null")
+        .contains("\"verdict\":\"measure-again\"");
     for (String bad :
         new String[] {
           CONTROLLER.replace("\"M7\"", "\"M9\""),
           CONTROLLER.replace("[400,300]", "[400]"),
-          CONTROLLER.replace("$30=4000", "$30=-1"),
+          CONTROLLER.replace("top: 4000", "top: -1"),
+          CONTROLLER.replace("{key}: {value}", "{key} alone"),
+          CONTROLLER.replace("\"on\":\"1\"", "\"perhaps\":\"1\""),
+          CONTROLLER.replace("travel-x", "travel-z"),
+          CONTROLLER.replace("{key}: {value}", "<{key}> {value}"),
           CONTROLLER.replace("\"topPowerWord\":1000", "\"topPowerWord\":0"),
           CONTROLLER.replace("\"limitSwitches\":true", "\"limitSwitches\":1")
         }) {

@@ -2,10 +2,15 @@ package zebrawood.devices.controller;
 
 import java.time.Duration;
 import java.util.List;
+import zebrawood.controller.Dialect;
 import zebrawood.controller.Settings;
+import zebrawood.controller.Write;
 
-/** Asks and orders, one at a time; every wait is bounded. */
+/** Asks and orders, one at a time; every wait and every answer is bounded. */
 public interface ControllerLink extends AutoCloseable {
+  /** How it is talked to. */
+  Dialect dialect();
+
   /** Passes over what it greets with, and makes sure that it runs no job. */
   Status connect() throws LinkTrouble;
 
@@ -14,14 +19,23 @@ public interface ControllerLink extends AutoCloseable {
   /** All settings, as two readings one after the other agree on. */
   Settings readSettings() throws LinkTrouble;
 
-  /** Sends one line and waits for its acknowledgement. */
-  void send(String line, Duration atMost) throws LinkTrouble;
+  /** Writes one setting and waits for its acknowledgement. */
+  void write(Write write) throws LinkTrouble;
 
   /**
-   * Sends lines in one piece, so that the controller itself does them all even if the link goes,
+   * Sends commands in one piece, so that the controller itself does them all even if the link goes,
    * and waits for every acknowledgement.
+   *
+   * @param texts what is sent, ends of lines included
    */
-  void sendTogether(List<String> lines, Duration atMost) throws LinkTrouble;
+  void send(List<String> texts, Duration atMost) throws LinkTrouble;
+
+  /**
+   * Ends a motion: holds it, cancels it, and waits until it stands.
+   *
+   * @throws LinkTrouble when nobody knows whether it stands
+   */
+  Status stopMotion() throws LinkTrouble;
 
   /** Whether somebody cancelled. */
   boolean cancelled();
@@ -31,9 +45,6 @@ public interface ControllerLink extends AutoCloseable {
    * waits stay bounded.
    */
   void mustFinish();
-
-  /** Stops what it does, at once; it forgets where it is. */
-  void softReset() throws LinkTrouble;
 
   @Override
   void close();

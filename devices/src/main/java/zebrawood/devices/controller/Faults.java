@@ -2,6 +2,7 @@ package zebrawood.devices.controller;
 
 import java.util.OptionalInt;
 import java.util.Set;
+import zebrawood.controller.Role;
 
 /**
  * What goes wrong with a simulated controller.
@@ -11,7 +12,7 @@ import java.util.Set;
  * @param garbleIn this byte to it, counted from 0, arrives changed
  * @param garbleOut this byte from it, counted from 0, arrives changed
  * @param nanosPerByte from it
- * @param rejects numbers of settings it will not take
+ * @param rejects settings it will not take
  * @param forgets whether a soft reset brings back what it was shipped with
  * @param extra settings of another firmware as well, names among them
  * @param junk whether it greets with bytes that are no text
@@ -22,7 +23,7 @@ public record Faults(
     OptionalInt garbleIn,
     OptionalInt garbleOut,
     long nanosPerByte,
-    Set<Integer> rejects,
+    Set<Role> rejects,
     boolean forgets,
     boolean extra,
     boolean junk) {
@@ -102,14 +103,14 @@ public record Faults(
         unplugAfterIn, unplugAfterOut, garbleIn, garbleOut, nanos, rejects, forgets, extra, junk);
   }
 
-  public Faults rejecting(Set<Integer> numbers) {
+  public Faults rejecting(Set<Role> roles) {
     return new Faults(
         unplugAfterIn,
         unplugAfterOut,
         garbleIn,
         garbleOut,
         nanosPerByte,
-        numbers,
+        roles,
         forgets,
         extra,
         junk);

@@ -3,67 +3,120 @@ package zebrawood.devices.controller;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import zebrawood.controller.Dialect;
+import zebrawood.controller.LinePattern;
 import zebrawood.controller.Settings;
+import zebrawood.controller.Talk;
+import zebrawood.controller.Write;
 import zebrawood.devices.controller.LinkTrouble.Kind;
 import zebrawood.measure.UnusableReading;
 import zebrawood.words.Message;
 
 /**
- * A controller with numbered settings, over any port.
+ * A controller that is talked to in lines, in any dialect, over any port.
  *
- * <p>One line is on its way at a time, so that its buffer never runs over. A dump is read until two
- * readings in a row agree: a garbled byte in a figure would otherwise be believed.
+ * <p>One exchange is on its way at a time, so that its buffer never runs over. Settings are read
+ * until two readings in a row agree: a garbled byte in a figure would otherwise be believed. Before
+ * each, it is asked for its state, and what comes before that answer belongs to an earlier
+ * question. Every exchange ends after so many seconds and so many bytes, whatever comes: a peer
+ * that floods, never ends a line, or trickles holds nothing up for longer.
  */
 public final class LineController implements ControllerLink {
-  private static final byte SOFT_RESET = 0x18;
-  private static final byte STATUS = '?';
   private static final Duration POLL = Duration.ofMillis(40);
 
-  /** Without a byte for so long it is silent, however long the answer is. */
+  /** Without a byte for so long it is silent. */
   private static final Duration SILENCE = Duration.ofSeconds(3);
 
   private static final Duration GREETING = Duration.ofMillis(1500);
-  private static final Duration ANSWER = Duration.ofSeconds(5);
-  private static final Duration WHOLE_DUMP = Duration.ofMinutes(20);
-  private static final int LONGEST_LINE = 256;
-  private static final int MOST_LINES = 2000;
+
+  /** Old input is passed over for no longer. */
+  private static final Duration DISCARD = Duration.ofMillis(500);
+
+  private static final Duration STOPPING = Duration.ofSeconds(10);
+  private static final int MOST_DISCARDED_BYTES = 65_536;
+  private static final int LONGEST_LINE = 512;
+  private static final int MOST_BYTES = 262_144;
   private static final int TRIES = 5;
+
+  /** Of the longest answer: for all readings of the settings together. */
+  private static final int MOST_READINGS = 3;
 
   /** A controller keeps so many bytes that it has not yet looked at. */
   static final int BUFFER = 120;
 
   private final Port port;
+  private final Dialect dialect;
+  private final Talk talk;
+  private final Optional<LinePattern> stateLine;
   private final BooleanSupplier cancelled;
-  private boolean finishing;
   private final StringBuilder coming = new StringBuilder();
+  private boolean finishing;
+
+  /** What one exchange may still take. */
+  private final class Bound {
+    private final long end;
+    private final long silenceNanos;
+    private int bytes;
+
+    Bound(Duration atMost, Duration silence) {
+      end = port.nanos() + atMost.toNanos();
+      silenceNanos = silence.toNanos();
+    }
+
+    boolean over(long lastByte) {
+      return port.nanos() > end || port.nanos() - lastByte > silenceNanos || bytes > MOST_BYTES;
+    }
+  }
 
   /**
+   * @param dialect with its talk
    * @param cancelled asked while waiting; a wait ends soon after it says so
    */
-  public LineController(Port port, BooleanSupplier cancelled) {
+  public LineController(Port port, Dialect dialect, BooleanSupplier cancelled) {
     this.port = port;
+    this.dialect = dialect;
     this.cancelled = cancelled;
+    talk =
+        dialect
+            .talk()
+            .orElseThrow(() -> new IllegalArgumentException("nobody said how it is talked to"));
+    stateLine = talk.stateLine().map(LinePattern::of);
+  }
+
+  /** Whether the controller keeps all of it, however busy it is. */
+  static boolean fits(List<String> texts) {
+    return texts.stream().mapToInt(String::length).sum() <= BUFFER;
+  }
+
+  @Override
+  public Dialect dialect() {
+    return dialect;
+  }
+
+  private Duration longestAnswer() {
+    return Duration.ofMillis(Math.round(talk.longestAnswerS() * 1000));
   }
 
   @Override
   public Status connect() throws LinkTrouble {
     // Many start anew when the port is opened, and greet.
     long end = port.nanos() + GREETING.toNanos();
-    while (port.nanos() < end) {
+    for (int bytes = 0; port.nanos() < end && bytes < MOST_DISCARDED_BYTES; ) {
       checkCancelled();
-      receive();
+      bytes += receive();
     }
     coming.setLength(0);
-    LinkTrouble last = new LinkTrouble(Kind.SILENT, Message.of("controller.trouble.silent"));
+    LinkTrouble last = silent();
     for (int i = 0; i < TRIES; i++) {
       try {
         Status status = status();
         if (status.busy()) {
-          throw new LinkTrouble(Kind.BUSY, Message.of("controller.trouble.busy"));
+          throw new LinkTrouble(
+              Kind.BUSY, Message.of("controller.trouble.busy", Message.quoted(status.state())));
         }
         return status;
       } catch (LinkTrouble e) {
@@ -78,21 +131,28 @@ public final class LineController implements ControllerLink {
 
   @Override
   public Status status() throws LinkTrouble {
-    write(new byte[] {STATUS});
-    long end = port.nanos() + ANSWER.toNanos();
-    for (int i = 0; i < MOST_LINES; i++) {
-      Optional<Status> status = Status.parse(line(end));
+    String ask = talk.askState().orElseThrow(this::cannotAsk);
+    LinePattern pattern = stateLine.orElseThrow(this::cannotAsk);
+    write(talk.sent(ask, Map.of()));
+    Bound bound = new Bound(longestAnswer(), SILENCE);
+    while (true) {
+      String line = line(bound);
+      Optional<Status> status = Status.read(line, pattern, talk);
       if (status.isPresent()) {
         return status.get();
       }
     }
-    throw new LinkTrouble(Kind.GARBLED, Message.of("controller.trouble.no-state"));
+  }
+
+  private LinkTrouble cannotAsk() {
+    return new LinkTrouble(Kind.REJECTED, Message.of("controller.trouble.cannot-ask-state"));
   }
 
   @Override
   public Settings readSettings() throws LinkTrouble {
     Optional<Settings> before = Optional.empty();
-    for (int i = 0; i < TRIES; i++) {
+    long end = port.nanos() + MOST_READINGS * longestAnswer().toNanos();
+    for (int i = 0; i < TRIES && port.nanos() < end; i++) {
       Optional<Settings> now = dump();
       if (now.isPresent() && now.equals(before)) {
         return now.get();
@@ -104,83 +164,112 @@ public final class LineController implements ControllerLink {
 
   private Optional<Settings> dump() throws LinkTrouble {
     discard();
-    write("$$\n".getBytes(StandardCharsets.US_ASCII));
-    long end = port.nanos() + WHOLE_DUMP.toNanos();
+    if (talk.askState().isPresent() && stateLine.isPresent()) {
+      // What still comes of an earlier question comes before this answer.
+      status();
+    }
+    write(talk.sent(talk.askSettings(), Map.of()));
+    Bound bound = new Bound(longestAnswer(), SILENCE);
     StringBuilder text = new StringBuilder();
-    for (int i = 0; i < MOST_LINES; i++) {
+    while (true) {
       String line;
       try {
-        line = line(end);
+        line = line(bound);
       } catch (LinkTrouble e) {
         if (e.kind() == Kind.SILENT && !text.isEmpty()) {
           return Optional.empty();
         }
         throw e;
       }
-      if (line.equals("ok")) {
+      if (talk.ends(line)) {
         try {
-          return Optional.of(Settings.parse(text.toString()));
+          return Optional.of(Settings.parse(text.toString(), dialect));
         } catch (UnusableReading e) {
           return Optional.empty();
         }
       }
-      if (line.startsWith("error:")) {
+      Optional<Talk.Meant> refusal = talk.refusal(line);
+      if (refusal.isPresent()) {
         throw new LinkTrouble(
-            Kind.REJECTED, Message.of("controller.trouble.no-settings", Message.quoted(line)));
+            Kind.REJECTED, Message.of("controller.trouble.no-settings", said(refusal.get(), line)));
       }
       text.append(line).append('\n');
     }
-    return Optional.empty();
+  }
+
+  private static Message said(Talk.Meant meant, String line) {
+    return meant.meaning().isBlank()
+        ? Message.quoted(line)
+        : Message.of(
+            "controller.trouble.answered", Message.quoted(meant.meaning()), Message.quoted(line));
   }
 
   @Override
-  public void send(String line, Duration atMost) throws LinkTrouble {
-    sendTogether(List.of(line), atMost);
+  public void write(Write write) throws LinkTrouble {
+    send(List.of(write.line() + talk.endOfLine().sent()), longestAnswer());
   }
 
   @Override
-  public void sendTogether(List<String> lines, Duration atMost) throws LinkTrouble {
-    byte[] bytes = (String.join("\n", lines) + "\n").getBytes(StandardCharsets.US_ASCII);
-    if (bytes.length > BUFFER) {
-      throw new IllegalArgumentException("more than the controller keeps: " + bytes.length);
+  public void send(List<String> texts, Duration atMost) throws LinkTrouble {
+    String all = String.join("", texts);
+    if (!fits(texts)) {
+      throw new IllegalArgumentException("more than the controller keeps: " + all.length());
     }
+    int asked = (int) texts.stream().filter(t -> t.endsWith(talk.endOfLine().sent())).count();
     discard();
-    write(bytes);
-    long end = port.nanos() + atMost.toNanos();
-    List<String> rejected = new ArrayList<>();
-    for (int answered = 0, i = 0; answered < lines.size() && i < MOST_LINES; i++) {
-      String line = lineWithin(end, atMost);
-      if (line.equals("ok")) {
+    write(all);
+    Bound bound = new Bound(atMost, atMost);
+    Optional<Message> refused = Optional.empty();
+    for (int answered = 0; answered < asked; ) {
+      String line = line(bound);
+      Optional<Talk.Meant> refusal = talk.refusal(line);
+      Optional<Talk.Meant> alarm = talk.alarm(line);
+      if (refusal.isPresent()) {
         answered++;
-      } else if (line.startsWith("error:")) {
-        answered++;
-        rejected.add(line);
-      } else if (line.startsWith("ALARM:")) {
+        refused = refused.or(() -> Optional.of(said(refusal.get(), line)));
+      } else if (alarm.isPresent()) {
         throw new LinkTrouble(
-            Kind.ALARM, Message.of("controller.trouble.alarm", Alarms.said(line)));
+            Kind.ALARM, Message.of("controller.trouble.alarm", said(alarm.get(), line)));
+      } else if (talk.ends(line)) {
+        answered++;
       }
     }
-    if (!rejected.isEmpty()) {
+    if (refused.isPresent()) {
       throw new LinkTrouble(
-          Kind.REJECTED,
-          Message.of("controller.trouble.rejected", Alarms.said(rejected.getFirst())));
+          Kind.REJECTED, Message.of("controller.trouble.rejected", refused.get()));
     }
   }
 
-  /** Waits for slow work, such as homing, without a byte coming meanwhile. */
-  private String lineWithin(long end, Duration atMost) throws LinkTrouble {
-    long silence = Math.max(SILENCE.toNanos(), atMost.toNanos());
-    return line(end, silence);
+  @Override
+  public Status stopMotion() throws LinkTrouble {
+    boolean before = finishing;
+    finishing = true;
+    try {
+      for (Optional<String> command : List.of(talk.hold(), talk.cancelMotion())) {
+        if (command.isPresent()) {
+          write(talk.sent(command.get(), Map.of()));
+        }
+      }
+      long end = port.nanos() + STOPPING.toNanos();
+      while (port.nanos() < end) {
+        Status status = status();
+        if (!status.busy()) {
+          return status;
+        }
+        pause();
+      }
+      throw new LinkTrouble(Kind.SILENT, Message.of("controller.trouble.still-moves"));
+    } finally {
+      finishing = before;
+    }
   }
 
-  @Override
-  public void softReset() throws LinkTrouble {
-    write(new byte[] {SOFT_RESET});
-    long end = port.nanos() + GREETING.toNanos();
+  /** Leaves it alone for a moment between two questions. */
+  private void pause() throws LinkTrouble {
+    long end = port.nanos() + POLL.toNanos();
     while (port.nanos() < end) {
       receive();
     }
-    coming.setLength(0);
   }
 
   @Override
@@ -199,57 +288,72 @@ public final class LineController implements ControllerLink {
     }
   }
 
-  private String line(long end) throws LinkTrouble {
-    return line(end, SILENCE.toNanos());
+  private static LinkTrouble silent() {
+    return new LinkTrouble(Kind.SILENT, Message.of("controller.trouble.silent"));
   }
 
   /** The next line that is not empty. */
-  private String line(long end, long silenceNanos) throws LinkTrouble {
+  private String line(Bound bound) throws LinkTrouble {
     long lastByte = port.nanos();
     while (true) {
-      int at = newLine();
-      if (at >= 0) {
-        String line = coming.substring(0, at).strip();
-        coming.delete(0, at + 1);
-        if (!line.isEmpty()) {
-          return line;
+      Optional<String> next = nextLine();
+      if (next.isPresent()) {
+        if (!next.get().isEmpty()) {
+          return next.get();
         }
         continue;
       }
       checkCancelled();
-      if (receive()) {
+      int count = receive();
+      if (count > 0) {
         lastByte = port.nanos();
+        bound.bytes += count;
       }
-      if (port.nanos() - lastByte > silenceNanos || port.nanos() > end) {
-        throw new LinkTrouble(Kind.SILENT, Message.of("controller.trouble.silent"));
+      if (bound.over(lastByte)) {
+        throw silent();
       }
     }
   }
 
-  private int newLine() {
-    int at = coming.indexOf("\n");
-    if (at < 0 && coming.length() > LONGEST_LINE) {
+  /** What came up to an end of line, whichever kind. */
+  private Optional<String> nextLine() {
+    for (int i = 0; i < coming.length(); i++) {
+      char c = coming.charAt(i);
+      if (c == '\n' || c == '\r') {
+        String line = coming.substring(0, i).strip();
+        coming.delete(0, i + 1);
+        return Optional.of(line);
+      }
+    }
+    if (coming.length() > LONGEST_LINE) {
       coming.setLength(0);
     }
-    return at;
+    return Optional.empty();
   }
 
-  private boolean receive() throws LinkTrouble {
+  private int receive() throws LinkTrouble {
     try {
       byte[] bytes = port.read(POLL);
       for (byte b : bytes) {
         coming.append((char) (b & 0xff));
       }
-      return bytes.length > 0;
+      return bytes.length;
     } catch (IOException e) {
       throw lost(e);
     }
   }
 
-  /** What came late belongs to a question before. */
+  /** What came late belongs to a question before; a peer that never ends is not waited for. */
   private void discard() throws LinkTrouble {
     try {
-      while (port.read(Duration.ZERO).length > 0) {
+      long end = port.nanos() + DISCARD.toNanos();
+      int bytes = 0;
+      while (bytes < MOST_DISCARDED_BYTES && port.nanos() < end) {
+        int count = port.read(Duration.ZERO).length;
+        if (count == 0) {
+          break;
+        }
+        bytes += count;
         checkCancelled();
       }
     } catch (IOException e) {
@@ -258,9 +362,9 @@ public final class LineController implements ControllerLink {
     coming.setLength(0);
   }
 
-  private void write(byte[] bytes) throws LinkTrouble {
+  private void write(String text) throws LinkTrouble {
     try {
-      port.write(bytes);
+      port.write(text.getBytes(StandardCharsets.ISO_8859_1));
     } catch (IOException e) {
       throw lost(e);
     }

@@ -9,9 +9,6 @@ import zebrawood.words.Message;
 
 /** A serial line, by cable or over USB. */
 public final class SerialLine implements Port {
-  /** What such controllers mostly speak. */
-  public static final int USUAL_BAUD = 115_200;
-
   private final SerialPort port;
 
   private SerialLine(SerialPort port) {

@@ -1,14 +1,17 @@
 package zebrawood.devices.controller;
 
-import java.time.Duration;
-import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.SortedMap;
-import java.util.TreeMap;
+import java.util.OptionalDouble;
 import java.util.function.Consumer;
+import zebrawood.controller.Dialect;
 import zebrawood.controller.Difference;
+import zebrawood.controller.Printed;
+import zebrawood.controller.Role;
 import zebrawood.controller.Settings;
+import zebrawood.controller.Write;
 import zebrawood.words.Message;
 
 /**
@@ -16,8 +19,6 @@ import zebrawood.words.Message;
  * with what all settings should be now. At the first mismatch it stops.
  */
 public final class SettingsChange {
-  private static final Duration ANSWER = Duration.ofSeconds(5);
-
   private SettingsChange() {}
 
   /** How it ended; in each case what is known to be in the controller. */
@@ -45,81 +46,85 @@ public final class SettingsChange {
      * Stopped at a line.
      *
      * @param now read after the trouble; empty where nobody knows
-     * @param line where it stopped; empty when it never began
+     * @param at where it stopped; empty when it never began
      */
-    record Stopped(Optional<Settings> before, Optional<Settings> now, String line, Message because)
+    record Stopped(
+        Optional<Settings> before, Optional<Settings> now, Optional<Write> at, Message because)
         implements Outcome {}
   }
 
   /**
    * @param seen what the technician looked at when agreeing; anything else stops it
-   * @param lines in the order to be sent
-   * @param progress told each line before it is sent
+   * @param writes in the order to be sent
+   * @param progress told each one before it is sent
    */
   public static Outcome run(
-      ControllerLink link, Settings seen, List<String> lines, Consumer<String> progress) {
+      ControllerLink link, Settings seen, List<Write> writes, Consumer<Write> progress) {
     Settings snapshot;
     try {
       snapshot = link.readSettings();
     } catch (LinkTrouble e) {
-      return new Outcome.Stopped(Optional.empty(), Optional.empty(), "", e.said());
+      return new Outcome.Stopped(Optional.empty(), Optional.empty(), Optional.empty(), e.said());
     }
     List<Difference> moved = Difference.between(seen, snapshot);
     if (!moved.isEmpty()) {
       return new Outcome.Changed(snapshot, moved);
     }
-    SortedMap<Integer, String> expected = new TreeMap<>(snapshot.values());
+    Settings expected = snapshot;
     Settings after = snapshot;
     link.mustFinish();
-    for (String line : lines) {
+    for (Write write : writes) {
       if (link.cancelled()) {
         return stopped(
-            snapshot, Optional.of(after), line, Message.of("controller.trouble.cancelled-before"));
+            snapshot, Optional.of(after), write, Message.of("controller.trouble.cancelled-before"));
       }
-      progress.accept(line);
+      progress.accept(write);
       Message because = Message.NONE;
       try {
-        link.send(line, ANSWER);
+        link.write(write);
       } catch (LinkTrouble e) {
         if (e.kind() == LinkTrouble.Kind.LOST) {
-          return stopped(snapshot, Optional.empty(), line, e.said());
+          return stopped(snapshot, Optional.empty(), write, e.said());
         }
         // What it did all the same is read back.
         because = e.said();
       }
-      expect(expected, line);
+      expected = expected.with(Map.of(write.key(), write.value()));
       try {
         after = link.readSettings();
       } catch (LinkTrouble e) {
-        return stopped(snapshot, Optional.empty(), line, e.said());
+        return stopped(snapshot, Optional.empty(), write, e.said());
       }
-      List<Difference> wrong = Difference.between(new Settings(expected), after);
+      expected = withWhatGoesTogether(expected, after);
+      List<Difference> wrong = Difference.between(expected, after);
       if (!wrong.isEmpty()) {
         return stopped(
             snapshot,
             Optional.of(after),
-            line,
+            write,
             because.isEmpty() ? Message.of("controller.trouble.not-so", said(wrong)) : because);
       }
     }
     return new Outcome.Done(snapshot, after);
   }
 
-  private static void expect(SortedMap<Integer, String> expected, String line) {
-    int equals = line.indexOf('=');
-    int number = Integer.parseInt(line.substring(1, equals));
-    expected.put(number, line.substring(equals + 1));
-    // Controllers switch soft limits off together with the homing they need.
-    if (number == Settings.HOMING
-        && line.endsWith("=0")
-        && expected.containsKey(Settings.SOFT_LIMITS)) {
-      expected.put(Settings.SOFT_LIMITS, "0");
-    }
+  /** Controllers switch soft limits off together with the homing they need. */
+  private static Settings withWhatGoesTogether(Settings expected, Settings after) {
+    boolean together =
+        expected.is(Role.HOMING, Role.OFF)
+            && expected.is(Role.SOFT_LIMITS, Role.ON)
+            && after.is(Role.SOFT_LIMITS, Role.OFF);
+    return together
+        ? expected.with(
+            Map.of(
+                after.dialect().key(Role.SOFT_LIMITS).orElseThrow(),
+                after.printed(Role.SOFT_LIMITS).orElseThrow()))
+        : expected;
   }
 
   private static Outcome stopped(
-      Settings before, Optional<Settings> now, String line, Message because) {
-    return new Outcome.Stopped(Optional.of(before), now, line, because);
+      Settings before, Optional<Settings> now, Write at, Message because) {
+    return new Outcome.Stopped(Optional.of(before), now, Optional.of(at), because);
   }
 
   private static Message said(List<Difference> differences) {
@@ -127,51 +132,52 @@ public final class SettingsChange {
   }
 
   /**
-   * The lines that bring settings back to a snapshot, in a safe order: soft limits off first, the
-   * least power word before the top, homing before the soft limits that need it.
+   * The writes that bring settings back to a snapshot, in a safe order: the laser follows the
+   * motion first, soft limits off before anything else, the least power word on the right side of
+   * the top, homing before the soft limits that need it.
    */
-  public static List<String> restore(Settings from, Settings to) {
+  public static List<Write> restore(Settings from, Settings to) {
+    Map<Role, Dialect.Said> roles = from.dialect().byRole();
     List<Difference> differences = Difference.between(from, to);
-    List<String> off = new ArrayList<>();
-    List<String> middle = new ArrayList<>();
-    List<String> last = new ArrayList<>();
-    for (Difference d : differences) {
-      if (d.now().isEmpty()) {
-        continue;
-      }
-      String line = d.name() + "=" + d.now().get();
-      boolean soft = d.name().equals("$" + Settings.SOFT_LIMITS);
-      if (soft) {
-        (d.now().get().equals("0") ? off : last).add(line);
-      } else {
-        middle.add(line);
-      }
-    }
-    List<String> lines = new ArrayList<>(off);
-    // A rising top before a rising least, a falling least before a falling top.
-    boolean leastRises = rises(differences, Settings.LEAST_POWER_WORD);
-    middle.sort((a, b) -> Integer.compare(order(a, leastRises), order(b, leastRises)));
-    lines.addAll(middle);
-    lines.addAll(last);
-    return List.copyOf(lines);
-  }
-
-  private static boolean rises(List<Difference> differences, int setting) {
+    boolean leastRises = rises(from, to);
     return differences.stream()
-        .filter(d -> d.name().equals("$" + setting))
-        .anyMatch(d ->
-            d.before().isPresent()
-                && d.now().isPresent()
-                && Double.parseDouble(d.now().get()) > Double.parseDouble(d.before().get()));
+        .filter(d -> d.now().isPresent())
+        .map(d -> from.dialect().write(d.name(), d.now().get()))
+        .sorted(
+            Comparator.comparingInt(w ->
+                roles.entrySet().stream()
+                    .filter(e -> e.getValue().key().strip().equals(w.key()))
+                    .findFirst()
+                    .map(e -> rank(e.getKey(), to, leastRises))
+                    .orElse(ANY)))
+        .toList();
   }
 
-  private static int order(String line, boolean leastRises) {
-    int number = Integer.parseInt(line.substring(1, line.indexOf('=')));
-    if (number == Settings.LASER_MODE) {
-      return -1;
-    }
-    return number == Settings.LEAST_POWER_WORD
-        ? 2 * Settings.TOP_POWER_WORD + (leastRises ? 1 : -1)
-        : 2 * number;
+  private static final int ANY = 10;
+
+  private static int rank(Role role, Settings to, boolean leastRises) {
+    return switch (role) {
+      case LASER_FOLLOWS_MOTION -> to.is(role, Role.ON) ? 0 : ANY;
+      case SOFT_LIMITS -> to.is(role, Role.ON) ? 30 : 1;
+      // A rising top before a rising least, a falling least before a falling top.
+      case TOP_POWER_WORD -> 5;
+      case LEAST_POWER_WORD -> leastRises ? 6 : 4;
+      case HOMING -> to.is(role, Role.ON) ? 20 : 2;
+      case HARD_LIMITS -> 21;
+      default -> ANY;
+    };
+  }
+
+  private static boolean rises(Settings from, Settings to) {
+    OptionalDouble before = least(from);
+    OptionalDouble after = least(to);
+    return before.isPresent() && after.isPresent() && after.getAsDouble() > before.getAsDouble();
+  }
+
+  private static OptionalDouble least(Settings settings) {
+    return settings
+        .printed(Role.LEAST_POWER_WORD)
+        .map(Printed::number)
+        .orElse(OptionalDouble.empty());
   }
 }

@@ -2,77 +2,109 @@ package zebrawood.devices.controller;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.SortedMap;
-import java.util.TreeMap;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.SequencedMap;
 import zebrawood.controller.Corner;
+import zebrawood.controller.Dialect;
+import zebrawood.controller.LinePattern;
+import zebrawood.controller.Printed;
+import zebrawood.controller.Role;
 import zebrawood.controller.Settings;
+import zebrawood.controller.Talk;
+import zebrawood.controller.Write;
 
 /**
- * A controller that is not there: it takes bytes, keeps them in a buffer of 128, works through its
- * lines in its own time, and answers.
+ * A controller that is not there, in any dialect: it takes bytes, keeps them in a buffer of 128,
+ * works through its lines in its own time, and answers.
  *
- * <p>Knows settings, status, homing, jog, power words, dwell, alarms, soft reset and unlock. Time
- * is told to it; between two moments it does what a real one would have done. A dwell keeps it
- * busy; settings are taken only while nothing moves. Homing needs switches, at the corner where
- * they sit.
+ * <p>Knows settings, state, homing, moves, power words, a wait, alarms. Time is told to it; between
+ * two moments it does what a real one would have done. A wait keeps it busy; settings are taken
+ * only while nothing moves. Homing needs switches, at the corner where they sit. State, hold,
+ * cancel and stop are taken at once, whatever it does.
  */
 public final class SimulatedController {
   private static final int BUFFER = 128;
   private static final int LONGEST_LINE = 80;
   private static final double HOMING_MM_S = 250;
-  private static final byte SOFT_RESET = 0x18;
-  private static final Pattern SETTING =
-      Pattern.compile("\\$(\\d{1,3})=(-?\\d{1,9}(?:\\.\\d{0,6})?)");
-  private static final Pattern JOG = Pattern.compile("\\$J=([A-Z0-9.\\-]+)");
-  private static final Pattern WORD = Pattern.compile("([A-Z])(-?\\d+(?:\\.\\d*)?)");
-  private static final SortedMap<Integer, String> SHIPPED =
-      new TreeMap<>(
-          Map.ofEntries(
-              Map.entry(0, "10"),
-              Map.entry(1, "25"),
-              Map.entry(3, "0"),
-              Map.entry(10, "1"),
-              Map.entry(13, "0"),
-              Map.entry(20, "0"),
-              Map.entry(21, "0"),
-              Map.entry(22, "0"),
-              Map.entry(23, "0"),
-              Map.entry(30, "1000"),
-              Map.entry(31, "0"),
-              Map.entry(32, "0"),
-              Map.entry(100, "250.000"),
-              Map.entry(101, "250.000"),
-              Map.entry(110, "500.000"),
-              Map.entry(111, "500.000"),
-              Map.entry(120, "10.000"),
-              Map.entry(121, "10.000"),
-              Map.entry(130, "200.000"),
-              Map.entry(131, "200.000")));
+
+  /** Why it refuses; the first refusals of a dialect mean these. */
+  private enum Refusal {
+    UNKNOWN,
+    NOT_BEFORE_HOMING,
+    TOO_LONG,
+    LOCKED,
+    OUTSIDE,
+    HOMING_OFF
+  }
+
+  private static final int NO_SWITCH = 0;
+  private static final int STOPPED = 1;
+
+  /** What it is shipped with. */
+  private static final Map<Role, String> SHIPPED_NUMBERS =
+      Map.ofEntries(
+          Map.entry(Role.TOP_POWER_WORD, "1000"),
+          Map.entry(Role.LEAST_POWER_WORD, "0"),
+          Map.entry(Role.TRAVEL_X, "200.000"),
+          Map.entry(Role.TRAVEL_Y, "200.000"),
+          Map.entry(Role.STEPS_PER_MM_X, "250.000"),
+          Map.entry(Role.STEPS_PER_MM_Y, "250.000"),
+          Map.entry(Role.MOST_SPEED_X, "500.000"),
+          Map.entry(Role.MOST_SPEED_Y, "500.000"),
+          Map.entry(Role.ACCELERATION_X, "10.000"),
+          Map.entry(Role.ACCELERATION_Y, "10.000"),
+          Map.entry(Role.IDLE_DELAY, "25"));
+
+  private static final Map<Role, String> SHIPPED_MEANINGS =
+      Map.of(
+          Role.LASER_FOLLOWS_MOTION, Role.OFF,
+          Role.HOMING, Role.OFF,
+          Role.HARD_LIMITS, Role.OFF,
+          Role.SOFT_LIMITS, Role.OFF,
+          Role.HOME_CORNER, "rear-right",
+          Role.REPORT_UNITS, "mm");
 
   /** Where the machine's own switches sit, and how far it travels. */
   public record Frame(double widthMm, double depthMm, boolean switches, Corner switchesAt) {}
 
-  private final SortedMap<Integer, String> settings = new TreeMap<>(SHIPPED);
+  /** What it does. */
+  private enum Doing {
+    NOTHING,
+    MOVING,
+    WAITING,
+    ALARM
+  }
+
+  private final Dialect dialect;
+  private final Talk talk;
+  private final String endOfLine;
+  private final SequencedMap<String, String> settings = new LinkedHashMap<>();
   private final Frame frame;
   private final Faults faults;
-  private final Deque<Byte> unread = new ArrayDeque<>();
-  private final StringBuilder line = new StringBuilder();
+  private final Deque<String> unread = new ArrayDeque<>();
+  private final StringBuilder arriving = new StringBuilder();
   private final Deque<Outgoing> outgoing = new ArrayDeque<>();
   private long now;
   private long busyUntil;
   private long outFreeAt;
   private int bytesIn;
   private int bytesOut;
-  private String state = "Idle";
+  private int kept;
+  private Doing doing = Doing.NOTHING;
+  private boolean held;
   private double xMm;
   private double yMm;
+  private double fromXMm;
+  private double fromYMm;
+  private long movesSince;
   private double furthestXMm;
   private double furthestYMm;
+  private int motions;
   private boolean homed;
   private boolean beamOn;
   private long beamSince;
@@ -83,61 +115,65 @@ public final class SimulatedController {
   private record Outgoing(byte value, long at) {}
 
   /**
-   * @param set what was set up after it was shipped
+   * @param dialect with its talk
+   * @param set what was set up after it was shipped: numbers as printed, choices by their meaning
    */
-  public SimulatedController(Frame frame, Map<Integer, String> set, Faults faults) {
+  public SimulatedController(Frame frame, Dialect dialect, Map<Role, String> set, Faults faults) {
     this.frame = frame;
+    this.dialect = dialect;
     this.faults = faults;
-    settings.putAll(set);
-    if (faults.extra()) {
-      settings.put(74, "Workshop net");
-      settings.put(300, "Sedge-board");
-      settings.put(376, "1");
-    }
+    talk = dialect.talk().orElseThrow();
+    endOfLine = talk.endOfLine().sent();
+    ship();
+    set.forEach((role, value) -> put(role, value));
     greet();
+  }
+
+  private void ship() {
+    settings.clear();
+    for (Role role : Role.values()) {
+      put(role, role.isChoice() ? SHIPPED_MEANINGS.get(role) : SHIPPED_NUMBERS.get(role));
+    }
+    if (faults.extra()) {
+      settings.put("board", "Sedge");
+      settings.put("net", "Workshop net");
+      settings.put("fan", "1");
+    }
+  }
+
+  private void put(Role role, String value) {
+    Optional<String> printed = role.isChoice() ? dialect.printed(role, value) : Optional.of(value);
+    dialect.key(role).ifPresent(key -> printed.ifPresent(p -> settings.put(key, p)));
   }
 
   private void greet() {
     if (faults.junk()) {
-      say("\u0000\u00ff\u0007~~$$#\u0080");
+      say("\u0000\u00ff\u0007~~##\u0080");
     }
-    say("\r\nController ready, '$' for help\r\n");
+    say(endOfLine + dialect.name() + endOfLine);
   }
 
   /** Everything up to this moment has happened. */
   public void advanceTo(long nanos) {
     while (true) {
       long next = Math.max(now, busyUntil);
-      if (next > nanos || !workOne(next)) {
+      if (next > nanos || held || unread.isEmpty()) {
         break;
       }
+      now = next;
+      rest();
+      String line = unread.poll();
+      kept -= line.length() + 1;
+      obey(line);
     }
     now = Math.max(now, nanos);
-    if (busyUntil <= now && (state.equals("Jog") || state.equals("Home") || state.equals("Run"))) {
-      state = "Idle";
-    }
+    rest();
   }
 
-  /** Works at one line from the buffer; false when there is none. */
-  private boolean workOne(long at) {
-    while (!unread.isEmpty()) {
-      char c = (char) (unread.poll() & 0xff);
-      if (c == '\n' || c == '\r') {
-        String whole = line.toString().strip();
-        line.setLength(0);
-        if (!whole.isEmpty()) {
-          now = Math.max(now, at);
-          if (busyUntil <= now && !state.equals("Alarm")) {
-            state = "Idle";
-          }
-          obey(whole);
-          return true;
-        }
-      } else if (line.length() <= LONGEST_LINE) {
-        line.append(c);
-      }
+  private void rest() {
+    if (!held && busyUntil <= now && doing != Doing.ALARM) {
+      doing = Doing.NOTHING;
     }
-    return false;
   }
 
   /** A byte arrives; what the buffer cannot keep is lost. */
@@ -148,182 +184,270 @@ public final class SimulatedController {
       arrived = (byte) (value ^ 0x04);
     }
     bytesIn++;
-    if (arrived == '?') {
-      say(status());
-    } else if (arrived == SOFT_RESET) {
-      reset();
-    } else if (unread.size() < BUFFER) {
-      unread.add(arrived);
+    char c = (char) (arrived & 0xff);
+    if (atOnce(String.valueOf(c))) {
+      return;
+    }
+    if (c == '\n' || c == '\r') {
+      String line = arriving.toString().strip();
+      arriving.setLength(0);
+      if (!line.isEmpty() && !atOnce(line + Talk.END)) {
+        unread.add(line);
+        kept += line.length() + 1;
+        advanceTo(at);
+      }
+    } else if (kept + arriving.length() < BUFFER) {
+      arriving.append(c);
     }
   }
 
-  private void reset() {
-    boolean moving = busyUntil > now && !state.equals("Idle") && !state.equals("Alarm");
+  private boolean is(Optional<String> command, String given) {
+    return command.filter(given::equals).isPresent();
+  }
+
+  /** What is done whatever it does besides. */
+  private boolean atOnce(String command) {
+    if (is(talk.askState(), command)) {
+      say(state() + endOfLine);
+    } else if (is(talk.stopNow(), command)) {
+      stop();
+    } else if (is(talk.hold(), command)) {
+      hold();
+    } else if (is(talk.cancelMotion(), command)) {
+      drop();
+    } else {
+      return false;
+    }
+    return true;
+  }
+
+  private void stop() {
+    boolean moving = busyUntil > now && doing == Doing.MOVING;
+    standWhereItIs();
     unread.clear();
-    line.setLength(0);
+    kept = 0;
+    arriving.setLength(0);
     busyUntil = now;
+    held = false;
     beam(false);
     word = 0;
     if (faults.forgets()) {
-      settings.clear();
-      settings.putAll(SHIPPED);
+      ship();
     }
-    state = moving ? "Alarm" : "Idle";
+    doing = moving ? Doing.ALARM : Doing.NOTHING;
     homed = homed && !moving;
     greet();
     if (moving) {
-      say("ALARM:3\r\n");
+      alarm(STOPPED);
+    }
+  }
+
+  private void hold() {
+    if (busyUntil > now && doing == Doing.MOVING) {
+      standWhereItIs();
+      held = true;
+    }
+  }
+
+  private void drop() {
+    if (held) {
+      held = false;
+      busyUntil = now;
+      unread.clear();
+      kept = 0;
+      doing = Doing.NOTHING;
+    }
+  }
+
+  private void standWhereItIs() {
+    if (doing == Doing.MOVING && busyUntil > now && busyUntil > movesSince) {
+      double share = (double) (now - movesSince) / (busyUntil - movesSince);
+      xMm = fromXMm + share * (xMm - fromXMm);
+      yMm = fromYMm + share * (yMm - fromYMm);
     }
   }
 
   private void obey(String command) {
-    Matcher setting = SETTING.matcher(command);
-    Matcher jog = JOG.matcher(command);
+    Optional<Write> set = written(command);
+    Optional<Map<String, String>> go = read(talk.jog(), command);
+    String line = command + Talk.END;
     if (command.length() > LONGEST_LINE) {
-      say("error:11\r\n");
-    } else if (command.equals("$$")) {
-      settings.forEach((number, value) -> say("$" + number + "=" + value + "\r\n"));
-      say("ok\r\n");
-    } else if (command.equals("$")) {
-      say("[HLP:$$ $# $G $I $x=val $J=line $H $X]\r\nok\r\n");
-    } else if (command.equals("$X")) {
-      state = "Idle";
-      say("ok\r\n");
-    } else if (command.equals("$H")) {
+      refuse(Refusal.TOO_LONG);
+    } else if (line.equals(talk.askSettings())) {
+      print();
+    } else if (is(talk.clearAlarm(), line)) {
+      doing = Doing.NOTHING;
+      say(talk.ends().getFirst() + endOfLine);
+    } else if (is(talk.home(), line)) {
       home();
-    } else if (setting.matches()) {
-      set(Integer.parseInt(setting.group(1)), setting.group(2));
-    } else if (jog.matches()) {
-      jog(jog.group(1));
-    } else if (command.startsWith("$")) {
-      say("error:3\r\n");
-    } else if (state.equals("Alarm")) {
-      say("error:9\r\n");
+    } else if (set.isPresent()) {
+      set(set.get());
+    } else if (doing == Doing.ALARM) {
+      refuse(Refusal.LOCKED);
+    } else if (go.isPresent()) {
+      go(go.get());
     } else {
-      block(command);
+      burn(command, line);
     }
   }
 
-  private void set(int number, String value) {
-    if (!settings.containsKey(number) || faults.rejects().contains(number)) {
-      say("error:3\r\n");
-    } else if (number == Settings.SOFT_LIMITS && !value.equals("0") && !isOn(Settings.HOMING)) {
-      say("error:10\r\n");
-    } else {
-      boolean decimals = settings.get(number).contains(".");
-      settings.put(
-          number, decimals ? String.format(Locale.ROOT, "%.3f", Double.parseDouble(value)) : value);
-      if (number == Settings.HOMING && value.equals("0")) {
-        settings.put(Settings.SOFT_LIMITS, "0");
-      }
-      if (number == Settings.LASER_MODE && value.equals("1")) {
-        // Following the motion, it is dark while nothing moves.
-        beam(false);
-      }
-      say("ok\r\n");
+  private void print() {
+    LinePattern pattern = LinePattern.of(dialect.settingLine());
+    String remark = dialect.remark().map(r -> "   " + r.getFirst() + " as set").orElse("");
+    settings.forEach((key, value) ->
+        say(pattern.filled(Map.of("key", key, "value", value)) + remark + endOfLine));
+    done();
+  }
+
+  private void done() {
+    say(talk.ends().getFirst() + endOfLine);
+  }
+
+  private void refuse(Refusal why) {
+    List<Talk.Meant> all = talk.refusals();
+    if (!all.isEmpty()) {
+      say(all.get(Math.min(why.ordinal(), all.size() - 1)).begins() + endOfLine);
     }
   }
 
-  private boolean isOn(int setting) {
-    return !settings.get(setting).equals("0");
+  private void alarm(int which) {
+    List<Talk.Meant> all = talk.alarms();
+    if (!all.isEmpty()) {
+      say(all.get(Math.min(which, all.size() - 1)).begins() + endOfLine);
+    }
+  }
+
+  private static Optional<Map<String, String>> read(Optional<String> command, String line) {
+    return command.flatMap(c -> LinePattern.of(Talk.words(c)).read(line));
+  }
+
+  /** What a line sets, if it is one that writes. */
+  private Optional<Write> written(String command) {
+    return LinePattern.of(dialect.writeLine())
+        .withKeys(List.copyOf(settings.keySet()))
+        .read(command)
+        .filter(read -> settings.containsKey(read.get("key")))
+        .map(read -> dialect.write(read.get("key"), read.get("value")));
+  }
+
+  private Optional<Role> role(String key) {
+    return dialect.byRole().entrySet().stream()
+        .filter(e -> e.getValue().key().strip().equals(key))
+        .map(Map.Entry::getKey)
+        .findFirst();
+  }
+
+  private void set(Write write) {
+    Optional<Role> role = role(write.key());
+    Optional<String> meaning = role.flatMap(r -> dialect.meaning(r, write.value()));
+    OptionalDouble number = Printed.number(write.value());
+    boolean choice = role.filter(Role::isChoice).isPresent();
+    boolean usable = choice ? meaning.isPresent() : number.isPresent() || role.isEmpty();
+    if (!usable || role.filter(faults.rejects()::contains).isPresent()) {
+      refuse(Refusal.UNKNOWN);
+      return;
+    }
+    if (role.equals(Optional.of(Role.SOFT_LIMITS))
+        && meaning.equals(Optional.of(Role.ON))
+        && !on(Role.HOMING)) {
+      refuse(Refusal.NOT_BEFORE_HOMING);
+      return;
+    }
+    boolean decimals = settings.get(write.key()).contains(".");
+    settings.put(
+        write.key(),
+        choice || number.isEmpty() || !decimals
+            ? write.value()
+            : String.format(Locale.ROOT, "%.3f", number.getAsDouble()));
+    if (role.equals(Optional.of(Role.HOMING)) && meaning.equals(Optional.of(Role.OFF))) {
+      put(Role.SOFT_LIMITS, Role.OFF);
+    }
+    if (role.equals(Optional.of(Role.LASER_FOLLOWS_MOTION)) && on(Role.LASER_FOLLOWS_MOTION)) {
+      // Following the motion, it is dark while nothing moves.
+      beam(false);
+    }
+    done();
+  }
+
+  private boolean on(Role role) {
+    return settings().is(role, Role.ON);
   }
 
   private void home() {
-    if (!isOn(Settings.HOMING)) {
-      say("error:5\r\n");
+    if (!on(Role.HOMING)) {
+      refuse(Refusal.HOMING_OFF);
       return;
     }
-    int mask = (int) Double.parseDouble(settings.get(Settings.HOMING_DIRECTION));
-    if (!frame.switches || Corner.ofMask(mask) != frame.switchesAt) {
-      state = "Alarm";
+    boolean found =
+        settings().meaning(Role.HOME_CORNER).filter(frame.switchesAt.spelled()::equals).isPresent();
+    if (!frame.switches || !found) {
+      doing = Doing.ALARM;
       homed = false;
-      say("ALARM:9\r\n");
+      alarm(NO_SWITCH);
       return;
     }
     double way = Math.hypot(frame.widthMm, frame.depthMm);
-    busyFor(way / HOMING_MM_S, "Home");
+    move(0, 0, way / HOMING_MM_S);
     homed = true;
-    xMm = frame.switchesAt.left() ? 0 : frame.widthMm;
-    yMm = frame.switchesAt.front() ? 0 : frame.depthMm;
-    sayAt("ok\r\n", busyUntil);
+    sayAt(talk.ends().getFirst() + endOfLine, busyUntil);
   }
 
-  private void jog(String words) {
-    if (state.equals("Alarm")) {
-      say("error:9\r\n");
-      return;
-    }
-    double toX = xMm;
-    double toY = yMm;
-    double feed = 1000;
-    boolean relative = words.contains("G91");
-    Matcher m = WORD.matcher(words);
-    while (m.find()) {
-      double value = Double.parseDouble(m.group(2));
-      switch (m.group(1).charAt(0)) {
-        case 'X' -> toX = relative ? xMm + value : value;
-        case 'Y' -> toY = relative ? yMm + value : value;
-        case 'F' -> feed = value;
-        default -> {}
-      }
-    }
+  private void go(Map<String, String> words) {
+    double toX = number(words.get("x"));
+    double toY = number(words.get("y"));
+    double speed = number(words.get("speed"));
     boolean outside =
-        toX < 0 || toY < 0 || toX > travel(Settings.TRAVEL_X) || toY > travel(Settings.TRAVEL_Y);
-    if (isOn(Settings.SOFT_LIMITS) && homed && outside) {
-      say("error:15\r\n");
+        !(toX >= 0 && toY >= 0 && toX <= travel(Role.TRAVEL_X) && toY <= travel(Role.TRAVEL_Y));
+    if (Double.isNaN(toX + toY + speed) || on(Role.SOFT_LIMITS) && homed && outside) {
+      refuse(Refusal.OUTSIDE);
       return;
     }
-    busyFor(Math.hypot(toX - xMm, toY - yMm) / Math.max(1, feed / 60), "Jog");
+    move(toX, toY, Math.hypot(toX - xMm, toY - yMm) / Math.max(1, speed / 60));
+    furthestXMm = Math.max(furthestXMm, toX);
+    furthestYMm = Math.max(furthestYMm, toY);
+    done();
+  }
+
+  private static double number(String words) {
+    return Printed.number(words).orElse(Double.NaN);
+  }
+
+  private double travel(Role role) {
+    return settings().printed(role).map(SimulatedController::number).orElse(1e9);
+  }
+
+  private void move(double toX, double toY, double seconds) {
+    motions++;
+    fromXMm = xMm;
+    fromYMm = yMm;
+    movesSince = now;
     xMm = toX;
     yMm = toY;
-    furthestXMm = Math.max(furthestXMm, xMm);
-    furthestYMm = Math.max(furthestYMm, yMm);
-    say("ok\r\n");
+    busyFor(seconds, Doing.MOVING);
   }
 
-  private double travel(int setting) {
-    return Double.parseDouble(settings.get(setting));
-  }
-
-  private void busyFor(double seconds, String doing) {
+  private void busyFor(double seconds, Doing what) {
     busyUntil = now + Math.round(seconds * 1e9);
-    state = doing;
+    doing = what;
   }
 
-  /** Power words and dwell; the rest of a job's language is passed over. */
-  private void block(String command) {
-    double newWord = word;
-    boolean on = beamOn;
-    boolean off = false;
-    double dwell = 0;
-    boolean dwells = false;
-    Matcher m = WORD.matcher(command);
-    while (m.find()) {
-      double value = Double.parseDouble(m.group(2));
-      char letter = m.group(1).charAt(0);
-      if (letter == 'S') {
-        newWord = value;
-      } else if (letter == 'M' && (value == 3 || value == 4)) {
-        on = true;
-      } else if (letter == 'M' && value == 5) {
-        on = false;
-        off = true;
-      } else if (letter == 'G' && value == 4) {
-        dwells = true;
-      } else if (letter == 'P') {
-        dwell = value;
-      }
-    }
-    word = newWord;
-    boolean follows = isOn(Settings.LASER_MODE);
-    if (off || on) {
-      beam(on && word > 0 && !follows);
-    }
-    if (dwells) {
-      busyFor(dwell, "Run");
-      sayAt("ok\r\n", busyUntil);
+  /** Beam on, off, and a wait; the rest of a job's language is passed over. */
+  private void burn(String command, String line) {
+    Optional<Map<String, String>> on = read(talk.beamOn(), command);
+    Optional<Map<String, String>> wait = read(talk.dwell(), command);
+    if (on.isPresent() && !Double.isNaN(number(on.get().get("word")))) {
+      word = number(on.get().get("word"));
+      beam(word > 0 && !on(Role.LASER_FOLLOWS_MOTION));
+      done();
+    } else if (is(talk.beamOff(), line)) {
+      beam(false);
+      word = 0;
+      done();
+    } else if (wait.isPresent() && number(wait.get().get("seconds")) >= 0) {
+      busyFor(number(wait.get().get("seconds")), Doing.WAITING);
+      sayAt(talk.ends().getFirst() + endOfLine, busyUntil);
     } else {
-      say("ok\r\n");
+      refuse(Refusal.UNKNOWN);
     }
   }
 
@@ -337,9 +461,20 @@ public final class SimulatedController {
     beamOn = on;
   }
 
-  private String status() {
-    return String.format(
-        Locale.ROOT, "<%s|MPos:%.3f,%.3f,0.000|FS:0,%.0f>\r\n", state, xMm, yMm, word);
+  private String state() {
+    String kind =
+        switch (doing) {
+          case NOTHING -> Talk.STANDING;
+          case MOVING, WAITING -> Talk.MOVING;
+          case ALARM -> Talk.ALARM;
+        };
+    String called = talk.states().getOrDefault(kind, List.of(kind)).getFirst();
+    return LinePattern.of(talk.stateLine().orElseThrow())
+        .filled(
+            Map.of(
+                "state", called,
+                "x", String.format(Locale.ROOT, "%.3f", xMm),
+                "y", String.format(Locale.ROOT, "%.3f", yMm)));
   }
 
   private void say(String text) {
@@ -369,9 +504,9 @@ public final class SimulatedController {
     return outgoing.isEmpty() ? Long.MAX_VALUE : outgoing.peek().at;
   }
 
-  /** When its dwell or motion ends and it looks at the next line; max when nothing waits. */
+  /** When its wait or motion ends and it looks at the next line; max when nothing waits. */
   long nextWorkAt() {
-    return unread.isEmpty() ? Long.MAX_VALUE : Math.max(now, busyUntil);
+    return unread.isEmpty() || held ? Long.MAX_VALUE : Math.max(now, busyUntil);
   }
 
   public Faults faults() {
@@ -380,17 +515,27 @@ public final class SimulatedController {
 
   /** What is in it, for tests and for scoring a practice. */
   public Settings settings() {
-    return new Settings(settings);
+    return new Settings(dialect, settings);
   }
 
-  /** Where the head stands, or will when it has moved: right and rear. */
+  /** Where the head stands, or will when it has moved: from the home corner. */
   public List<Double> placeMm() {
     return List.of(xMm, yMm);
   }
 
-  /** How far to the right and to the rear it was sent so far. */
+  /** How far from the home corner it was sent so far. */
   public List<Double> furthestMm() {
     return List.of(furthestXMm, furthestYMm);
+  }
+
+  /** How many motions were begun. */
+  public int motions() {
+    return motions;
+  }
+
+  /** Whether it moves now. */
+  public boolean moves() {
+    return doing == Doing.MOVING && !held;
   }
 
   public boolean beamOn() {

@@ -1,41 +1,70 @@
 package zebrawood.devices.controller;
 
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
+import java.util.OptionalDouble;
+import zebrawood.controller.LinePattern;
+import zebrawood.controller.Printed;
+import zebrawood.controller.Talk;
 
 /**
  * What a controller says of itself.
  *
- * @param state such as Idle, Run, Alarm, Jog, Home
+ * @param state as it called it
  */
-public record Status(String state, double xMm, double yMm) {
-  private static final Pattern LINE =
-      Pattern.compile(
-          "<([A-Za-z]{2,12})(?::\\d+)?\\|[MW]Pos:(-?\\d{1,7}(?:\\.\\d{1,6})?),(-?\\d{1,7}(?:\\.\\d{1,6})?)[^>]*>");
-
-  /** Empty when the line is no status. */
-  static Optional<Status> parse(String line) {
-    Matcher m = LINE.matcher(line.strip());
-    return m.matches()
-        ? Optional.of(
-            new Status(m.group(1), Double.parseDouble(m.group(2)), Double.parseDouble(m.group(3))))
-        : Optional.empty();
+public record Status(Kind kind, String state, double xMm, double yMm) {
+  /** What it does. */
+  public enum Kind {
+    STANDING,
+    MOVING,
+    ALARM,
+    /** It called it something that nobody named. */
+    NOT_KNOWN
   }
 
-  public boolean idle() {
-    return state.equals("Idle");
+  /** Empty when the line is no status. */
+  static Optional<Status> read(String line, LinePattern pattern, Talk talk) {
+    return pattern
+        .read(line)
+        .flatMap(v -> {
+          OptionalDouble x = Printed.number(v.get("x"));
+          OptionalDouble y = Printed.number(v.get("y"));
+          return x.isPresent() && y.isPresent()
+              ? Optional.of(
+                  new Status(
+                      kind(v.get("state"), talk.states()),
+                      v.get("state"),
+                      x.getAsDouble(),
+                      y.getAsDouble()))
+              : Optional.<Status>empty();
+        });
+  }
+
+  private static Kind kind(String state, Map<String, List<String>> states) {
+    if (in(states.get(Talk.STANDING), state)) {
+      return Kind.STANDING;
+    }
+    if (in(states.get(Talk.MOVING), state)) {
+      return Kind.MOVING;
+    }
+    return in(states.get(Talk.ALARM), state) ? Kind.ALARM : Kind.NOT_KNOWN;
+  }
+
+  private static boolean in(List<String> words, String state) {
+    return words != null && words.stream().anyMatch(state::equalsIgnoreCase);
+  }
+
+  public boolean standing() {
+    return kind == Kind.STANDING;
   }
 
   public boolean alarm() {
-    return state.equals("Alarm");
+    return kind == Kind.ALARM;
   }
 
-  /** Whether it moves or runs a job. */
+  /** Whether it moves or runs a job, or does what nobody named. */
   public boolean busy() {
-    return state.equals("Run")
-        || state.equals("Jog")
-        || state.equals("Home")
-        || state.equals("Hold");
+    return kind == Kind.MOVING || kind == Kind.NOT_KNOWN;
   }
 }

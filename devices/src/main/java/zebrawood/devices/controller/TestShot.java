@@ -1,11 +1,17 @@
 package zebrawood.devices.controller;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zebrawood.controller.Dialect;
+import zebrawood.controller.Role;
 import zebrawood.controller.Settings;
+import zebrawood.controller.Talk;
+import zebrawood.controller.Write;
 import zebrawood.measure.Accepts;
 import zebrawood.words.Message;
 
@@ -18,8 +24,13 @@ import zebrawood.words.Message;
  * that leaves the beam on or the mode off. Afterwards the mode is read back, and put right as often
  * as it takes; where it cannot be read, the outcome says so.
  *
+ * <p>A controller that must be left alone while it stores a setting gets the mode by itself, before
+ * and after; beam on, wait and beam off go in one piece all the same, so that the beam never waits
+ * for this program. If the link goes between, the beam is off and the mode may be left off: the
+ * next connect begins by reading it.
+ *
  * <p>Only the link lost within the few milliseconds of those bytes could stop between them: the
- * emergency stop stays in reach, and the next connect begins by reading the mode.
+ * emergency stop stays in reach.
  */
 public final class TestShot {
   private static final Duration AFTER = Duration.ofSeconds(3);
@@ -59,45 +70,49 @@ public final class TestShot {
   }
 
   public static Outcome fire(ControllerLink link, Order order) {
-    double top;
+    Dialect dialect = link.dialect();
+    Optional<Write> off = Settings.line(dialect, Role.LASER_FOLLOWS_MOTION, Role.OFF);
+    Optional<Write> on = Settings.line(dialect, Role.LASER_FOLLOWS_MOTION, Role.ON);
+    if (!canFire(dialect)) {
+      return new Outcome.NotFired(Message.of("controller.trouble.cannot-fire"));
+    }
+    OptionalDouble top;
     try {
       Status status = link.status();
-      if (!status.idle()) {
+      if (!status.standing()) {
         return new Outcome.NotFired(
             Message.of("controller.trouble.not-idle", Message.quoted(status.state())));
       }
       Settings settings = link.readSettings();
-      OptionalDouble mode = settings.number(Settings.LASER_MODE, 0, 65_535);
-      if (mode.isEmpty()) {
+      if (settings.meaning(Role.LASER_FOLLOWS_MOTION).isEmpty()) {
         return new Outcome.NotFired(Message.of("controller.trouble.no-mode"));
       }
-      if (mode.getAsDouble() != 1) {
+      if (!settings.is(Role.LASER_FOLLOWS_MOTION, Role.ON)) {
         link.mustFinish();
         return restored(link)
             ? new Outcome.NotFired(Message.of("controller.trouble.mode-put-right"))
             : new Outcome.ModeUnknown(Message.of("controller.trouble.mode-off"));
       }
-      top = settings.number(Settings.TOP_POWER_WORD, 1, 1e9).orElse(Double.NaN);
+      top = settings.number(Role.TOP_POWER_WORD, 1, 1e9);
     } catch (LinkTrouble e) {
       return new Outcome.NotFired(e.said());
     } catch (zebrawood.measure.UnusableReading e) {
       return new Outcome.NotFired(
           Message.of("controller.trouble.unusable", Message.quoted(e.getMessage())));
     }
-    if (Double.isNaN(top)) {
+    if (top.isEmpty()) {
       return new Outcome.NotFired(Message.of("controller.trouble.no-top-word"));
     }
     if (link.cancelled()) {
       return new Outcome.NotFired(Message.of("controller.trouble.cancelled"));
     }
-    link.mustFinish();
-    long word = word(order, top);
-    Optional<Message> trouble = Optional.empty();
-    try {
-      link.sendTogether(lines(word, order.pulse), order.pulse.plus(AFTER));
-    } catch (LinkTrouble e) {
-      trouble = Optional.of(e.said());
+    long word = word(order, top.getAsDouble());
+    if (!LineController.fits(beam(dialect, word, order.pulse))) {
+      return new Outcome.NotFired(Message.of("controller.trouble.cannot-fire"));
     }
+    link.mustFinish();
+    Optional<Message> trouble =
+        pulse(link, off.orElseThrow(), on.orElseThrow(), beam(dialect, word, order.pulse), order);
     if (!restored(link)) {
       return new Outcome.ModeUnknown(
           Message.of(
@@ -107,38 +122,85 @@ public final class TestShot {
     return trouble.isEmpty() ? new Outcome.Fired(word) : new Outcome.Perhaps(trouble.get());
   }
 
-  /** What would be sent, to be seen before. */
+  private static Optional<Message> pulse(
+      ControllerLink link, Write off, Write on, List<String> beam, Order order) {
+    Talk talk = link.dialect().talk().orElseThrow();
+    Duration atMost = order.pulse.plus(AFTER);
+    try {
+      String end = talk.endOfLine().sent();
+      List<String> all = new ArrayList<>(List.of(off.line() + end));
+      all.addAll(beam);
+      all.add(on.line() + end);
+      if (talk.aloneWhileStoring() || !LineController.fits(all)) {
+        link.write(off);
+        link.send(beam, atMost);
+        link.write(on);
+      } else {
+        link.send(all, atMost);
+      }
+      return Optional.empty();
+    } catch (LinkTrouble e) {
+      return Optional.of(e.said());
+    }
+  }
+
+  /** Whether the dialect says how: mode, beam on and off, and a wait that ends by itself. */
+  public static boolean canFire(Dialect dialect) {
+    return dialect.talk().filter(Talk::canFire).isPresent()
+        && dialect.printed(Role.LASER_FOLLOWS_MOTION, Role.ON).isPresent()
+        && dialect.printed(Role.LASER_FOLLOWS_MOTION, Role.OFF).isPresent()
+        && dialect.key(Role.TOP_POWER_WORD).isPresent();
+  }
+
+  /** What would be sent, line by line, to be seen before; nothing where nobody knows how. */
   public static List<String> lines(Order order, Settings settings) {
-    double top = settings.number(Settings.TOP_POWER_WORD, 1, 1e9).orElse(0);
-    return lines(word(order, top), order.pulse);
+    Dialect dialect = settings.dialect();
+    OptionalDouble top = settings.number(Role.TOP_POWER_WORD, 1, 1e9);
+    if (!canFire(dialect) || top.isEmpty()) {
+      return List.of();
+    }
+    List<String> lines = new ArrayList<>();
+    lines.add(Settings.line(dialect, Role.LASER_FOLLOWS_MOTION, Role.OFF).orElseThrow().line());
+    beam(dialect, word(order, top.getAsDouble()), order.pulse)
+        .forEach(text -> lines.add(text.strip()));
+    lines.add(Settings.line(dialect, Role.LASER_FOLLOWS_MOTION, Role.ON).orElseThrow().line());
+    return lines;
   }
 
   private static long word(Order order, double top) {
     return Math.max(1, Math.round(top * order.share));
   }
 
-  static List<String> lines(long word, Duration pulse) {
+  /** Beam on, wait, beam off, as they are sent. */
+  static List<String> beam(Dialect dialect, long word, Duration pulse) {
+    Talk talk = dialect.talk().orElseThrow();
     String seconds = String.format(Locale.ROOT, "%.3f", pulse.toMillis() / 1000.0);
-    return List.of("$32=0", "M3S" + word, "G4P" + seconds, "M5S0", "$32=1");
+    return List.of(
+        talk.sent(talk.beamOn().orElseThrow(), Map.of("word", String.valueOf(word))),
+        talk.sent(talk.dwell().orElseThrow(), Map.of("seconds", seconds)),
+        talk.sent(talk.beamOff().orElseThrow(), Map.of()));
   }
 
   /** Whether the laser is off and follows the motion, read back; put right where it does not. */
   public static boolean restored(ControllerLink link) {
+    Talk talk = link.dialect().talk().orElseThrow();
+    Optional<Write> on = Settings.line(link.dialect(), Role.LASER_FOLLOWS_MOTION, Role.ON);
     for (int i = 0; i < TRIES; i++) {
       try {
-        Settings now = link.readSettings();
-        OptionalDouble mode = now.number(Settings.LASER_MODE, 0, 65_535);
-        if (mode.isPresent() && mode.getAsDouble() == 1) {
+        if (link.readSettings().is(Role.LASER_FOLLOWS_MOTION, Role.ON)) {
           return true;
         }
-        link.send("M5S0", AFTER);
-        link.send(Settings.line(Settings.LASER_MODE, 1), AFTER);
+        if (on.isEmpty()) {
+          return false;
+        }
+        if (talk.beamOff().isPresent()) {
+          link.send(List.of(talk.sent(talk.beamOff().get(), Map.of())), AFTER);
+        }
+        link.write(on.get());
       } catch (LinkTrouble e) {
         if (e.kind() == LinkTrouble.Kind.LOST) {
           return false;
         }
-      } catch (zebrawood.measure.UnusableReading e) {
-        return false;
       }
     }
     return false;

@@ -2,54 +2,90 @@ package zebrawood.devices.controller;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static zebrawood.devices.controller.ControllerLinkContract.FRAME;
+import static zebrawood.devices.controller.ControllerLinkContract.SET;
 
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import zebrawood.controller.Dialect;
+import zebrawood.controller.LinePattern;
+import zebrawood.controller.Role;
 import zebrawood.controller.Settings;
+import zebrawood.controller.Talk;
+import zebrawood.controller.Write;
 import zebrawood.words.Phrasebook;
 
 class ProtocolTest {
+  private static final Dialect STAND_IN = StandInDialect.DIALECT;
+  private static final Talk TALK = STAND_IN.talk().orElseThrow();
+  private static final LinePattern STATE = LinePattern.of(TALK.stateLine().orElseThrow());
+
   @Test
-  void aStateIsReadWithOrWithoutItsRest() {
-    assertThat(Status.parse("<Idle|MPos:0.000,-12.500,0.000|FS:0,0>"))
-        .contains(new Status("Idle", 0, -12.5));
-    assertThat(Status.parse("<Hold:1|WPos:1,2,3>")).contains(new Status("Hold", 1, 2));
-    assertThat(Status.parse("<Hold:1|WPos:1,2,3>").orElseThrow().busy()).isTrue();
-    assertThat(Status.parse("<Alarm|MPos:1.0,2.0,3.0|Pn:XY>").orElseThrow().alarm()).isTrue();
+  void aStateIsReadAsTheDialectSaysIt() {
+    assertThat(Status.read("is still at 0.000 / -12.500", STATE, TALK))
+        .contains(new Status(Status.Kind.STANDING, "still", 0, -12.5));
+    assertThat(Status.read("is going at 1 /  2", STATE, TALK).orElseThrow().busy()).isTrue();
+    assertThat(Status.read("is alarmed at 1 / 2", STATE, TALK).orElseThrow().alarm()).isTrue();
+    Status strange = Status.read("is asleep at 1 / 2", STATE, TALK).orElseThrow();
+    assertThat(strange.busy()).as("what nobody named may move").isTrue();
+    assertThat(strange.standing()).isFalse();
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"ok", "", "<Idle>", "<Idle|MPos:a,b,c>", "<Idle|MPos:1", "[MSG:x]", "<>"})
+  @ValueSource(strings = {"done", "", "is still", "is still at a / b", "still at 1 / 2"})
   void whatIsNoStateIsNone(String line) {
-    assertThat(Status.parse(line)).isEmpty();
+    assertThat(Status.read(line, STATE, TALK)).isEmpty();
   }
 
-  @Test
-  void numbersOfAlarmsAreSaidInWords() {
-    assertThat(Phrasebook.ENGLISH.say(Alarms.said("ALARM:9")))
-        .startsWith("homing found no switch")
-        .endsWith("(ALARM:9)");
-    assertThat(Phrasebook.ENGLISH.say(Alarms.said("error:10"))).contains("soft limits need homing");
-    assertThat(Phrasebook.ENGLISH.say(Alarms.said("error:777"))).isEqualTo("error:777");
-    assertThat(Phrasebook.ENGLISH.say(Alarms.said("something else"))).isEqualTo("something else");
+  private static Settings settings(String... lines) {
+    return Settings.parse(String.join("\n", lines), STAND_IN);
+  }
+
+  private static List<String> restored(Settings from, Settings to) {
+    return SettingsChange.restore(from, to).stream().map(Write::line).toList();
   }
 
   @Test
   void aRestoreIsSafeAtEveryStep() {
-    Settings now = Settings.parse("$20=1\n$22=1\n$30=1000\n$31=0\n$32=0\n$130=400");
-    Settings then = Settings.parse("$20=0\n$22=0\n$30=250\n$31=20\n$32=1\n$130=400.0");
-    assertThat(SettingsChange.restore(now, then))
-        .containsExactly("$20=0", "$32=1", "$22=0", "$30=250", "$31=20");
-    assertThat(SettingsChange.restore(then, now))
-        .containsExactly("$32=0", "$22=1", "$31=0", "$30=1000", "$20=1");
-    assertThat(SettingsChange.restore(now, now)).isEmpty();
-    assertThat(SettingsChange.restore(Settings.parse("$1=1\n$77=2"), Settings.parse("$1=2")))
+    Settings now =
+        settings(
+            "par stay inside = yes",
+            "par corner search = yes",
+            "par beam top = 1000",
+            "par beam least = 0",
+            "par beam follows = no",
+            "par reach across = 400");
+    Settings then =
+        settings(
+            "par stay inside = no",
+            "par corner search = no",
+            "par beam top = 250",
+            "par beam least = 20",
+            "par beam follows = yes",
+            "par reach across = 400.0");
+    assertThat(restored(now, then))
+        .containsExactly(
+            "put beam follows := yes",
+            "put stay inside := no",
+            "put corner search := no",
+            "put beam top := 250",
+            "put beam least := 20");
+    assertThat(restored(then, now))
+        .containsExactly(
+            "put beam least := 0",
+            "put beam top := 1000",
+            "put beam follows := no",
+            "put corner search := yes",
+            "put stay inside := yes");
+    assertThat(restored(now, now)).isEmpty();
+    assertThat(restored(settings("par a = 1", "par b = 2"), settings("par a = 2")))
         .as("what the snapshot does not have is left")
-        .containsExactly("$1=2");
+        .containsExactly("put a := 2");
   }
 
   @Test
@@ -60,46 +96,148 @@ class ProtocolTest {
         .hasMessageContaining("pulseMs is 20000");
     List<String> lines =
         TestShot.lines(
-            new TestShot.Order(0.01, Duration.ofMillis(1000)), Settings.parse("$30=999999"));
-    assertThat(lines).containsExactly("$32=0", "M3S10000", "G4P1.000", "M5S0", "$32=1");
-    assertThat(String.join("\n", lines).length()).isLessThan(64);
+            new TestShot.Order(0.01, Duration.ofMillis(1000)), settings("par beam top = 999999"));
+    assertThat(lines)
+        .containsExactly(
+            "put beam follows := no",
+            "light 10000",
+            "pause 1.000",
+            "dark",
+            "put beam follows := yes");
+    assertThat(LineController.fits(lines)).isTrue();
   }
 
   @Test
-  void nothingIsFiredWhereTheModeIsNotToldOrItMoves() throws LinkTrouble {
-    SimulatedController moving =
-        new SimulatedController(
-            ControllerLinkContract.FRAME, ControllerLinkContract.SET, Faults.NONE);
-    SimulatedPort port = new SimulatedPort(moving, 0);
-    LineController link = new LineController(port, () -> false);
+  void whereNobodySaidHowAPulseEndsNothingIsFired() throws LinkTrouble {
+    Talk t = TALK;
+    Dialect mute =
+        STAND_IN.withTalk(
+            new Talk(
+                t.endOfLine(),
+                t.baud(),
+                t.longestAnswerS(),
+                false,
+                true,
+                t.askSettings(),
+                t.ends(),
+                t.refusals(),
+                t.alarms(),
+                t.askState(),
+                t.stateLine(),
+                t.states(),
+                t.home(),
+                t.jog(),
+                t.hold(),
+                t.cancelMotion(),
+                t.stopNow(),
+                t.clearAlarm(),
+                t.beamOn(),
+                t.beamOff(),
+                java.util.Optional.empty(),
+                t.idleHolds()));
+    SimulatedController controller = new SimulatedController(FRAME, STAND_IN, SET, Faults.NONE);
+    LineController link = new LineController(new SimulatedPort(controller, 0), mute, () -> false);
     link.connect();
-    link.send("$J=G91G21X100F60", Duration.ofSeconds(5));
+    assertThat(TestShot.fire(link, new TestShot.Order(0.01, Duration.ofMillis(50))))
+        .isInstanceOf(TestShot.Outcome.NotFired.class);
+    assertThat(controller.longestBeamNanos()).isZero();
+  }
+
+  private static LineController connected(SimulatedController controller) throws LinkTrouble {
+    LineController link =
+        new LineController(new SimulatedPort(controller, 0), STAND_IN, () -> false);
+    link.connect();
+    return link;
+  }
+
+  private static String jog(double x, double speed) {
+    return TALK.sent(
+        TALK.jog().orElseThrow(),
+        Map.of("x", String.valueOf(x), "y", "0", "speed", String.valueOf(speed)));
+  }
+
+  @Test
+  void nothingIsFiredWhereItMovesOrTheModeIsOff() throws LinkTrouble {
+    LineController link = connected(new SimulatedController(FRAME, STAND_IN, SET, Faults.NONE));
+    link.send(List.of(jog(100, 60)), Duration.ofSeconds(5));
     assertThat(TestShot.fire(link, new TestShot.Order(0.01, Duration.ofMillis(50))))
         .isInstanceOfSatisfying(
             TestShot.Outcome.NotFired.class,
-            n -> assertThat(Phrasebook.ENGLISH.say(n.because())).contains("Jog"));
+            n -> assertThat(Phrasebook.ENGLISH.say(n.because())).contains("going"));
     SimulatedController off =
-        new SimulatedController(ControllerLinkContract.FRAME, Map.of(32, "0"), Faults.NONE);
-    LineController other = new LineController(new SimulatedPort(off, 0), () -> false);
-    other.connect();
-    assertThat(TestShot.fire(other, new TestShot.Order(0.01, Duration.ofMillis(50))))
+        new SimulatedController(
+            FRAME, STAND_IN, Map.of(Role.LASER_FOLLOWS_MOTION, Role.OFF), Faults.NONE);
+    assertThat(TestShot.fire(connected(off), new TestShot.Order(0.01, Duration.ofMillis(50))))
         .as("the mode is put right first")
         .isInstanceOf(TestShot.Outcome.NotFired.class);
-    assertThat(off.settings().values()).containsEntry(32, "1");
+    assertThat(off.settings().is(Role.LASER_FOLLOWS_MOTION, Role.ON)).isTrue();
     assertThat(off.longestBeamNanos()).isZero();
   }
 
   @Test
   void aJobThatRunsIsNotDisturbed() throws LinkTrouble {
-    SimulatedController busy =
-        new SimulatedController(
-            ControllerLinkContract.FRAME, ControllerLinkContract.SET, Faults.NONE);
+    SimulatedController busy = new SimulatedController(FRAME, STAND_IN, SET, Faults.NONE);
     SimulatedPort port = new SimulatedPort(busy, 0);
-    LineController first = new LineController(port, () -> false);
+    LineController first = new LineController(port, STAND_IN, () -> false);
     first.connect();
-    first.send("$J=G91G21X300F60", Duration.ofSeconds(5));
-    assertThatThrownBy(() -> new LineController(port, () -> false).connect())
+    first.send(List.of(jog(300, 60)), Duration.ofSeconds(5));
+    assertThatThrownBy(() -> new LineController(port, STAND_IN, () -> false).connect())
         .isInstanceOfSatisfying(
             LinkTrouble.class, t -> assertThat(t.kind()).isEqualTo(LinkTrouble.Kind.BUSY));
+  }
+
+  /** Cancelling stops the machine, not only the waiting. */
+  @Test
+  void aCancelledMotionIsHeldAndCancelled() throws LinkTrouble {
+    SimulatedController controller = new SimulatedController(FRAME, STAND_IN, SET, Faults.NONE);
+    AtomicInteger asked = new AtomicInteger();
+    SimulatedPort port = new SimulatedPort(controller, 0);
+    boolean[] cancelled = {false};
+    LineController link =
+        new LineController(port, STAND_IN, () -> cancelled[0] && asked.incrementAndGet() > 3);
+    link.connect();
+    assertThat(Motion.home(link)).isEqualTo(new Motion.Outcome.There());
+    cancelled[0] = true;
+    assertThat(
+            Motion.drive(link, List.of(new Motion.Place(300, 0), new Motion.Place(300, 200)), 600))
+        .isEqualTo(new Motion.Outcome.Stopped());
+    controller.advanceTo(port.nanos() + 60_000_000_000L);
+    assertThat(controller.moves()).isFalse();
+    assertThat(controller.placeMm().getFirst()).as("it stopped on its way").isLessThan(299.0);
+    assertThat(controller.motions()).as("homing and one leg").isEqualTo(2);
+  }
+
+  /** A peer that floods without an end of line, or lets one byte come now and then. */
+  @ParameterizedTest
+  @ValueSource(longs = {0, 2_900_000_000L})
+  void aPeerThatNeverEndsHoldsNothingUp(long nanosPerByte) {
+    long[] now = {0};
+    Port peer =
+        new Port() {
+          @Override
+          public void write(byte[] bytes) {}
+
+          @Override
+          public byte[] read(Duration wait) {
+            now[0] += nanosPerByte == 0 ? 1_000_000 : nanosPerByte;
+            return new byte[nanosPerByte == 0 ? 4096 : 1];
+          }
+
+          @Override
+          public long nanos() {
+            return now[0];
+          }
+
+          @Override
+          public void close() {}
+        };
+    LineController link = new LineController(peer, STAND_IN, () -> false);
+    assertThatThrownBy(link::status).isInstanceOf(LinkTrouble.class);
+    assertThat(Duration.ofNanos(now[0]))
+        .isLessThan(Duration.ofSeconds(Math.round(TALK.longestAnswerS()) + 5));
+    now[0] = 0;
+    assertThatThrownBy(link::readSettings).isInstanceOf(LinkTrouble.class);
+    assertThat(Duration.ofNanos(now[0]))
+        .isLessThan(Duration.ofSeconds(4 * Math.round(TALK.longestAnswerS())));
   }
 }

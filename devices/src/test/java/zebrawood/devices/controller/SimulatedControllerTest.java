@@ -3,80 +3,99 @@ package zebrawood.devices.controller;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
+import zebrawood.controller.Dialect;
+import zebrawood.controller.Difference;
+import zebrawood.controller.Role;
 import zebrawood.controller.Settings;
+import zebrawood.controller.Write;
 import zebrawood.devices.controller.LinkTrouble.Kind;
 
 class SimulatedControllerTest implements ControllerLinkContract {
   @Override
-  public ControllerLink linkTo(SimulatedController controller) {
-    return new LineController(new SimulatedPort(controller, 0), () -> false);
+  public ControllerLink linkTo(SimulatedController controller, Dialect dialect) {
+    return new LineController(new SimulatedPort(controller, 0), dialect, () -> false);
   }
 
   /** More of them with -Dzebrawood.scripts. */
   private static final int SCRIPTS = Integer.getInteger("zebrawood.scripts", 1500);
 
+  private int fired;
+  private int unknown;
+  private int stopped;
+
   /**
-   * Random faults in random places of a change and a test shot. What must never happen: the mode is
-   * left off and the outcome does not say so; the controller has other settings than the outcome
-   * tells; a wait without end; a beam longer than the pulse when its end was sent.
+   * Random faults in random places of a change, a test shot and a motion, in random dialects. What
+   * must never happen: the mode is left off and the outcome does not say so; the controller has
+   * other settings than the outcome tells; it moves after it was stopped; a wait without end; a
+   * beam that stays on.
    */
   @Test
   void noFaultEndsUnreported() {
     Random random = new Random(12);
-    int fired = 0;
-    int unknown = 0;
+    RandomDialects dialects = new RandomDialects(random);
     for (int script = 0; script < SCRIPTS; script++) {
+      Dialect dialect = dialects.next();
       Faults faults = faults(random);
-      SimulatedController controller = new SimulatedController(FRAME, SET, faults);
+      SimulatedController controller = new SimulatedController(FRAME, dialect, SET, faults);
       SimulatedPort port = new SimulatedPort(controller, 0);
       AtomicInteger polls = new AtomicInteger();
       int cancelledAt = random.nextInt(3) == 0 ? random.nextInt(700) : Integer.MAX_VALUE;
-      LineController link = new LineController(port, () -> polls.incrementAndGet() > cancelledAt);
+      LineController link =
+          new LineController(port, dialect, () -> polls.incrementAndGet() > cancelledAt);
       try {
         link.connect();
       } catch (LinkTrouble e) {
-        assertThat(controller.settings().number(Settings.LASER_MODE, 0, 9)).hasValue(1);
+        assertThat(controller.settings().is(Role.LASER_FOLLOWS_MOTION, Role.ON)).isTrue();
         continue;
       }
-      if (random.nextBoolean()) {
-        unknown += changes(controller, link, random) ? 0 : 1;
-      } else {
-        fired += fires(controller, port, link) ? 1 : 0;
+      switch (random.nextInt(3)) {
+        case 0 -> unknown += changes(controller, link, random) ? 0 : 1;
+        case 1 -> fired += fires(controller, port, link) ? 1 : 0;
+        default -> stopped += moves(controller, port, link, random) ? 1 : 0;
       }
-      assertThat(port.nanos()).as("an hour is no bound").isLessThan(3_600_000_000_000L);
+      assertThat(port.nanos()).as("half an hour is no bound").isLessThan(1_800_000_000_000L);
     }
-    assertThat(fired).isGreaterThan(SCRIPTS / 20);
-    assertThat(unknown).isGreaterThan(SCRIPTS / 100);
+    assertThat(fired).isGreaterThan(SCRIPTS / 30);
+    assertThat(unknown).isGreaterThan(SCRIPTS / 200);
+    assertThat(stopped).isGreaterThan(SCRIPTS / 100);
   }
 
   private static Faults faults(Random random) {
     Faults faults = Faults.NONE;
     if (random.nextInt(3) == 0) {
-      faults = faults.unpluggedAfterIn(random.nextInt(120));
+      faults = faults.unpluggedAfterIn(random.nextInt(160));
     }
     if (random.nextInt(4) == 0) {
       faults = faults.unpluggedAfterOut(random.nextInt(3000));
     }
     if (random.nextInt(3) == 0) {
-      faults = faults.garblingIn(random.nextInt(120));
+      faults = faults.garblingIn(random.nextInt(160));
     }
     if (random.nextInt(3) == 0) {
       faults = faults.garblingOut(random.nextInt(3000));
     }
     if (random.nextInt(6) == 0) {
-      faults = faults.slow(1_000_000L * (1 + random.nextInt(50)));
+      faults = faults.slow(1_000_000L * (1 + random.nextInt(5)));
     }
     if (random.nextInt(4) == 0) {
-      faults = faults.rejecting(Set.of(List.of(30, 31, 130, 32).get(random.nextInt(4))));
+      faults =
+          faults.rejecting(
+              Set.of(
+                  List.of(
+                          Role.TOP_POWER_WORD,
+                          Role.LEAST_POWER_WORD,
+                          Role.TRAVEL_X,
+                          Role.LASER_FOLLOWS_MOTION)
+                      .get(random.nextInt(4))));
     }
     return faults.strange(random.nextBoolean(), random.nextBoolean(), random.nextBoolean());
   }
@@ -91,9 +110,16 @@ class SimulatedControllerTest implements ControllerLinkContract {
       return true;
     }
     assertThat(seen).isEqualTo(controller.settings());
-    List<String> lines = new ArrayList<>(List.of("$31=0", "$30=255", "$130=410", "$13=1"));
-    java.util.Collections.shuffle(lines, random);
-    return switch (SettingsChange.run(link, seen, lines, line -> {})) {
+    Dialect dialect = link.dialect();
+    List<Write> writes =
+        new ArrayList<>(
+            List.of(
+                ControllerLinkContract.write(dialect, Role.LEAST_POWER_WORD, "0"),
+                ControllerLinkContract.write(dialect, Role.TOP_POWER_WORD, "255"),
+                ControllerLinkContract.write(dialect, Role.TRAVEL_X, "410"),
+                ControllerLinkContract.means(dialect, Role.REPORT_UNITS, "inch")));
+    Collections.shuffle(writes, random);
+    return switch (SettingsChange.run(link, seen, writes, line -> {})) {
       case SettingsChange.Outcome.Done done -> {
         assertThat(done.after()).isEqualTo(controller.settings());
         yield true;
@@ -104,7 +130,7 @@ class SimulatedControllerTest implements ControllerLinkContract {
       }
       case SettingsChange.Outcome.Stopped stopped -> {
         stopped.now().ifPresent(now -> assertThat(now).isEqualTo(controller.settings()));
-        yield stopped.now().isPresent() || stopped.line().isEmpty();
+        yield stopped.now().isPresent() || stopped.at().isEmpty();
       }
     };
   }
@@ -114,79 +140,118 @@ class SimulatedControllerTest implements ControllerLinkContract {
     var outcome = TestShot.fire(link, new TestShot.Order(0.05, Duration.ofMillis(100)));
     // Whatever was sent is done by the controller itself.
     controller.advanceTo(port.nanos() + 10_000_000_000L);
-    boolean on = controller.settings().number(Settings.LASER_MODE, 0, 9).orElse(0) == 1;
     if (!(outcome instanceof TestShot.Outcome.ModeUnknown)) {
-      assertThat(on).as("%s with %s", outcome, controller.faults()).isTrue();
+      assertThat(controller.settings().is(Role.LASER_FOLLOWS_MOTION, Role.ON))
+          .as("%s with %s in %s", outcome, controller.faults(), link.dialect())
+          .isTrue();
+    }
+    if (outcome instanceof TestShot.Outcome.Fired || outcome instanceof TestShot.Outcome.NotFired) {
       assertThat(controller.beamOn()).isFalse();
     }
     return outcome instanceof TestShot.Outcome.Fired;
   }
 
+  /** Whether it was stopped on its way. */
+  private static boolean moves(
+      SimulatedController controller, SimulatedPort port, LineController link, Random random) {
+    Motion.Outcome outcome = Motion.home(link);
+    if (outcome instanceof Motion.Outcome.There) {
+      outcome =
+          Motion.drive(
+              link,
+              List.of(
+                  new Motion.Place(random.nextInt(390), random.nextInt(290)),
+                  new Motion.Place(random.nextInt(390), random.nextInt(290))),
+              1_000 + random.nextInt(5_000));
+    }
+    int motions = controller.motions();
+    boolean ended =
+        outcome instanceof Motion.Outcome.There || outcome instanceof Motion.Outcome.Stopped;
+    controller.advanceTo(port.nanos() + 1_000_000_000L);
+    if (ended) {
+      assertThat(controller.moves()).as("%s with %s", outcome, controller.faults()).isFalse();
+    }
+    controller.advanceTo(port.nanos() + 600_000_000_000L);
+    if (ended) {
+      assertThat(controller.motions()).as("nothing moves later").isEqualTo(motions);
+    }
+    return outcome instanceof Motion.Outcome.Stopped;
+  }
+
   @Test
   void aShotThatNobodyWaitsForEndsByItself() throws Exception {
-    SimulatedController controller = new SimulatedController(FRAME, SET, Faults.NONE);
+    Dialect dialect = StandInDialect.DIALECT;
+    SimulatedController controller = new SimulatedController(FRAME, dialect, SET, Faults.NONE);
     SimulatedPort port = new SimulatedPort(controller, 0);
     AtomicInteger asked = new AtomicInteger();
-    LineController link = new LineController(port, () -> asked.incrementAndGet() > 60);
+    LineController link = new LineController(port, dialect, () -> asked.incrementAndGet() > 60);
+    List<String> lines =
+        TestShot.lines(new TestShot.Order(0.02, Duration.ofMillis(300)), controller.settings())
+            .stream()
+            .map(line -> line + "\n")
+            .toList();
     assertThatThrownBy(
             () -> {
               link.connect();
               while (true) {
-                link.sendTogether(
-                    TestShot.lines(20, Duration.ofMillis(300)), Duration.ofSeconds(3));
+                link.send(lines, Duration.ofSeconds(3));
               }
             })
         .isInstanceOfSatisfying(
             LinkTrouble.class, t -> assertThat(t.kind()).isEqualTo(Kind.CANCELLED));
     controller.advanceTo(port.nanos() + 2_000_000_000L);
     assertThat(controller.beamOn()).isFalse();
-    assertThat(controller.settings().values()).containsEntry(32, "1");
+    assertThat(controller.settings().is(Role.LASER_FOLLOWS_MOTION, Role.ON)).isTrue();
   }
 
+  /** Lines of an answer that was cut off come later; they are of no list of settings. */
   @Test
-  void aControllerThatAnswersOneByteASecondIsReadToTheEndOrCancelled() throws Exception {
-    SimulatedController controller =
-        new SimulatedController(FRAME, SET, Faults.NONE.slow(1_000_000_000L));
-    AtomicInteger asked = new AtomicInteger();
-    LineController link =
-        new LineController(new SimulatedPort(controller, 0), () -> asked.incrementAndGet() > 2000);
-    assertThatThrownBy(
-            () -> {
-              link.connect();
-              link.readSettings();
-            })
-        .isInstanceOf(LinkTrouble.class);
+  void lateAnswersOfAnEarlierQuestionNeverCount() throws Exception {
+    Dialect dialect = StandInDialect.DIALECT;
+    Random random = new Random(5);
+    for (int n = 0; n < 300; n++) {
+      SimulatedController controller = new SimulatedController(FRAME, dialect, SET, Faults.NONE);
+      SimulatedPort port = new SimulatedPort(controller, 0);
+      LineController link = new LineController(port, dialect, () -> false);
+      link.connect();
+      // Somebody asked before, and went away in the middle of the answer.
+      port.write("list\n".repeat(1 + random.nextInt(3)).getBytes(StandardCharsets.US_ASCII));
+      port.read(Duration.ofMillis(random.nextInt(30)));
+      assertThat(link.readSettings()).isEqualTo(controller.settings());
+    }
   }
 
   @Test
   void aResetThatForgetsIsFound() throws Exception {
+    Dialect dialect = StandInDialect.DIALECT;
     SimulatedController controller =
-        new SimulatedController(FRAME, SET, Faults.NONE.strange(true, false, false));
-    ControllerLink link = linkTo(controller);
+        new SimulatedController(FRAME, dialect, SET, Faults.NONE.strange(true, false, false));
+    ControllerLink link = linkTo(controller, dialect);
     link.connect();
     Settings left = link.readSettings();
-    link.softReset();
+    // It starts anew and greets, which is no answer.
+    assertThatThrownBy(() -> link.send(List.of("stop\n"), Duration.ofSeconds(1)))
+        .isInstanceOf(LinkTrouble.class);
     Settings now = link.readSettings();
-    var differences = zebrawood.controller.Difference.between(left, now);
-    assertThat(zebrawood.controller.Difference.looksLikeReset(differences)).isTrue();
-    List<String> lines = SettingsChange.restore(now, left);
-    assertThat(lines.getFirst()).isEqualTo("$32=1");
-    assertThat(lines.getLast()).isEqualTo("$20=1");
-    assertThat(SettingsChange.run(link, now, lines, line -> {}))
+    var differences = Difference.between(left, now);
+    assertThat(Difference.looksLikeReset(differences)).isTrue();
+    List<Write> writes = SettingsChange.restore(now, left);
+    assertThat(writes.getFirst().line()).isEqualTo("put beam follows := yes");
+    assertThat(writes.getLast().line()).isEqualTo("put stay inside := yes");
+    assertThat(SettingsChange.run(link, now, writes, line -> {}))
         .isInstanceOf(SettingsChange.Outcome.Done.class);
-    assertThat(zebrawood.controller.Difference.between(left, link.readSettings())).isEmpty();
+    assertThat(Difference.between(left, link.readSettings())).isEmpty();
   }
 
   @Test
   void itsBufferHoldsWhatARealOneHolds() {
-    SimulatedController controller = new SimulatedController(FRAME, SET, Faults.NONE);
-    byte[] flood = "G4P1\n".repeat(60).getBytes(java.nio.charset.StandardCharsets.US_ASCII);
-    for (byte b : flood) {
+    SimulatedController controller =
+        new SimulatedController(FRAME, StandInDialect.DIALECT, SET, Faults.NONE);
+    for (byte b : "pause 1\n".repeat(60).getBytes(StandardCharsets.US_ASCII)) {
       controller.take(b, 1_000);
     }
     controller.advanceTo(20_000_000_000L);
     assertThat(controller.nextWorkAt()).isGreaterThan(20_000_000_000L - 1);
-    Map<Integer, String> before = new TreeMap<>(controller.settings().values());
-    assertThat(before).containsEntry(32, "1");
+    assertThat(controller.settings().is(Role.LASER_FOLLOWS_MOTION, Role.ON)).isTrue();
   }
 }

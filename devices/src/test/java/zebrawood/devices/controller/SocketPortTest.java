@@ -7,16 +7,17 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import zebrawood.controller.Dialect;
 
 /** The same over a socket, in real time. */
 class SocketPortTest implements ControllerLinkContract {
   private final List<AutoCloseable> open = new ArrayList<>();
 
   @Override
-  public ControllerLink linkTo(SimulatedController controller) throws IOException {
+  public ControllerLink linkTo(SimulatedController controller, Dialect dialect) throws IOException {
     ServedController served = ServedController.onSocket(controller);
     open.add(served);
-    return new LineController(SocketPort.open("127.0.0.1", served.port()), () -> false);
+    return new LineController(SocketPort.open("127.0.0.1", served.port()), dialect, () -> false);
   }
 
   @AfterEach
@@ -29,7 +30,8 @@ class SocketPortTest implements ControllerLinkContract {
   @Test
   void aPortThatNobodyListensAtIsRefused() throws IOException {
     ServedController served =
-        ServedController.onSocket(new SimulatedController(FRAME, SET, Faults.NONE));
+        ServedController.onSocket(
+            new SimulatedController(FRAME, StandInDialect.DIALECT, SET, Faults.NONE));
     int port = served.port();
     served.close();
     assertThatThrownBy(() -> SocketPort.open("127.0.0.1", port)).isInstanceOf(IOException.class);

@@ -3,8 +3,8 @@ package zebrawood.desktop.controller;
 import java.util.Optional;
 import zebrawood.controller.Corner;
 
-/** Where the job software has its zero, as far as it is known. */
-public enum SoftwareOrigin {
+/** A corner, as far as somebody said it. */
+public enum CornerIfKnown {
   NOT_KNOWN,
   FRONT_LEFT,
   FRONT_RIGHT,

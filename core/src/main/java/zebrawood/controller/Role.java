@@ -1,0 +1,73 @@
+package zebrawood.controller;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import zebrawood.words.Message;
+
+/**
+ * What a setting does, whatever a controller calls it. A role is a number, or a choice among
+ * meanings.
+ */
+public enum Role {
+  TOP_POWER_WORD,
+  LEAST_POWER_WORD,
+  TRAVEL_X,
+  TRAVEL_Y,
+  STEPS_PER_MM_X,
+  STEPS_PER_MM_Y,
+  MOST_SPEED_X,
+  MOST_SPEED_Y,
+  ACCELERATION_X,
+  ACCELERATION_Y,
+  IDLE_DELAY,
+  LASER_FOLLOWS_MOTION(Role.ON, Role.OFF),
+  HOMING(Role.ON, Role.OFF),
+  HARD_LIMITS(Role.ON, Role.OFF),
+  SOFT_LIMITS(Role.ON, Role.OFF),
+  HOME_CORNER(Arrays.stream(Corner.values()).map(Corner::spelled).toArray(String[]::new)),
+  REPORT_UNITS("mm", "inch");
+
+  /** Meanings of a switch. */
+  public static final String ON = "on";
+
+  public static final String OFF = "off";
+
+  private final List<String> meanings;
+
+  Role(String... meanings) {
+    this.meanings = List.of(meanings);
+  }
+
+  /** What a choice can mean; empty for a number. */
+  public List<String> meanings() {
+    return meanings;
+  }
+
+  public boolean isChoice() {
+    return !meanings.isEmpty();
+  }
+
+  /** Such as {@code top-power-word}. */
+  public String spelled() {
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  /** What a meaning is called. */
+  public static Message said(String meaning) {
+    return Message.of("controller.meaning." + meaning);
+  }
+
+  /** What it is called where it is one; what was printed where it is none. */
+  static Message saidOrPrinted(String words) {
+    return Arrays.stream(values()).anyMatch(r -> r.meanings.contains(words))
+        ? said(words)
+        : Message.quoted(words);
+  }
+
+  /** The role that is spelled so. */
+  public static Optional<Role> find(String spelled) {
+    return Arrays.stream(values()).filter(r -> r.spelled().equals(spelled)).findFirst();
+  }
+}

@@ -1,0 +1,227 @@
+package zebrawood.controller;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import zebrawood.words.Message;
+
+/**
+ * Which line of what a controller prints may play which role? It is a proposal, for somebody with
+ * the manual in hand to confirm: by the value (it is the machine's travel, or the top word of the
+ * job software), and by words that are printed beside it. What nothing speaks for is not proposed.
+ *
+ * <p>The pattern of a line is the one that most lines fit: what all of them begin with, a key, what
+ * stands between, a value, and behind it what may begin a remark.
+ */
+public final class Teaching {
+  private static final int LONGEST = 200_000;
+  private static final int MOST_LINES = 2_000;
+  private static final double SAME_MM = 0.01;
+
+  /** What may stand between key and value; the first of those that fit most lines is taken. */
+  private static final List<String> BETWEEN =
+      List.of(
+          "\\s*:=\\s*",
+          "\\s*=>\\s*",
+          "\\s*=\\s*",
+          "\\s*:\\s*",
+          "\\s*,\\s*",
+          "\\s+[a-zA-Z]{1,8}\\s+",
+          "\\s+");
+
+  private static final List<String> REMARKS = List.of("--", "//", "(", ";", "#", "[");
+
+  /** Words beside a setting, and the role that they speak for; all of them must be there. */
+  private static final Map<Role, List<List<String>>> WORDS = words();
+
+  /** Pairs of values that mean on and off. */
+  private static final List<List<String>> SWITCHES =
+      List.of(
+          List.of("1", "0"),
+          List.of("yes", "no"),
+          List.of("on", "off"),
+          List.of("true", "false"),
+          List.of("enabled", "disabled"));
+
+  private Teaching() {}
+
+  /**
+   * @param values what the meanings of a choice may be printed as; empty where that is to be looked
+   *     up
+   */
+  public record Proposal(Role role, String key, Map<String, String> values, Message because) {}
+
+  /**
+   * @param settingLine empty where no two lines are alike
+   */
+  public record Proposals(
+      Optional<String> settingLine, List<String> remark, List<Proposal> roles, int lines) {}
+
+  private static Map<Role, List<List<String>>> words() {
+    Map<Role, List<List<String>>> words = new LinkedHashMap<>();
+    words.put(Role.LASER_FOLLOWS_MOTION, List.of(List.of("laser", "mode"), List.of("follow")));
+    words.put(Role.SOFT_LIMITS, List.of(List.of("soft", "limit")));
+    words.put(Role.HARD_LIMITS, List.of(List.of("hard", "limit"), List.of("end", "switch")));
+    words.put(Role.HOME_CORNER, List.of(List.of("home", "corner"), List.of("homing", "direction")));
+    words.put(Role.HOMING, List.of(List.of("homing"), List.of("home", "enable")));
+    words.put(
+        Role.TOP_POWER_WORD,
+        List.of(List.of("max", "power"), List.of("top", "power"), List.of("max", "spindle")));
+    words.put(
+        Role.LEAST_POWER_WORD,
+        List.of(List.of("min", "power"), List.of("least", "power"), List.of("min", "spindle")));
+    words.put(Role.STEPS_PER_MM_X, List.of(List.of("x", "step")));
+    words.put(Role.STEPS_PER_MM_Y, List.of(List.of("y", "step")));
+    words.put(Role.ACCELERATION_X, List.of(List.of("x", "accel")));
+    words.put(Role.ACCELERATION_Y, List.of(List.of("y", "accel")));
+    words.put(
+        Role.MOST_SPEED_X, List.of(List.of("x", "max", "rate"), List.of("x", "max", "speed")));
+    words.put(
+        Role.MOST_SPEED_Y, List.of(List.of("y", "max", "rate"), List.of("y", "max", "speed")));
+    words.put(Role.TRAVEL_X, List.of(List.of("x", "travel")));
+    words.put(Role.TRAVEL_Y, List.of(List.of("y", "travel")));
+    words.put(Role.IDLE_DELAY, List.of(List.of("idle")));
+    words.put(Role.REPORT_UNITS, List.of(List.of("report", "inch"), List.of("report", "unit")));
+    return words;
+  }
+
+  /**
+   * @param text what was pasted or read
+   * @param travelMm to the right and to the rear
+   * @param softwareTop the job software's top power word
+   */
+  public static Proposals propose(String text, List<Double> travelMm, OptionalDouble softwareTop) {
+    List<String> lines =
+        text.length() > LONGEST
+            ? List.of()
+            : text.lines().map(String::strip).filter(l -> !l.isEmpty()).limit(MOST_LINES).toList();
+    Optional<String> pattern = pattern(lines);
+    if (pattern.isEmpty()) {
+      return new Proposals(pattern, List.of(), List.of(), 0);
+    }
+    List<String> remarks =
+        REMARKS.stream().filter(r -> lines.stream().anyMatch(l -> endsWithRemark(l, r))).toList();
+    Dialect bare =
+        new Dialect(
+            "-",
+            pattern.get(),
+            pattern.get(),
+            remarks.isEmpty() ? Optional.empty() : Optional.of(remarks),
+            Map.of(),
+            Optional.empty());
+    SettingLine reader = new SettingLine(bare);
+    List<Line> read = new ArrayList<>();
+    for (String line : lines) {
+      reader.read(line).ifPresent(s -> read.add(new Line(s.key(), s.value(), line)));
+    }
+    return new Proposals(pattern, remarks, roles(read, travelMm, softwareTop), read.size());
+  }
+
+  /** A setting with the whole line it stood in. */
+  private record Line(String key, String value, String line) {}
+
+  private static boolean endsWithRemark(String line, String mark) {
+    int at = line.lastIndexOf(mark);
+    return at > 2 && line.substring(0, at).matches(".*[\\w.]\\s+") && line.length() > at + 2;
+  }
+
+  private static Optional<String> pattern(List<String> lines) {
+    String best = "";
+    int most = 1;
+    for (String between : BETWEEN) {
+      Pattern split =
+          Pattern.compile(
+              "(\\W{0,3}|[a-zA-Z]{1,8}\\s+)([\\w][\\w .\\-/]{0,60}?)("
+                  + between
+                  + ")([\\w.+\\-]\\S*.*)");
+      Map<String, Integer> prefixes = new LinkedHashMap<>();
+      for (String line : lines) {
+        Matcher m = split.matcher(line);
+        if (m.matches()) {
+          String shape = m.group(1) + "{key}" + m.group(3) + "{value}";
+          prefixes.merge(shape.replaceAll("\\s+", " "), 1, Integer::sum);
+        }
+      }
+      for (var shape : prefixes.entrySet()) {
+        if (shape.getValue() > most) {
+          most = shape.getValue();
+          best = shape.getKey();
+        }
+      }
+    }
+    return best.isEmpty() ? Optional.empty() : Optional.of(best.strip());
+  }
+
+  private static List<Proposal> roles(
+      List<Line> read, List<Double> travelMm, OptionalDouble softwareTop) {
+    Map<Role, Proposal> proposed = new LinkedHashMap<>();
+    for (var role : WORDS.entrySet()) {
+      for (Line one : read) {
+        String beside = one.line.toLowerCase(Locale.ROOT);
+        boolean speaks =
+            role.getValue().stream()
+                .anyMatch(all -> all.stream().allMatch(w -> hasWord(beside, w)));
+        if (speaks && free(proposed, one.key)) {
+          propose(proposed, role.getKey(), one, Message.of("controller.teaching.by-words"));
+          break;
+        }
+      }
+    }
+    byValue(proposed, read, Role.TRAVEL_X, OptionalDouble.of(travelMm.get(0)));
+    byValue(proposed, read, Role.TRAVEL_Y, OptionalDouble.of(travelMm.get(1)));
+    byValue(proposed, read, Role.TOP_POWER_WORD, softwareTop);
+    return List.copyOf(proposed.values());
+  }
+
+  /** Begins a word; a single letter is a word of its own. */
+  private static boolean hasWord(String beside, String word) {
+    return Pattern.compile("\\b" + word + (word.length() == 1 ? "\\b" : "")).matcher(beside).find();
+  }
+
+  private static boolean free(Map<Role, Proposal> proposed, String key) {
+    return proposed.values().stream().noneMatch(p -> p.key.equals(key));
+  }
+
+  /** Only where one setting alone has the value: of two nobody knows which. */
+  private static void byValue(
+      Map<Role, Proposal> proposed, List<Line> read, Role role, OptionalDouble value) {
+    if (value.isEmpty() || proposed.containsKey(role)) {
+      return;
+    }
+    List<Line> same =
+        read.stream()
+            .filter(p -> {
+              OptionalDouble number = Printed.number(p.value);
+              return number.isPresent()
+                  && Math.abs(number.getAsDouble() - value.getAsDouble()) < SAME_MM;
+            })
+            .filter(p -> free(proposed, p.key))
+            .toList();
+    if (same.size() == 1) {
+      propose(
+          proposed,
+          role,
+          same.getFirst(),
+          Message.of("controller.teaching.by-value", Message.number(value.getAsDouble())));
+    }
+  }
+
+  private static void propose(Map<Role, Proposal> proposed, Role role, Line one, Message because) {
+    Map<String, String> values = new LinkedHashMap<>();
+    if (role.meanings().contains(Role.ON)) {
+      for (List<String> pair : SWITCHES) {
+        if (pair.contains(one.value.toLowerCase(Locale.ROOT))) {
+          values.put(Role.ON, pair.get(0));
+          values.put(Role.OFF, pair.get(1));
+        }
+      }
+    }
+    proposed.put(role, new Proposal(role, one.key, values, because));
+  }
+}

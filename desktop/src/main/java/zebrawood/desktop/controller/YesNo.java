@@ -1,7 +1,0 @@
-package zebrawood.desktop.controller;
-
-/** Whether the machine has something. */
-public enum YesNo {
-  YES,
-  NO
-}

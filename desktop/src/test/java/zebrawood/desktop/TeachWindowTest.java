@@ -1,0 +1,279 @@
+package zebrawood.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.control.TitledPane;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import zebrawood.controller.ControllerStation;
+import zebrawood.controller.Corner;
+import zebrawood.controller.Dialect;
+import zebrawood.controller.Dialect.Said;
+import zebrawood.controller.Role;
+import zebrawood.controller.Talk;
+import zebrawood.controller.Talk.Meant;
+import zebrawood.desktop.controller.CornerIfKnown;
+import zebrawood.desktop.controller.IfKnown;
+import zebrawood.devices.controller.Faults;
+import zebrawood.devices.controller.ServedController;
+import zebrawood.devices.controller.SimulatedController;
+import zebrawood.machine.BedSupport;
+import zebrawood.machine.Build;
+import zebrawood.machine.Machine;
+import zebrawood.machine.Source;
+import zebrawood.machine.SourceKind;
+import zebrawood.records.json.RecordJson;
+import zebrawood.records.workshop.Opening;
+import zebrawood.records.workshop.Workshop;
+
+/** A controller that nobody has met: taught from what it prints, then commissioned end to end. */
+class TeachWindowTest extends WindowTest {
+  private static final Dialect RILL = rill();
+  private ServedController served;
+
+  private static Dialect rill() {
+    Map<String, String> bits = Map.of("on", "1", "off", "0");
+    Map<String, Said> roles = new LinkedHashMap<>();
+    roles.put("top-power-word", Said.number("a1"));
+    roles.put("least-power-word", Said.number("a2"));
+    roles.put("laser-follows-motion", Said.choice("a3", bits));
+    roles.put("homing", Said.choice("b1", bits));
+    roles.put(
+        "home-corner",
+        Said.choice(
+            "b2",
+            Map.of("front-left", "0", "front-right", "1", "rear-left", "2", "rear-right", "3")));
+    roles.put("hard-limits", Said.choice("b3", bits));
+    roles.put("soft-limits", Said.choice("b4", bits));
+    roles.put("travel-x", Said.number("c1"));
+    roles.put("travel-y", Said.number("c2"));
+    return new Dialect(
+        "Rill",
+        "~{key} is {value}",
+        "~{key} becomes {value}",
+        Optional.of(List.of(";")),
+        roles,
+        Optional.of(
+            new Talk(
+                Talk.EndOfLine.CR,
+                115_200,
+                15,
+                true,
+                true,
+                "tell" + Talk.END,
+                List.of("so"),
+                List.of(new Meant("not", "it will not")),
+                List.of(new Meant("help", "it found no switch")),
+                Optional.of("%"),
+                Optional.of("({state} {x} {y})"),
+                Map.of(
+                    Talk.STANDING, List.of("rest"),
+                    Talk.MOVING, List.of("run"),
+                    Talk.ALARM, List.of("shut")),
+                Optional.of("seek" + Talk.END),
+                Optional.of("ride {x} {y} {speed}" + Talk.END),
+                Optional.of("!"),
+                Optional.of("&"),
+                Optional.of("^"),
+                Optional.of("open" + Talk.END),
+                Optional.of("burn {word}" + Talk.END),
+                Optional.of("cool" + Talk.END),
+                Optional.of("stay {seconds}" + Talk.END),
+                Optional.empty())));
+  }
+
+  @Override
+  protected void prepare(Path workshopFile) {
+    try (Workshop workshop = ((Opening.Opened) Workshop.open(workshopFile)).workshop()) {
+      workshop.record(
+          new Machine(
+              "moss",
+              "Moss",
+              Build.GANTRY_WITH_HEAD_MODULE,
+              new Source(SourceKind.DIODE, 10, 450),
+              60,
+              40,
+              BedSupport.SHIMS,
+              0.3),
+          "EH",
+          clock.instant());
+    }
+  }
+
+  @AfterEach
+  void unplug() throws IOException {
+    if (served != null) {
+      served.close();
+    }
+  }
+
+  private void press(String button) {
+    onInterface(() -> {
+      ((Button) node(button)).fire();
+      return null;
+    });
+    settle();
+  }
+
+  private void set(String field, String words) {
+    onInterface(() -> {
+      ((TextInputControl) node("#controller-" + field)).setText(words);
+      return null;
+    });
+  }
+
+  private String said() {
+    return ((Labeled) node("#status")).getText();
+  }
+
+  @SuppressWarnings("unchecked") // its items are of this kind
+  private <T> void choose(String box, T value) {
+    onInterface(() -> {
+      ((ComboBox<T>) node("#controller-" + box)).setValue(value);
+      return null;
+    });
+    settle();
+  }
+
+  private void unfold() {
+    onInterface(() -> {
+      app.scene().getRoot().lookupAll(".titled-pane").stream()
+          .map(TitledPane.class::cast)
+          .forEach(p -> p.setExpanded(true));
+      return null;
+    });
+    settle();
+  }
+
+  /** What the manual says beyond what was proposed. */
+  private void lookUpInTheManual() {
+    set("dialect-name", RILL.name());
+    set("dialect-write-line", RILL.writeLine());
+    set("dialect-remark", ";");
+    RILL.roles()
+        .forEach((role, said) -> {
+          set("role-" + role, said.key());
+          said.values()
+              .orElse(Map.of())
+              .forEach((meaning, printed) -> set("role-" + role + "-" + meaning, printed));
+        });
+    Talk talk = RILL.talk().orElseThrow();
+    Map<String, String> commands = new LinkedHashMap<>();
+    commands.put("ask-settings", talk.askSettings());
+    commands.put("ask-state", talk.askState().orElseThrow());
+    commands.put("state-line", talk.stateLine().orElseThrow());
+    commands.put("home", talk.home().orElseThrow());
+    commands.put("jog", talk.jog().orElseThrow());
+    commands.put("hold", talk.hold().orElseThrow());
+    commands.put("cancel-motion", talk.cancelMotion().orElseThrow());
+    commands.put("stop-now", talk.stopNow().orElseThrow());
+    commands.put("clear-alarm", talk.clearAlarm().orElseThrow());
+    commands.put("beam-on", talk.beamOn().orElseThrow());
+    commands.put("beam-off", talk.beamOff().orElseThrow());
+    commands.put("dwell", talk.dwell().orElseThrow());
+    commands.put("ends", "so");
+    commands.put("refusals", "not => it will not");
+    commands.put("alarms", "help => it found no switch");
+    commands.put("state-standing", "rest");
+    commands.put("state-moving", "run");
+    commands.put("state-alarm", "shut");
+    commands.put("baud", "115200");
+    commands.put("longest-answer", "15");
+    commands.forEach((name, text) -> set("talk-" + name, text));
+    choose("talk-end-of-line", Talk.EndOfLine.CR);
+    choose("talk-alone", IfKnown.YES);
+    choose("talk-from-home", IfKnown.YES);
+  }
+
+  @Test
+  void taughtThenCommissioned() throws IOException {
+    SimulatedController controller =
+        new SimulatedController(
+            new SimulatedController.Frame(60, 40, true, Corner.FRONT_LEFT),
+            RILL,
+            Map.of(Role.TOP_POWER_WORD, "4000", Role.TRAVEL_X, "60", Role.TRAVEL_Y, "40"),
+            Faults.NONE);
+    served = ServedController.onSocket(controller);
+    keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+    unfold();
+    set("dump", controller.settings().dump());
+    settle();
+    assertThat(page()).contains("Read in its manual how it prints its settings");
+    assertThat(disabled("#primary")).as("nothing is left as fitting").isTrue();
+
+    set("top-word", "4000");
+    press("#dialect-teach");
+    assertThat(status()).contains("lines are read so");
+    assertThat(words("#controller-dialect-setting-line")).contains("{key}", "{value}");
+    assertThat(words("#controller-role-travel-x")).as("by its value").isEqualTo("c1");
+    assertThat(words("#controller-role-travel-y")).isEqualTo("c2");
+    assertThat(words("#controller-role-top-power-word")).isEqualTo("a1");
+    assertThat(words("#controller-role-homing")).as("nothing speaks for it").isEmpty();
+
+    set("dialect-setting-line", RILL.settingLine());
+    lookUpInTheManual();
+    set("top-word", "1000");
+    choose("switches", IfKnown.YES);
+    choose("home", CornerIfKnown.FRONT_LEFT);
+    Path file = this.file.resolveSibling("rill.json");
+    set("dump", "");
+    onInterface(() -> {
+      ((TextInputControl) node("#dialect-file")).setText(file.toString());
+      return null;
+    });
+    press("#dialect-export");
+    assertThat(RecordJson.read(Files.readString(file), Dialect.class)).isEqualTo(RILL);
+    set("dialect-setting-line", "");
+    press("#dialect-import");
+    assertThat(words("#controller-dialect-setting-line")).isEqualTo(RILL.settingLine());
+
+    onInterface(() -> {
+      ((ComboBox<?>) node("#controller-port")).getEditor().setText("127.0.0.1:" + served.port());
+      return null;
+    });
+    press("#controller-read");
+    until("it is read", () -> said().contains("settings read"));
+    assertThat(page()).contains("100 % in the software reaches 25 % of the laser");
+    press("#controller-write");
+    press("#confirm-go");
+    if (shows("#initials")) {
+      typeWords("EH");
+      keys(KeyCode.ENTER);
+    }
+    until("it is written", () -> said().contains("Written and read back"));
+    settle();
+    assertThat(controller.settings().is(Role.SOFT_LIMITS, Role.ON)).isTrue();
+    assertThat(controller.settings().is(Role.LASER_FOLLOWS_MOTION, Role.ON)).isTrue();
+    assertThat(controller.settings().number(Role.TOP_POWER_WORD, 0, 1e6)).hasValue(1000);
+    press("#controller-corners");
+    press("#confirm-go");
+    until("it has been there", () -> said().contains("all four corners"));
+    assertThat(controller.furthestMm()).containsExactly(55.0, 35.0);
+    onInterface(() -> {
+      List.copyOf(app.scene().getRoot().lookupAll(".proof-answer"))
+          .forEach(a -> ((Button) a).fire());
+      return null;
+    });
+    settle();
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    until("it holds", () -> app.model().opened().standing(ControllerStation.STATION).holds());
+    reopen();
+    keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+    unfold();
+    assertThat(words("#controller-dialect-write-line"))
+        .as("kept with the machine")
+        .isEqualTo(RILL.writeLine());
+  }
+}
