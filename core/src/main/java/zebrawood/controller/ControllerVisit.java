@@ -71,7 +71,8 @@ public record ControllerVisit(
    * What it came to.
    *
    * @param wrong settings or fields that do not fit
-   * @param reset whether so much changed at once as after a firmware reset
+   * @param reset whether so much changed at once as after a reset
+   * @param writes what would put right what can be written, in an order that is safe
    */
   public record Judged(
       Optional<ControllerFinding> audit,
@@ -81,6 +82,7 @@ public record ControllerVisit(
       Optional<AxisScale.Finding> across,
       Optional<AxisScale.Finding> along,
       Optional<RunUp.Finding> runUp,
+      List<Write> writes,
       Verdict verdict,
       List<Advice> advice,
       List<Message> warnings)
@@ -164,9 +166,43 @@ public record ControllerVisit(
         right,
         rear,
         runUp.map(RunUp::solve),
+        writes(audit, right, rear),
         Verdict.worst(verdicts),
         advice,
         warnings);
+  }
+
+  /** The audit's, then the axes' steps, then what holds the motors. */
+  private List<Write> writes(
+      Optional<ControllerFinding> audit,
+      Optional<AxisScale.Finding> right,
+      Optional<AxisScale.Finding> rear) {
+    if (numbered.isEmpty()) {
+      return List.of();
+    }
+    Dialect dialect = numbered.get().dialect();
+    List<Write> writes = new ArrayList<>(audit.map(ControllerFinding::writes).orElse(List.of()));
+    steps(right)
+        .flatMap(s -> Settings.line(dialect, Role.STEPS_PER_MM_X, s))
+        .ifPresent(writes::add);
+    steps(rear).flatMap(s -> Settings.line(dialect, Role.STEPS_PER_MM_Y, s)).ifPresent(writes::add);
+    Optional<String> idle =
+        Settings.parse(numbered.get().settings(), dialect).printed(Role.IDLE_DELAY);
+    dialect
+        .talk()
+        .flatMap(Talk::idleHolds)
+        .filter(holds -> idle.filter(now -> !Printed.same(now, holds)).isPresent())
+        .ifPresent(
+            holds -> writes.add(dialect.write(dialect.key(Role.IDLE_DELAY).orElseThrow(), holds)));
+    return List.copyOf(writes);
+  }
+
+  /** Steps that are worth writing: the reading decides, and the scale is off by no unit. */
+  private static Optional<Double> steps(Optional<AxisScale.Finding> scale) {
+    return scale
+        .filter(f -> f.decides() && !f.within() && !Audit.inchesFor(f.factor(), 1))
+        .filter(f -> f.stepsPerMm().isPresent())
+        .map(f -> Math.round(1000 * f.stepsPerMm().getAsDouble()) / 1000.0);
   }
 
   /** What of named fields does not fit the machine, its lens, and the page used offline. */
@@ -238,6 +274,11 @@ public record ControllerVisit(
               .because(
                   "controller.controller-visit.would-decide",
                   Amount.of(Math.ceil(f.travelThatDecidesMm()), Quantity.LENGTH, 0)));
+    } else if (!f.within() && Audit.inchesFor(f.factor(), 1)) {
+      verdicts.add(Verdict.ADJUST);
+      advice.add(
+          Advice.act("controller.audit.look-at-units")
+              .because("controller.controller-visit.goes-by-inches", axis));
     } else if (!f.within()) {
       verdicts.add(Verdict.ADJUST);
       advice.add(

@@ -256,6 +256,18 @@ class AuditTest {
   }
 
   @Test
+  void whatAConsolePutsBeforeALineIsTakenAway() {
+    String copied =
+        "[12:03:11.250] > top: 400\n12:03:12 RX: seek: 1\n>>> least: 5 # as set\n> set top 7\nfollow: 1";
+    String plain = ConsoleLines.plain(copied, Dialects.TERSE);
+    Settings s = Settings.parse(plain, Dialects.TERSE);
+    assertThat(s.printed(Role.TOP_POWER_WORD)).contains("400");
+    assertThat(s.printed(Role.HOMING)).contains("1");
+    assertThat(s.printed(Role.LEAST_POWER_WORD)).contains("5");
+    assertThat(plain).as("what sends is no setting").contains("> set top 7");
+  }
+
+  @Test
   void aDialectThatCannotBeIsRefusedWithEveryReason() {
     assertThatThrownBy(() ->
             new Dialect(

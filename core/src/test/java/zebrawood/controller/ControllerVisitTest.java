@@ -166,6 +166,24 @@ class ControllerVisitTest {
   }
 
   @Test
+  void whatIsAdvisedForStepsAndIdleDelayCanBeWrittenButNoUnit() {
+    AxisScale.Readings off = new AxisScale.Readings(300, 298.6, 0.2, 2, OptionalDouble.of(80));
+    String lazy = RIGHT.replace("idle: 255", "idle: 25");
+    assertThat(
+            numbered(lazy, Optional.empty(), Optional.of(off), TwoMarks.NOT_BURNT, PROVEN)
+                .solve(SEDGE)
+                .writes())
+        .extracting(Write::line)
+        .containsExactly("set steps_x 80.375", "set idle 255");
+    AxisScale.Readings inches = new AxisScale.Readings(300, 11.811, 0.01, 2, OptionalDouble.of(80));
+    ControllerVisit.Judged f =
+        numbered(RIGHT, Optional.empty(), Optional.of(inches), TwoMarks.NOT_BURNT, PROVEN)
+            .solve(SEDGE);
+    assertThat(f.writes()).isEmpty();
+    assertThat(f.advice(ENGLISH)).anyMatch(w -> w.contains("inches where millimetres"));
+  }
+
+  @Test
   void aPageOfNamedFieldsIsReadTheSameWay() {
     String page = "[markcfg]\nField size = 110\nLaser type: CO2\n\"Offset X\" : \"0.2\",\n";
     ControllerVisit.Judged f = named(page, Optional.empty()).solve(FLINT);

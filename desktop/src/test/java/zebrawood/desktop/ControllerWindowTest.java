@@ -22,6 +22,7 @@ import zebrawood.controller.Role;
 import zebrawood.controller.Settings;
 import zebrawood.desktop.controller.CornerIfKnown;
 import zebrawood.desktop.controller.IfKnown;
+import zebrawood.desktop.controller.StandInFault;
 import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.devices.controller.Faults;
 import zebrawood.devices.controller.ServedController;
@@ -330,6 +331,31 @@ class ControllerWindowTest extends WindowTest {
     assertThat(controller.beamOn()).isFalse();
     assertThat(controller.settings().is(Role.LASER_FOLLOWS_MOTION, Role.ON)).isTrue();
     assertThat(standing().getClass()).isEqualTo(before.getClass());
+  }
+
+  @Test
+  @SuppressWarnings("unchecked") // its items are faults
+  void theStandInCanBeBrokenToPractiseOn() {
+    openTansy();
+    known();
+    onInterface(() -> {
+      ((TitledPane) node("#controller-practice-fold")).setExpanded(true);
+      ComboBox<String> port = (ComboBox<String>) node("#controller-port");
+      port.setValue(port.getItems().getLast());
+      return null;
+    });
+    settle();
+    onInterface(() -> {
+      ((ComboBox<StandInFault>) node("#controller-fault")).setValue(StandInFault.REJECTING);
+      return null;
+    });
+    read();
+    press("#controller-write");
+    press("#confirm-go");
+    initials();
+    until("it says what it would not", () -> said().contains("Stopped at"));
+    settle();
+    assertThat(status()).contains("it does not know this line");
   }
 
   @Test

@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import zebrawood.controller.ControllerFinding;
 import zebrawood.controller.Dialect;
 import zebrawood.controller.Settings;
 import zebrawood.controller.Talk;
@@ -50,6 +49,7 @@ final class ControllerProtocol implements LinkBar.Actions {
     host = sheet.host();
     workshop = sheet.workshop();
     ports = new Ports(work.machine());
+    work.fault().valueProperty().subscribe(ports::breakWith);
     session = new ControllerSession(ports::open, workshop.ui());
     snapshots = new SnapshotPart(work::dialect);
   }
@@ -107,11 +107,7 @@ final class ControllerProtocol implements LinkBar.Actions {
 
   @Override
   public void write(String port) {
-    List<Write> writes =
-        work.found()
-            .flatMap(f -> f.finding().audit())
-            .map(ControllerFinding::writes)
-            .orElse(List.of());
+    List<Write> writes = work.found().map(f -> f.finding().writes()).orElse(List.of());
     if (writes.isEmpty()) {
       say("controller.said.nothing-to-write");
       return;
@@ -289,7 +285,11 @@ final class ControllerProtocol implements LinkBar.Actions {
         Text.of("controller.shot.why"),
         List.of(
             Text.of("controller.shot.line", shown(work.share()), shown(work.pulse())),
-            String.join("  ", TestShot.lines(order, settings))),
+            String.join("  ", TestShot.lines(order, settings)),
+            Text.of(
+                settings.dialect().talk().filter(Talk::aloneWhileStoring).isPresent()
+                    ? "controller.shot.link-goes-alone"
+                    : "controller.shot.link-goes")),
         Text.of("controller.shot.caution", work.machine().standingCaution()),
         Text.of("controller.shot.go"),
         () -> host.withInitials(() -> fire(port, order, r)));

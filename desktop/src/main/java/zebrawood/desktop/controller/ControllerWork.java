@@ -16,6 +16,7 @@ import java.util.stream.Stream;
 import javafx.scene.control.TextField;
 import zebrawood.controller.Audit;
 import zebrawood.controller.AxisScale;
+import zebrawood.controller.ConsoleLines;
 import zebrawood.controller.ControllerReadings;
 import zebrawood.controller.ControllerStation;
 import zebrawood.controller.ControllerVisit;
@@ -87,6 +88,7 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
   private final Map<Motion, ProofField> proofs = new EnumMap<>(Motion.class);
 
   // Orders for one shot are of a form of their own: they are given, not kept.
+  private final ChoiceField<StandInFault> fault;
   private final QuantityField share;
   private final QuantityField pulse;
 
@@ -103,6 +105,7 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
       }
     }
     StationForm orders = new StationForm("controller", units);
+    fault = orders.choice("fault", StandInFault.class, StandInFault.NONE);
     share = orders.quantity("share", Quantity.PERCENT, 0.1, 30);
     pulse = orders.quantity("pulse", Quantity.PULSE_TIME, 5, 1000);
     share.set(1);
@@ -126,6 +129,10 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
 
   HeadFields head() {
     return head;
+  }
+
+  ChoiceField<StandInFault> fault() {
+    return fault;
   }
 
   QuantityField share() {
@@ -166,7 +173,9 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
 
   Optional<Settings> settingsOf(String text) {
     try {
-      return dialect().filter(d -> !text.isBlank()).map(d -> Settings.parse(text, d));
+      return dialect()
+          .filter(d -> !text.isBlank())
+          .map(d -> Settings.parse(ConsoleLines.plain(text, d), d));
     } catch (UnusableReading e) {
       return Optional.empty();
     }
@@ -225,7 +234,7 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
     }
     Dialect its = dialect.dialect();
     try {
-      Settings.parse(dump.text(), its);
+      Settings.parse(ConsoleLines.plain(dump.text(), its), its);
       return true;
     } catch (UnusableReading e) {
       return !isPage(dump.text());
@@ -279,7 +288,7 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
   private ControllerReadings numbered() {
     return new ControllerReadings(
         dialect.dialect(),
-        dump.text(),
+        ConsoleLines.plain(dump.text(), dialect.dialect()),
         head.machine(machine),
         head.jobSoftware(),
         head.wired(),
@@ -346,6 +355,7 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
             Part.rows(lens),
             Part.hint("controller.offline.hint"),
             new Part.Area(offline, 4, Message.of("controller.offline.prompt"))),
+        Part.fold("controller.practice", Part.hint("controller.practice.hint"), Part.rows(fault)),
         Part.fold(
             "controller.connection",
             Part.hint("controller.connection.hint"),
@@ -409,10 +419,12 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
                         Message.of(
                             head.laser() ? "controller.summary.power" : "controller.summary.speed",
                             Amount.of(100 * full, Quantity.PERCENT, 0),
-                            a.writes().isEmpty()
+                            found.finding().writes().isEmpty()
                                 ? Message.of("controller.summary.nothing")
                                 : Message.list(
-                                    a.writes().stream().map(Write::meaning).toList())))));
+                                    found.finding().writes().stream()
+                                        .map(Write::meaning)
+                                        .toList())))));
     found
         .finding()
         .runUp()

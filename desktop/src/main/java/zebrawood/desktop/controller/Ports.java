@@ -17,10 +17,17 @@ import zebrawood.machine.Machine;
 final class Ports {
   private static final Pattern NETWORK = Pattern.compile("([\\w.\\-]{1,120}):(\\d{1,5})");
 
-  private final SimulatedController standIn;
+  private final Machine machine;
+  private volatile SimulatedController standIn;
 
   Ports(Machine machine) {
-    standIn = StandIn.controllerOf(machine, StandIn.dialect());
+    this.machine = machine;
+    breakWith(StandInFault.NONE);
+  }
+
+  /** The stand-in is another one from now on, with this fault. */
+  void breakWith(StandInFault fault) {
+    standIn = StandIn.controllerOf(machine, StandIn.dialect(), fault.faults());
   }
 
   List<String> names() {

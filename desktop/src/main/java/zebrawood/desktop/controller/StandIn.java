@@ -29,12 +29,12 @@ final class StandIn {
   }
 
   /** As such machines come: top word four times too large, the laser not following. */
-  static SimulatedController controllerOf(Machine machine, Dialect dialect) {
+  static SimulatedController controllerOf(Machine machine, Dialect dialect, Faults faults) {
     return new SimulatedController(
         new SimulatedController.Frame(
             machine.areaXMm(), machine.areaYMm(), true, Corner.FRONT_LEFT),
         dialect,
         Map.of(Role.TOP_POWER_WORD, "4000"),
-        Faults.NONE);
+        faults);
   }
 }
