@@ -282,7 +282,7 @@ class ControllerWindowTest extends WindowTest {
 
   @Test
   void theCablePulledInAWriteLeavesTheStationOut() throws IOException {
-    plugIn(Faults.NONE.unpluggedAfterIn(67));
+    plugIn(Faults.NONE.unpluggedAfterIn(49));
     read();
     press("#controller-write");
     int before = entries().size();
@@ -360,8 +360,8 @@ class ControllerWindowTest extends WindowTest {
 
   @Test
   void theCablePulledInAShotLeavesTheStationOut() throws IOException {
-    // State and two readings to look; the same, and once more, before the shot.
-    plugIn(Faults.NONE.unpluggedAfterIn(72));
+    // State and two readings to look; state, state and two readings before the shot.
+    plugIn(Faults.NONE.unpluggedAfterIn(54));
     goThroughTheCard();
     read();
     press("#controller-shot");

@@ -89,7 +89,7 @@ final class ControllerProtocol implements LinkBar.Actions {
     if (dialect.isEmpty()) {
       say("controller.said.dialect-first");
     }
-    return dialect.map(d -> new ControllerSession.Line(port, d));
+    return dialect.map(d -> new ControllerSession.Line(port, d, work.head().laser()));
   }
 
   @Override

@@ -40,8 +40,12 @@ final class ControllerSession {
     Port open(String name, double baud) throws IOException;
   }
 
-  /** Where the controller is, and how it is talked to. */
-  record Line(String port, Dialect dialect) {}
+  /**
+   * Where the controller is, and how it is talked to.
+   *
+   * @param laser whether a laser is on it, which must follow the motion
+   */
+  record Line(String port, Dialect dialect, boolean laser) {}
 
   private static final Logger LOG = LoggerFactory.getLogger(ControllerSession.class);
 
@@ -84,7 +88,7 @@ final class ControllerSession {
   }
 
   /**
-   * @param reads whether the settings are what is asked for, so that they need not be read before
+   * @param reads whether what is done begins with reading the settings, and with it the mode
    */
   private <T> void run(
       Line line,
@@ -103,7 +107,7 @@ final class ControllerSession {
           try (ControllerLink link =
               new LineController(opener.open(line.port, baud), line.dialect, progress::cancelled)) {
             link.connect();
-            boolean left = !reads && modeLeftOff(link.dialect(), link.readSettings());
+            boolean left = !reads && modeLeftOff(line, link.readSettings());
             return new Done<>(work.on(link), left);
           }
         },
@@ -123,9 +127,14 @@ final class ControllerSession {
   private record Done<T>(T answer, boolean modeLeftOff) {}
 
   /** Every connect reads the mode that the laser was left in, whatever is done next. */
-  private static boolean modeLeftOff(Dialect dialect, Settings settings) {
-    return dialect.printed(Role.LASER_FOLLOWS_MOTION, Role.OFF).isPresent()
-        && settings.is(Role.LASER_FOLLOWS_MOTION, Role.OFF);
+  private static boolean modeLeftOff(Line line, Settings settings) {
+    return line.laser && settings.is(Role.LASER_FOLLOWS_MOTION, Role.OFF);
+  }
+
+  private void tellMode(Line line, Settings settings) {
+    if (modeLeftOff(line, settings)) {
+      words.set(Text.of("controller.link.mode-off"));
+    }
   }
 
   private static String said(Throwable trouble) {
@@ -146,9 +155,7 @@ final class ControllerSession {
         true,
         ControllerLink::readSettings,
         settings -> {
-          if (modeLeftOff(line.dialect, settings)) {
-            words.set(Text.of("controller.link.mode-off"));
-          }
+          tellMode(line, settings);
           then.accept(settings);
         },
         e -> {});
@@ -163,6 +170,7 @@ final class ControllerSession {
     run(
         line,
         Text.of("controller.link.writing", writes.size()),
+        true,
         link -> {
           try {
             return SettingsChange.run(
@@ -184,7 +192,12 @@ final class ControllerSession {
                 Message.quoted(e.toString()));
           }
         },
-        then,
+        outcome -> {
+          if (outcome instanceof SettingsChange.Outcome.Done done) {
+            tellMode(line, done.after());
+          }
+          then.accept(outcome);
+        },
         otherwise);
   }
 
@@ -196,6 +209,7 @@ final class ControllerSession {
     run(
         line,
         Text.of("controller.link.firing"),
+        true,
         link -> {
           try {
             return TestShot.fire(link, order);

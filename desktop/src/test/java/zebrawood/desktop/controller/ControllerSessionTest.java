@@ -26,7 +26,7 @@ import zebrawood.devices.controller.TestShot;
 /** What the sheet does over a link, without a window: the test is the interface's thread. */
 class ControllerSessionTest {
   private static final ControllerSession.Line PORT =
-      new ControllerSession.Line("port", StandIn.dialect());
+      new ControllerSession.Line("port", StandIn.dialect(), true);
 
   private final BlockingQueue<Runnable> told = new LinkedBlockingQueue<>();
   private final SimulatedController controller =
@@ -83,7 +83,7 @@ class ControllerSessionTest {
     session.read(PORT, answer::set);
     assertThat(session.busyProperty().get()).isTrue();
     assertThat(session.wordsProperty().get()).contains("Reading");
-    session.read(new ControllerSession.Line("another", StandIn.dialect()), s -> {});
+    session.read(new ControllerSession.Line("another", StandIn.dialect(), true), s -> {});
     assertThat(await(answer)).isEqualTo(controller.settings());
     assertThat(session.busyProperty().get()).isFalse();
     assertThat(opened).as("one thing at a time").containsExactly("port");
@@ -112,7 +112,7 @@ class ControllerSessionTest {
   void aPortThatCannotBeOpenedIsSaidInWords() {
     AtomicReference<String> because = new AtomicReference<>();
     session.change(
-        new ControllerSession.Line("gone", StandIn.dialect()),
+        new ControllerSession.Line("gone", StandIn.dialect(), true),
         controller.settings(),
         List.of(),
         o -> {},
@@ -155,6 +155,14 @@ class ControllerSessionTest {
     other.move(PORT, List.of(), 3000, outcome::set);
     await(outcome);
     assertThat(other.wordsProperty().get()).contains("does not follow its motion");
+    other.move(
+        new ControllerSession.Line("port", StandIn.dialect(), false),
+        List.of(),
+        3000,
+        outcome::set);
+    outcome.set(null);
+    await(outcome);
+    assertThat(other.wordsProperty().get()).as("a spindle follows nothing").isEmpty();
     other.dispose();
   }
 
