@@ -28,8 +28,8 @@ public sealed interface TypedQuantity {
 
   Pattern SHAPE =
       Pattern.compile(
-          "(?<sign>[+-])?\\s*(?:(?<whole>\\d{1,12})[\\s-]+)?(?<number>\\d{1,15}(?:[.,]\\d{0,15})?|[.,]\\d{1,15})"
-              + "(?<power>[eE][+-]?\\d{1,3})?(?:\\s*/\\s*(?<under>\\d{1,9}))?\\s*(?<unit>[^\\d\\s].*)?");
+          "(?<sign>[+-])?\\s*(?:(?<whole>\\d{1,12})[\\s-]+)?(?<number>\\d{1,15}(?:[.,]\\d{0,30})?|[.,]\\d{1,30})"
+              + "(?<power>[eE][+-]?\\d{1,3})?(?:\\s*/\\s*(?<under>\\d{1,9}))?\\s*(?<unit>[^\\d\\s.,].*)?");
 
   static TypedQuantity read(String typed, Quantity quantity, Unit shown) {
     String text = typed.strip().replace('\u2212', '-');

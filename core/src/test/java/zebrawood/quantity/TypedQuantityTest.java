@@ -37,6 +37,7 @@ class TypedQuantityTest {
           6.35        | LENGTH | 6.35
           6,35        | LENGTH | 6.35
           .5          | LENGTH | 0.5
+          0.01968503937007874015748 | LENGTH | 0.01968503937007874
           7.          | LENGTH | 7
           -0.25       | LENGTH | -0.25
           +3          | LENGTH | 3

@@ -171,6 +171,44 @@ class PseudoLanguageWindowTest extends WindowTest {
     assertThat(plain).isEmpty();
   }
 
+  private void choose(String name) {
+    onInterface(() -> {
+      app.model().choose(
+          app.model().machinesProperty().get().stream()
+              .filter(m -> m.name().equals(name))
+              .findFirst()
+              .orElseThrow());
+      return null;
+    });
+    until("it is open", () -> app.model().opened().machine().name().equals(name));
+    settle();
+  }
+
+  /** What is sent is in the controller's language, what it means in the reader's. */
+  @Test
+  @SuppressWarnings("unchecked") // its items are the names of ports
+  void noCardThatAsksBeforeItSendsShowsPlainEnglish() {
+    choose("Tansy");
+    keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+    unfold();
+    press("#dialect-stand-in");
+    onInterface(() -> {
+      ComboBox<String> port = (ComboBox<String>) node("#controller-port");
+      port.setValue(port.getItems().getLast());
+      return null;
+    });
+    settle();
+    press("#controller-read");
+    until("it is read", () -> !node("#controller-write").isDisabled());
+    for (String button : List.of("#controller-write", "#controller-homing", "#controller-shot")) {
+      press(button);
+      assertThat(shows("#confirm-cancel")).as(button).isTrue();
+      look("the card of " + button);
+      press("#confirm-cancel");
+    }
+    assertThat(plain).isEmpty();
+  }
+
   @Test
   void noCardShowsPlainEnglish() {
     keys(KeyCode.CONTROL, KeyCode.K);
@@ -199,6 +237,11 @@ class PseudoLanguageWindowTest extends WindowTest {
     keys(KeyCode.ESCAPE);
     press("#status-initials");
     look("initials");
+    keys(KeyCode.ESCAPE);
+    keys(KeyCode.CONTROL, KeyCode.DIGIT5);
+    press("#secondary");
+    assertThat(shows("#reason")).isTrue();
+    look("a reason is asked for");
     keys(KeyCode.ESCAPE);
     keys(KeyCode.CONTROL, KeyCode.DIGIT6);
     fill("#reading-0-0", "six");

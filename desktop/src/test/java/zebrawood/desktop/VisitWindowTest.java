@@ -10,9 +10,14 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.control.TitledPane;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import zebrawood.desktop.controller.CornerIfKnown;
+import zebrawood.desktop.controller.IfKnown;
 import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
@@ -24,6 +29,19 @@ import zebrawood.words.Phrasebook;
 class VisitWindowTest extends WindowTest {
   private static final DisplayUnits INCHES =
       DisplayUnits.METRIC.with(DisplayUnits.Length.INCH).with(DisplayUnits.Temperature.FAHRENHEIT);
+  private static final String PRINTED =
+      """
+      par beam top = 1000
+      par beam least = 0
+      par beam follows = yes
+      par speak in = mm
+      par corner search = yes
+      par corner = far left
+      par stay inside = yes
+      par end switches = yes
+      par reach across = 700
+      par reach deep = 500
+      """;
 
   @Override
   protected void prepare(Path workshopFile) {
@@ -73,12 +91,58 @@ class VisitWindowTest extends WindowTest {
     }
   }
 
+  private void unfold() {
+    onInterface(() -> {
+      app.scene().getRoot().lookupAll(".titled-pane").stream()
+          .map(TitledPane.class::cast)
+          .forEach(p -> p.setExpanded(true));
+      return null;
+    });
+    settle();
+  }
+
+  private void readSite() {
+    fill("#site-earth", "0.13");
+    answerAll();
+    unfold();
+    fill("#site-fuse-fitted", "16");
+    fill("#site-bar", "1.4");
+    fill("#site-room", "70");
+    fill("#site-humidity", "50");
+    fill("#site-clearance", "12");
+  }
+
+  /** What it prints is in its own units, whatever the window shows. */
+  @SuppressWarnings("unchecked") // its items are what was asked
+  private void readController() {
+    unfold();
+    onInterface(() -> {
+      ((Button) node("#dialect-stand-in")).fire();
+      ((ComboBox<IfKnown>) node("#controller-switches")).setValue(IfKnown.YES);
+      ((ComboBox<CornerIfKnown>) node("#controller-home")).setValue(CornerIfKnown.REAR_LEFT);
+      ((TextInputControl) node("#controller-dump")).setText(PRINTED);
+      return null;
+    });
+    settle();
+    answerAll();
+  }
+
+  /** The marks of {@link MirrorWindowTest}, in inches. */
+  private void readMirrors() {
+    line("4 mA");
+    line(
+        Stream.of("0.5 -0.5 3 -1.5 -1 0 -3.5 2 -3.5 -1 -6 1".split(" "))
+            .map(mm -> String.valueOf(Double.parseDouble(mm) / 25.4))
+            .toArray(String[]::new));
+  }
+
   /** Bare numbers all along: what is shown is what they mean. */
   private Map<String, Double> visit() {
     onInterface(() -> {
       app.model().unitsProperty().set(INCHES);
       return null;
     });
+    readAndRecord("site", KeyCode.DIGIT1, this::readSite);
     readAndRecord(
         "start",
         KeyCode.DIGIT3,
@@ -93,6 +157,8 @@ class VisitWindowTest extends WindowTest {
           line("70", "45", "65");
           answerAll();
         });
+    readAndRecord("controller", KeyCode.DIGIT4, this::readController);
+    readAndRecord("mirrors", KeyCode.DIGIT5, this::readMirrors);
     readAndRecord(
         "bed",
         KeyCode.DIGIT6,
@@ -103,7 +169,7 @@ class VisitWindowTest extends WindowTest {
           }
         });
     Map<String, Double> figures = new TreeMap<>();
-    for (String station : List.of("start", "cooling", "bed")) {
+    for (String station : List.of("site", "start", "cooling", "controller", "mirrors", "bed")) {
       Entry last =
           onInterface(
               () -> entries().filter(e -> e.stationId().equals(station)).toList().getLast());
@@ -132,10 +198,15 @@ class VisitWindowTest extends WindowTest {
     }
   }
 
+  /** Figures do not depend on the units in which somebody read. */
   private static void judge(Map<String, Double> figures) {
     assertThat(figures.get("cooling.coolantStart")).isCloseTo(18.333, within(0.001));
     // Magnus by hand: 21.11 °C at 45 % is 8.71 °C.
     assertThat(figures.get("cooling.dewMargin")).isCloseTo(18.333 - 8.71, within(0.1));
+    assertThat(figures.get("site.room")).isCloseTo(21.111, within(0.001));
+    // The marks furthest apart are (-1, 0) and (-6, 1) mm.
+    assertThat(figures.get("mirrors.wander")).isCloseTo(Math.sqrt(26), within(1e-6));
+    assertThat(figures).containsEntry("controller.fullPower", 100.0);
     assertThat(figures.values()).isNotEmpty().doesNotContainNull();
   }
 
