@@ -1,9 +1,11 @@
 package zebrawood.controller;
 
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import zebrawood.words.Message;
 
 /**
@@ -27,12 +29,45 @@ public enum Role {
   HARD_LIMITS(Role.ON, Role.OFF),
   SOFT_LIMITS(Role.ON, Role.OFF),
   HOME_CORNER(Arrays.stream(Corner.values()).map(Corner::spelled).toArray(String[]::new)),
-  REPORT_UNITS("mm", "inch");
+  REPORT_UNITS("mm", "inch"),
+  /** Whether more power is a higher or a lower signal. */
+  POWER_SENSE(Role.RISING, Role.FALLING),
+  FIELD_SIZE_X,
+  FIELD_SIZE_Y,
+  LENS_FOCAL_LENGTH,
+  SOURCE_KIND("co2", "diode", "fibre", "uv"),
+  LEAST_PULSE_RATE,
+  MOST_PULSE_RATE,
+  FIELD_SCALE_X,
+  FIELD_SCALE_Y,
+  FIELD_OFFSET_X,
+  FIELD_OFFSET_Y;
 
   /** Meanings of a switch. */
   public static final String ON = "on";
 
   public static final String OFF = "off";
+
+  /** Meanings of the power's sense. */
+  public static final String RISING = "rising";
+
+  public static final String FALLING = "falling";
+
+  /**
+   * Roles of a field and its source: they are judged beside lens and laser, not beside a gantry.
+   */
+  private static final Set<Role> OF_A_FIELD =
+      EnumSet.of(
+          FIELD_SIZE_X,
+          FIELD_SIZE_Y,
+          LENS_FOCAL_LENGTH,
+          SOURCE_KIND,
+          LEAST_PULSE_RATE,
+          MOST_PULSE_RATE,
+          FIELD_SCALE_X,
+          FIELD_SCALE_Y,
+          FIELD_OFFSET_X,
+          FIELD_OFFSET_Y);
 
   private final List<String> meanings;
 
@@ -43,6 +78,11 @@ public enum Role {
   /** What a choice can mean; empty for a number. */
   public List<String> meanings() {
     return meanings;
+  }
+
+  /** Whether it is of a field and its source rather than of a gantry. */
+  public boolean isOfAField() {
+    return OF_A_FIELD.contains(this);
   }
 
   public boolean isChoice() {

@@ -59,6 +59,12 @@ public record Settings(Dialect dialect, SequencedMap<String, String> values) {
     return new Settings(dialect, values);
   }
 
+  /** The lines of a dump that set something, as they were printed. */
+  public static List<String> lines(String dump, Dialect dialect) {
+    SettingLine line = new SettingLine(dialect);
+    return dump.lines().filter(text -> line.read(text).isPresent()).toList();
+  }
+
   /** As printed; empty where it was not reported or nobody knows which one it is. */
   public Optional<String> printed(Role role) {
     return dialect.key(role).map(values::get);

@@ -13,8 +13,9 @@ import zebrawood.words.Message;
 
 /**
  * Which line of what a controller prints may play which role? It is a proposal, for somebody with
- * the manual in hand to confirm: by the value (it is the machine's travel, or the top word of the
- * job software), and by words that are printed beside it. What nothing speaks for is not proposed.
+ * the manual in hand to confirm: by the value (it is the machine's travel or field, a lens, or the
+ * top word of the job software), and by words that are printed beside it. What nothing speaks for
+ * is not proposed.
  *
  * <p>The pattern of a line is the one that most lines fit: what all of them begin with, a key, what
  * stands between, a value, and behind it what may begin a remark.
@@ -48,6 +49,9 @@ public final class Teaching {
           List.of("on", "off"),
           List.of("true", "false"),
           List.of("enabled", "disabled"));
+
+  /** A kind of source is written in two ways; both begin so. */
+  private static final Map<String, String> SPELLINGS = Map.of("fibre", "fib");
 
   private Teaching() {}
 
@@ -86,27 +90,64 @@ public final class Teaching {
         Role.MOST_SPEED_Y, List.of(List.of("y", "max", "rate"), List.of("y", "max", "speed")));
     words.put(Role.TRAVEL_X, List.of(List.of("x", "travel")));
     words.put(Role.TRAVEL_Y, List.of(List.of("y", "travel")));
+    words.put(
+        Role.FIELD_SIZE_Y,
+        List.of(
+            List.of("field", "height"),
+            List.of("field", "depth"),
+            List.of("field", "size", "y"),
+            List.of("work", "area", "y")));
+    words.put(
+        Role.FIELD_SIZE_X,
+        List.of(List.of("field", "size"), List.of("field", "width"), List.of("work", "area")));
+    words.put(Role.LENS_FOCAL_LENGTH, List.of(List.of("lens"), List.of("focal")));
+    words.put(
+        Role.SOURCE_KIND,
+        List.of(List.of("laser", "type"), List.of("source", "type"), List.of("source", "kind")));
+    words.put(
+        Role.LEAST_PULSE_RATE,
+        List.of(List.of("min", "freq"), List.of("min", "pulse", "rate"), List.of("least", "freq")));
+    words.put(
+        Role.MOST_PULSE_RATE,
+        List.of(List.of("max", "freq"), List.of("max", "pulse", "rate"), List.of("top", "freq")));
+    words.put(Role.FIELD_SCALE_X, List.of(List.of("scale", "x")));
+    words.put(Role.FIELD_SCALE_Y, List.of(List.of("scale", "y")));
+    words.put(Role.FIELD_OFFSET_X, List.of(List.of("offset", "x")));
+    words.put(Role.FIELD_OFFSET_Y, List.of(List.of("offset", "y")));
     words.put(Role.IDLE_DELAY, List.of(List.of("idle")));
     words.put(Role.REPORT_UNITS, List.of(List.of("report", "inch"), List.of("report", "unit")));
     return words;
   }
 
   /**
-   * @param text what was pasted or read
-   * @param travelMm to the right and to the rear
+   * What somebody knows already, and a setting may be equal to.
+   *
+   * @param areaMm to the right and to the rear
+   * @param gantry whether that is what a head travels; else it is what a beam is turned over
    * @param softwareTop the job software's top power word
+   * @param lensesMm focal lengths
    */
-  public static Proposals propose(String text, List<Double> travelMm, OptionalDouble softwareTop) {
+  public record Facts(
+      List<Double> areaMm, boolean gantry, OptionalDouble softwareTop, List<Double> lensesMm) {}
+
+  /**
+   * @param text what was pasted or read; a page of named fields in lines of {@link
+   *     NamedFields#LINE}
+   * @param page whether it is one
+   */
+  public static Proposals propose(String text, boolean page, Facts facts) {
     List<String> lines =
         text.length() > LONGEST
             ? List.of()
             : text.lines().map(String::strip).filter(l -> !l.isEmpty()).limit(MOST_LINES).toList();
-    Optional<String> pattern = pattern(lines);
+    Optional<String> pattern = page ? Optional.of(NamedFields.LINE) : pattern(lines);
     if (pattern.isEmpty()) {
       return new Proposals(pattern, List.of(), List.of(), 0);
     }
     List<String> remarks =
-        REMARKS.stream().filter(r -> lines.stream().anyMatch(l -> endsWithRemark(l, r))).toList();
+        REMARKS.stream()
+            .filter(r -> !page && lines.stream().anyMatch(l -> endsWithRemark(l, r)))
+            .toList();
     Dialect bare =
         new Dialect(
             "-",
@@ -120,7 +161,7 @@ public final class Teaching {
     for (String line : lines) {
       reader.read(line).ifPresent(s -> read.add(new Line(s.key(), s.value(), line)));
     }
-    return new Proposals(pattern, remarks, roles(read, travelMm, softwareTop), read.size());
+    return new Proposals(pattern, remarks, roles(read, facts), read.size());
   }
 
   /** A setting with the whole line it stood in. */
@@ -158,12 +199,11 @@ public final class Teaching {
     return best.isEmpty() ? Optional.empty() : Optional.of(best.strip());
   }
 
-  private static List<Proposal> roles(
-      List<Line> read, List<Double> travelMm, OptionalDouble softwareTop) {
+  private static List<Proposal> roles(List<Line> read, Facts facts) {
     Map<Role, Proposal> proposed = new LinkedHashMap<>();
     for (var role : WORDS.entrySet()) {
       for (Line one : read) {
-        String beside = one.line.toLowerCase(Locale.ROOT);
+        String beside = words(one.line);
         boolean speaks =
             role.getValue().stream()
                 .anyMatch(all -> all.stream().allMatch(w -> hasWord(beside, w)));
@@ -173,10 +213,30 @@ public final class Teaching {
         }
       }
     }
-    byValue(proposed, read, Role.TRAVEL_X, OptionalDouble.of(travelMm.get(0)));
-    byValue(proposed, read, Role.TRAVEL_Y, OptionalDouble.of(travelMm.get(1)));
-    byValue(proposed, read, Role.TOP_POWER_WORD, softwareTop);
+    byValue(
+        proposed,
+        read,
+        facts.gantry ? Role.TRAVEL_X : Role.FIELD_SIZE_X,
+        OptionalDouble.of(facts.areaMm.get(0)));
+    byValue(
+        proposed,
+        read,
+        facts.gantry ? Role.TRAVEL_Y : Role.FIELD_SIZE_Y,
+        OptionalDouble.of(facts.areaMm.get(1)));
+    if (facts.gantry) {
+      byValue(proposed, read, Role.TOP_POWER_WORD, facts.softwareTop);
+    }
+    for (double focal : facts.lensesMm) {
+      byValue(proposed, read, Role.LENS_FOCAL_LENGTH, OptionalDouble.of(focal));
+    }
     return List.copyOf(proposed.values());
+  }
+
+  /** In lower case, with blanks between words that are written together. */
+  private static String words(String line) {
+    return line.replaceAll("(\\p{Ll})(\\p{Lu})", "$1 $2")
+        .replaceAll("[_./\\-]", " ")
+        .toLowerCase(Locale.ROOT);
   }
 
   /** Begins a word; a single letter is a word of its own. */
@@ -197,7 +257,7 @@ public final class Teaching {
     List<Line> same =
         read.stream()
             .filter(p -> {
-              OptionalDouble number = Printed.number(p.value);
+              OptionalDouble number = Printed.number(FieldAudit.withoutLetter(p.value));
               return number.isPresent()
                   && Math.abs(number.getAsDouble() - value.getAsDouble()) < SAME_MM;
             })
@@ -221,6 +281,11 @@ public final class Teaching {
           values.put(Role.OFF, pair.get(1));
         }
       }
+    }
+    if (role == Role.SOURCE_KIND) {
+      role.meanings().stream()
+          .filter(kind -> words(one.value).contains(SPELLINGS.getOrDefault(kind, kind)))
+          .forEach(kind -> values.put(kind, one.value));
     }
     proposed.put(role, new Proposal(role, one.key, values, because));
   }

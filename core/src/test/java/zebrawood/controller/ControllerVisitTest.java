@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
@@ -17,8 +18,11 @@ import zebrawood.controller.ControllerReadings.Policy;
 import zebrawood.controller.ControllerReadings.Units;
 import zebrawood.controller.ControllerVisit.HomeAtStart;
 import zebrawood.controller.ControllerVisit.Motion;
+import zebrawood.controller.ControllerVisit.PanelAnswer;
+import zebrawood.controller.ControllerVisit.PanelStep;
 import zebrawood.controller.ControllerVisit.Proof;
 import zebrawood.controller.ControllerVisit.TwoMarks;
+import zebrawood.controller.Dialect.Said;
 import zebrawood.ledger.Figure;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
@@ -61,6 +65,16 @@ class ControllerVisitTest {
       Optional<AxisScale.Readings> across,
       TwoMarks marks,
       List<Proof> proofs) {
+    return numbered(dump, before, across, marks, proofs, List.of());
+  }
+
+  private static ControllerVisit numbered(
+      String dump,
+      Optional<String> before,
+      Optional<AxisScale.Readings> across,
+      TwoMarks marks,
+      List<Proof> proofs,
+      List<PanelAnswer> panel) {
     return new ControllerVisit(
         Optional.of(
             new ControllerReadings(
@@ -81,8 +95,25 @@ class ControllerVisitTest {
         HomeAtStart.NOT_KNOWN,
         "",
         "blue cable, left port",
-        proofs);
+        proofs,
+        panel);
   }
+
+  /** What somebody with the manual in hand said of a page. */
+  private static final Dialect PAGE =
+      new Dialect(
+          "Page",
+          NamedFields.LINE,
+          NamedFields.LINE,
+          Optional.empty(),
+          Map.of(
+              "field-size-x", Said.number("Field size"),
+              "field-size-y", Said.number("Field height"),
+              "lens-focal-length", Said.number("Lens"),
+              "source-kind", Said.choice("Laser type", Map.of("co2", "CO2", "fibre", "fiber")),
+              "least-pulse-rate", Said.number("Min frequency (kHz)"),
+              "most-pulse-rate", Said.number("Max frequency")),
+          Optional.empty());
 
   private static ControllerVisit named(String text, Optional<String> before) {
     return named(text, before, OptionalDouble.empty(), Optional.empty());
@@ -92,10 +123,10 @@ class ControllerVisitTest {
       String text, Optional<String> before, OptionalDouble lens, Optional<String> offline) {
     return new ControllerVisit(
         Optional.empty(),
-        Optional.of(text),
+        Optional.of(new ControllerVisit.Page(PAGE, NamedFields.parse(text).text())),
         lens,
-        offline,
-        before,
+        offline.map(page -> NamedFields.parse(page).text()),
+        before.map(page -> NamedFields.parse(page).text()),
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
@@ -103,6 +134,7 @@ class ControllerVisitTest {
         HomeAtStart.NOT_KNOWN,
         "",
         "",
+        List.of(),
         List.of());
   }
 
@@ -166,6 +198,57 @@ class ControllerVisitTest {
   }
 
   @Test
+  void aBackwardsScaleIsTurnedByWhatTheDialectKnows() {
+    ControllerVisit.Judged f =
+        numbered(
+                RIGHT + "sense: up\n",
+                Optional.empty(),
+                Optional.empty(),
+                TwoMarks.LOWER_IS_DARKER,
+                PROVEN)
+            .solve(SEDGE);
+    assertThat(f.advice(ENGLISH).getFirst())
+        .startsWith("Set sense to a lower signal for more power before anything else");
+    assertThat(f.writes().getFirst().line()).isEqualTo("set sense down");
+    ControllerVisit.Judged strange =
+        numbered(
+                RIGHT + "sense: 7\n",
+                Optional.empty(),
+                Optional.empty(),
+                TwoMarks.LOWER_IS_DARKER,
+                PROVEN)
+            .solve(SEDGE);
+    assertThat(strange.advice(ENGLISH).getFirst()).startsWith("Turn sense round").contains("has 7");
+    assertThat(strange.writes()).isEmpty();
+  }
+
+  private static ControllerVisit.Judged panel(PanelAnswer... answers) {
+    return numbered(
+            RIGHT, Optional.empty(), Optional.empty(), TwoMarks.NOT_BURNT, PROVEN, List.of(answers))
+        .solve(SEDGE);
+  }
+
+  @Test
+  void aPanelShotIsAskedOneStepAfterTheOther() {
+    assertThat(panel().verdict()).as("nobody began one").isEqualTo(Verdict.WITHIN);
+    PanelAnswer ready = new PanelAnswer(PanelStep.READY, true);
+    PanelAnswer least = new PanelAnswer(PanelStep.LEAST, true);
+    assertThat(panel(ready).advice(ENGLISH))
+        .hasSize(1)
+        .first()
+        .asString()
+        .contains("least current");
+    ControllerVisit.Judged on = panel(ready, least, new PanelAnswer(PanelStep.ENDED, false));
+    assertThat(on.verdict()).isEqualTo(Verdict.STOP);
+    assertThat(on.advice(ENGLISH).getFirst()).startsWith("Press the emergency stop");
+    PanelAnswer ended = new PanelAnswer(PanelStep.ENDED, true);
+    assertThat(panel(ready, least, ended, new PanelAnswer(PanelStep.MARKED, false)).advice(ENGLISH))
+        .anyMatch(a -> a.startsWith("Raise the panel's current a little"));
+    assertThat(panel(ready, least, ended, new PanelAnswer(PanelStep.MARKED, true)).verdict())
+        .isEqualTo(Verdict.WITHIN);
+  }
+
+  @Test
   void whatIsAdvisedForStepsAndIdleDelayCanBeWrittenButNoUnit() {
     AxisScale.Readings off = new AxisScale.Readings(300, 298.6, 0.2, 2, OptionalDouble.of(80));
     String lazy = RIGHT.replace("idle: 255", "idle: 25");
@@ -185,19 +268,45 @@ class ControllerVisitTest {
 
   @Test
   void aPageOfNamedFieldsIsReadTheSameWay() {
-    String page = "[markcfg]\nField size = 110\nLaser type: CO2\n\"Offset X\" : \"0.2\",\n";
+    String page = "Field size = 110\nLaser type: CO2\n\"Offset X\" : \"0.2\",\n";
     ControllerVisit.Judged f = named(page, Optional.empty()).solve(FLINT);
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(f.advice(ENGLISH))
         .hasSize(2)
-        .anyMatch(a -> a.startsWith("Set \"markcfg / field size\" to 150"))
+        .anyMatch(a -> a.startsWith("Set \"Field size\" to 150"))
         .anyMatch(a -> a.contains("for a fibre source"));
+    assertThat(f.warnings(ENGLISH)).anyMatch(w -> w.startsWith("1 settings play no role"));
     String right = page.replace("110", "150").replace("CO2", "fiber");
     ControllerVisit.Judged other = named(right, Optional.of(page)).solve(FLINT);
     assertThat(other.verdict()).isEqualTo(Verdict.WITHIN);
     assertThat(other.sinceLeft()).hasSize(2);
+    assertThat(other.advice(ENGLISH))
+        .as("the offset was not understood, and no motion was proven")
+        .containsExactly("Leave it: what is understood fits.");
     assertThatThrownBy(() -> NamedFields.parse("nothing here"))
         .hasMessageContaining("field size = 110");
+  }
+
+  @Test
+  void whatNobodyNamedFitsNothing() {
+    ControllerVisit.Judged f =
+        named("glow = 3\nshine = 4\nMax frequency = 80", Optional.empty()).solve(FLINT);
+    assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(f.notJudged()).as("a rate without a unit is none").isEqualTo(3);
+    assertThat(f.advice(ENGLISH)).noneMatch(a -> a.startsWith("Leave it"));
+    assertThat(named("glow = 3", Optional.of("glow = 2")).solve(FLINT).warnings(ENGLISH))
+        .anyMatch(w -> w.contains("compared with the list as it was left"));
+  }
+
+  @Test
+  void aFieldInInchesIsNamedAsThat() {
+    assertThat(advice(FLINT, "Field size = 5.906", OptionalDouble.empty()))
+        .hasSize(1)
+        .first()
+        .asString()
+        .contains("inches where millimetres belong");
+    assertThat(advice(FLINT, "Field size = 5.906 in", OptionalDouble.empty()))
+        .containsExactly("Leave it: the settings fit.");
   }
 
   @Test
@@ -207,20 +316,20 @@ class ControllerVisitTest {
             List.of(new Lens(160, OptionalDouble.of(110)), new Lens(254, OptionalDouble.of(175))));
     String page = "Field size = 110\nLens = F160\n";
     assertThat(advice(two, page, OptionalDouble.of(160)))
-        .containsExactly("Leave it: the settings fit, and the motion is proven.");
+        .containsExactly("Leave it: the settings fit.");
     assertThat(advice(two, page, OptionalDouble.of(254)))
         .containsExactly(
-            "Set \"field size\" to 175 for the 254 mm lens, field 175 mm: it has 110, and everything is burnt in the wrong size.",
-            "Load the configuration of the 254 mm lens, field 175 mm: \"lens\" is F160, a lens that is not on it.");
+            "Set \"Field size\" to 175 for the 254 mm lens, field 175 mm: it has 110, and everything is burnt in the wrong size.",
+            "Load the configuration of the 254 mm lens, field 175 mm: \"Lens\" is F160, a lens that is not on it.");
     assertThat(advice(two, "Lens = 100", OptionalDouble.empty()))
-        .anyMatch(a -> a.contains("\"lens\" is 100"));
+        .anyMatch(a -> a.contains("\"Lens\" is 100"));
     assertThat(advice(two, "Lens = 100", OptionalDouble.of(100)))
         .as("a lens that nobody told the machine of is believed")
-        .containsExactly("Leave it: the settings fit, and the motion is proven.");
+        .containsExactly("Leave it: the settings fit.");
     Machine one = FLINT.withLenses(List.of(new Lens(160, OptionalDouble.of(110))));
     assertThat(advice(one, "Field size = 175", OptionalDouble.empty()))
         .as("the only one is on it")
-        .anyMatch(a -> a.startsWith("Set \"field size\" to 110"));
+        .anyMatch(a -> a.startsWith("Set \"Field size\" to 110"));
   }
 
   @Test
@@ -238,17 +347,15 @@ class ControllerVisitTest {
     assertThat(
             advice(
                 pulsed,
-                "Min frequency (kHz) = 20\nMax frequency = 80 kHz\nFrequency Hz = 10000\nMax pulse rate = 10",
+                "Min frequency (kHz) = 10\nMax frequency = 80000 Hz\n",
                 OptionalDouble.empty()))
         .containsExactlyInAnyOrder(
-            "Set \"max frequency\" to 60 kHz: it has 80 kHz, and the source gives its power from 20 to 60 kHz only.",
-            "Set \"frequency hz\" to 20 kHz: it has 10000, and the source gives its power from 20 to 60 kHz only.");
-    assertThat(advice(FLINT, "Frequency = 5000", OptionalDouble.empty()))
-        .as("nobody knows its range")
-        .hasSize(1)
-        .first()
-        .asString()
-        .startsWith("Leave it");
+            "Set \"Max frequency\" to 60 kHz: it has 80000 Hz, and the source gives its power from 20 to 60 kHz only.",
+            "Set \"Min frequency (kHz)\" to 20 kHz: it has 10, and the source gives its power from 20 to 60 kHz only.");
+    ControllerVisit.Judged f = named("Max frequency = 80000 Hz", Optional.empty()).solve(pulsed);
+    assertThat(f.fields())
+        .as("in the unit that it is printed in")
+        .anyMatch(i -> i.advised().equals(new ControllerFinding.Value.Number(60_000)));
     assertThatThrownBy(() -> new PulseRange(60, 20)).hasMessageContaining("at most mostKhz");
   }
 
@@ -265,7 +372,7 @@ class ControllerVisitTest {
     assertThat(f.wrong()).isEqualTo(1);
     assertThat(f.advice(ENGLISH))
         .containsExactly(
-            "Make both configurations alike: \"offset x\" is 0.2 with the computer and 0 without it.");
+            "Make both configurations alike: \"Offset X\" is 0.2 with the computer and 0 without it.");
   }
 
   private static List<String> advice(Machine machine, String page, OptionalDouble lens) {

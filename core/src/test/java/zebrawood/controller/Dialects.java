@@ -30,6 +30,7 @@ public final class Dialects {
     roles.put("top-power-word", Said.number("top"));
     roles.put("least-power-word", Said.number("least"));
     roles.put("laser-follows-motion", Said.choice("follow", bits));
+    roles.put("power-sense", Said.choice("sense", Map.of("rising", "up", "falling", "down")));
     roles.put("steps-per-mm-x", Said.number("steps_x"));
     roles.put("steps-per-mm-y", Said.number("steps_y"));
     roles.put("travel-x", Said.number("reach_x"));

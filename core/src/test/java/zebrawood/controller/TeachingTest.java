@@ -7,13 +7,16 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import zebrawood.controller.Teaching.Facts;
 import zebrawood.controller.Teaching.Proposal;
 import zebrawood.controller.Teaching.Proposals;
 
 class TeachingTest {
   private static Proposals propose(String... lines) {
     return Teaching.propose(
-        String.join("\n", lines), List.of(400.0, 300.0), OptionalDouble.of(1000));
+        String.join("\n", lines),
+        false,
+        new Facts(List.of(400.0, 300.0), true, OptionalDouble.of(1000), List.of()));
   }
 
   private static String key(Proposals p, Role role) {
@@ -57,6 +60,29 @@ class TeachingTest {
     assertThat(propose().roles()).isEmpty();
   }
 
+  @Test
+  void aPageOfAFieldIsReadByItsWordsAndByWhatTheMachineIs() {
+    Facts flint =
+        new Facts(List.of(110.0, 110.0), false, OptionalDouble.of(1000), List.of(160.0, 254.0));
+    Proposals p =
+        Teaching.propose(
+            "mark / fieldSize = 110\nmark / fieldHeight = 110\nsource_type = FIBER\n"
+                + "glass = F254\nMax frequency (kHz) = 80\nOffset_X = 0.2\nburst = 1000\n",
+            true,
+            flint);
+    assertThat(p.settingLine()).contains(NamedFields.LINE);
+    assertThat(p.lines()).isEqualTo(7);
+    assertThat(key(p, Role.FIELD_SIZE_X)).isEqualTo("mark / fieldSize");
+    assertThat(key(p, Role.FIELD_SIZE_Y)).isEqualTo("mark / fieldHeight");
+    assertThat(key(p, Role.LENS_FOCAL_LENGTH)).as("by its value").isEqualTo("glass");
+    assertThat(key(p, Role.MOST_PULSE_RATE)).isEqualTo("Max frequency (kHz)");
+    assertThat(key(p, Role.FIELD_OFFSET_X)).isEqualTo("Offset_X");
+    assertThat(key(p, Role.TOP_POWER_WORD)).as("nothing of a gantry").isEmpty();
+    assertThat(p.roles().stream().filter(r -> r.role() == Role.SOURCE_KIND).findFirst())
+        .hasValueSatisfying(
+            r -> assertThat(r.values()).containsExactly(Map.entry("fibre", "FIBER")));
+  }
+
   /** Whatever is pasted, a proposal or none; what is proposed as a pattern reads lines. */
   @Test
   void nothingThatIsPastedIsTooStrange() {
@@ -68,7 +94,11 @@ class TeachingTest {
         text.append(
             random.nextInt(12) == 0 ? '\n' : letters.charAt(random.nextInt(letters.length())));
       }
-      Proposals p = Teaching.propose(text.toString(), List.of(1.0, 2.0), OptionalDouble.empty());
+      Proposals p =
+          Teaching.propose(
+              text.toString(),
+              random.nextBoolean(),
+              new Facts(List.of(1.0, 2.0), false, OptionalDouble.empty(), List.of(160.0)));
       assertThat(p.settingLine().isPresent() || p.roles().isEmpty()).isTrue();
     }
   }

@@ -132,7 +132,6 @@ class ControllerWindowTest extends WindowTest {
   private void known() {
     onInterface(() -> {
       ((TitledPane) node("#controller-dialect-fold")).setExpanded(true);
-      ((TitledPane) node("#controller-software-fold")).setExpanded(true);
       return null;
     });
     settle();
@@ -141,7 +140,6 @@ class ControllerWindowTest extends WindowTest {
       ((ComboBox<IfKnown>) node("#controller-switches")).setValue(IfKnown.YES);
       ((ComboBox<CornerIfKnown>) node("#controller-home")).setValue(CornerIfKnown.FRONT_LEFT);
       ((TitledPane) node("#controller-dialect-fold")).setExpanded(false);
-      ((TitledPane) node("#controller-software-fold")).setExpanded(false);
       return null;
     });
     settle();
@@ -228,8 +226,9 @@ class ControllerWindowTest extends WindowTest {
     settle();
     assertThat(page())
         .contains(
-            "Let the laser follow the motion",
-            "the laser follows the motion: on, top power word: 1000");
+            "Write 2 settings",
+            "every stop leaves a burn",
+            "in the software is the same full power");
     keys(KeyCode.CONTROL, KeyCode.ENTER);
     initials();
     until("it is recorded", () -> count() == 2);
@@ -240,8 +239,11 @@ class ControllerWindowTest extends WindowTest {
   void readWrittenReadBackAndLeft() throws IOException {
     plugIn(Faults.NONE);
     read();
-    assertThat(page()).contains("100 % in the software reaches 25 % of the laser");
-    press("#controller-write");
+    assertThat(page())
+        .contains("Read over 127.0.0.1", "100 % in the software reaches only 25.0 % of the laser")
+        .doesNotContain("par beam top");
+    assertThat(words("#primary")).isEqualTo("See what is sent…");
+    press("#primary");
     assertThat(page()).contains("Nothing may run while it is written");
     int before = entries().size();
     press("#confirm-go");
@@ -282,7 +284,7 @@ class ControllerWindowTest extends WindowTest {
 
   @Test
   void theCablePulledInAWriteLeavesTheStationOut() throws IOException {
-    plugIn(Faults.NONE.unpluggedAfterIn(49));
+    plugIn(Faults.NONE.unpluggedAfterIn(57));
     read();
     press("#controller-write");
     int before = entries().size();
@@ -334,6 +336,49 @@ class ControllerWindowTest extends WindowTest {
   }
 
   @Test
+  void aShotByThePanelsButtonIsAskedStepByStepAfterTodaysProof() {
+    openTansy();
+    known();
+    String right =
+        "par stay inside = yes\npar end switches = yes\npar corner search = yes\npar corner = near left\npar beam top = 1000\npar beam least = 0\npar beam follows = yes\npar reach across = 400\npar reach deep = 400\n";
+    onInterface(() -> {
+      ((TextInputControl) node("#controller-dump")).setText(right);
+      ((TitledPane) node("#controller-shot-order-fold")).setExpanded(true);
+      return null;
+    });
+    settle();
+    assertThat(page()).contains("Only after today's proof: ");
+    assertThat(onInterface(() -> node("#proof-ready").isVisible() && seen("#proof-ready")))
+        .isFalse();
+    goThroughTheCard();
+    onInterface(() -> {
+      ((TitledPane) node("#controller-shot-order-fold")).setExpanded(true);
+      return null;
+    });
+    settle();
+    assertThat(onInterface(() -> seen("#proof-ready"))).isTrue();
+    for (String step : List.of("ready", "least", "ended")) {
+      press("#proof-" + step);
+    }
+    assertThat(page()).contains("it left a mark");
+    press("#proof-marked");
+    int before = entries().size();
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    initials();
+    until("it is recorded", () -> count() == before + 1);
+    assertThat(entries().getLast().readings()).contains("\"step\":\"marked\"");
+  }
+
+  private boolean seen(String selector) {
+    for (javafx.scene.Node n = node(selector); n != null; n = n.getParent()) {
+      if (!n.isVisible()) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  @Test
   @SuppressWarnings("unchecked") // its items are faults
   void theStandInCanBeBrokenToPractiseOn() {
     openTansy();
@@ -361,7 +406,7 @@ class ControllerWindowTest extends WindowTest {
   @Test
   void theCablePulledInAShotLeavesTheStationOut() throws IOException {
     // State and two readings to look; state, state and two readings before the shot.
-    plugIn(Faults.NONE.unpluggedAfterIn(54));
+    plugIn(Faults.NONE.unpluggedAfterIn(62));
     goThroughTheCard();
     read();
     press("#controller-shot");
@@ -439,17 +484,16 @@ class ControllerWindowTest extends WindowTest {
 
   @Test
   void aConfigurationFileIsTaken() throws IOException {
-    openTansy();
+    open("Moss");
     Path page =
         java.nio.file.Files.writeString(file.resolveSibling("mark.cfg"), "Field size = 110");
-    onInterface(() -> {
-      ((TitledPane) node("#controller-file-fold")).setExpanded(true);
-      return null;
-    });
-    settle();
     fill("#controller-file-name", page.toString());
     keys(KeyCode.ENTER);
-    assertThat(page()).contains("Set \"field size\" to 400");
+    assertThat(page()).contains("how it prints its settings");
+    press("#dialect-teach");
+    assertThat(page())
+        .contains("From the file mark.cfg: 1 settings", "Field size to the right")
+        .contains("Set \"Field size\" to 60");
     fill("#controller-file-name", page + "-none");
     keys(KeyCode.ENTER);
     assertThat(status()).contains("cannot be read");
@@ -518,11 +562,6 @@ class ControllerWindowTest extends WindowTest {
         "par rest after = 999\npar stay inside = yes\npar end switches = yes\npar corner search = yes\npar corner = near left\npar beam top = 24000\npar beam least = 0\npar beam follows = no\npar reach across = 380\npar reach deep = 350\n";
     plugIn(Faults.NONE);
     leaveAs("laser", Head.LASER, laser);
-    onInterface(() -> {
-      ((TitledPane) node("#controller-software-fold")).setExpanded(true);
-      return null;
-    });
-    settle();
     fill("#controller-top-word", "24000");
     fill("#controller-travel-x", "380");
     fill("#controller-travel-y", "350");
@@ -548,7 +587,7 @@ class ControllerWindowTest extends WindowTest {
       until("it is swapped", () -> said().contains("Written and read back"));
       until("it is kept", () -> count() >= before + 2);
       settle();
-      assertThat(page()).contains(toLaser ? "reaches 100 %" : "To be sent: nothing");
+      assertThat(page()).doesNotContain("in an order that is safe");
       Settings now = controller.settings();
       assertThat(now.number(Role.TOP_POWER_WORD, 0, 1e6)).hasValue(toLaser ? 1000 : 24000);
       assertThat(now.is(Role.LASER_FOLLOWS_MOTION, toLaser ? Role.ON : Role.OFF)).isTrue();
@@ -558,15 +597,16 @@ class ControllerWindowTest extends WindowTest {
 
   @Test
   void theLensOnItAndWhatItUsesWithoutTheComputerAreCompared() {
-    openTansy();
+    open("Moss");
     onInterface(() -> {
-      ((TextInputControl) node("#controller-dump")).setText("Field size = 400\nLens = 160");
+      ((TextInputControl) node("#controller-dump")).setText("Field size = 60\nLens = 160");
       ((TitledPane) node("#controller-named-fold")).setExpanded(true);
       ((TextInputControl) node("#controller-offline")).setText("Field size = 110\nLens = 160");
       return null;
     });
     settle();
-    assertThat(page()).contains("\"field size\" is 400 with the computer and 110 without it");
+    press("#dialect-teach");
+    assertThat(page()).contains("\"Field size\" is 60 with the computer and 110 without it");
     fill("#controller-lens", "254");
     assertThat(page()).contains("Load the configuration of the 254 mm lens");
   }

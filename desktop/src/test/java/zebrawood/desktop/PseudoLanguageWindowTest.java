@@ -173,11 +173,12 @@ class PseudoLanguageWindowTest extends WindowTest {
 
   private void choose(String name) {
     onInterface(() -> {
-      app.model().choose(
-          app.model().machinesProperty().get().stream()
-              .filter(m -> m.name().equals(name))
-              .findFirst()
-              .orElseThrow());
+      app.model()
+          .choose(
+              app.model().machinesProperty().get().stream()
+                  .filter(m -> m.name().equals(name))
+                  .findFirst()
+                  .orElseThrow());
       return null;
     });
     until("it is open", () -> app.model().opened().machine().name().equals(name));

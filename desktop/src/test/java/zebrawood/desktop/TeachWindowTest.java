@@ -245,7 +245,7 @@ class TeachWindowTest extends WindowTest {
     });
     press("#controller-read");
     until("it is read", () -> said().contains("settings read"));
-    assertThat(page()).contains("100 % in the software reaches 25 % of the laser");
+    assertThat(page()).contains("100 % in the software reaches only 25.0 % of the laser");
     press("#controller-write");
     press("#confirm-go");
     if (shows("#initials")) {

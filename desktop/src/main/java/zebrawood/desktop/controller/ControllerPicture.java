@@ -18,15 +18,15 @@ import zebrawood.quantity.Quantity;
 import zebrawood.records.picture.Canvas;
 
 /**
- * The software's percentage across and the true share of the laser up, now and after; below it the
- * bed from above with the corner it homes to and the one it should.
+ * Beside one another: the software's percentage across and the true share of the laser up, now and
+ * after; and the bed from above with the corner it homes to and the one it should.
  */
 final class ControllerPicture {
-  private static final double SIDE = 44;
-  private static final double TOP = 20;
-  private static final double PLAN_HEIGHT = 110;
-  private static final double GAP = 54;
-  private static final int STEPS = 100;
+  private static final double EDGE = 14;
+  private static final double CAPTION = 24;
+  private static final double HALF = 0.47;
+  private static final double CROSS = 5;
+  private static final int STEPS = 50;
 
   private final Canvas on;
 
@@ -38,7 +38,11 @@ final class ControllerPicture {
     Optional<ControllerReadings> numbered = found.flatMap(f -> f.readings().numbered());
     Optional<ControllerFinding> audit = found.flatMap(f -> f.finding().audit());
     if (numbered.isEmpty() || audit.isEmpty()) {
-      on.words(Text.of("controller.picture.empty"), on.width() / 2, on.height() / 2, "plan-side");
+      on.words(
+          Text.of(found.isEmpty() ? "controller.picture.empty" : "controller.picture.no-gantry"),
+          on.width() / 2,
+          on.height() / 2,
+          "plan-side");
       return;
     }
     ControllerPicture picture = new ControllerPicture(on);
@@ -47,34 +51,26 @@ final class ControllerPicture {
   }
 
   private double bottom() {
-    return on.height() - PLAN_HEIGHT - GAP;
+    return on.height() - CAPTION;
   }
 
   private double x(double percent) {
-    return SIDE + percent / 100 * (on.width() - SIDE - 24);
+    return EDGE + percent / 100 * (HALF * on.width() - 2 * EDGE);
   }
 
   private double y(double share) {
-    return bottom() - share * (bottom() - TOP);
+    return bottom() - share * (bottom() - EDGE);
   }
 
   private void power(ControllerReadings r, ControllerFinding f) {
     on.line(x(0), y(0), x(100), y(0), "trend-axis");
     on.line(x(0), y(0), x(0), y(1), "trend-axis");
-    on.line(x(0), y(1), x(100), y(1), "plan-grid");
-    for (int percent = 0; percent <= 100; percent += 50) {
-      on.words(
-          Text.of("controller.picture.percent", percent),
-          x(percent) - (percent == 100 ? 12 : 0),
-          y(0) + 13,
-          "plan-side");
-    }
-    on.words(Text.of("controller.picture.percent", 100), x(0) - 22, y(1), "plan-side");
     on.line(x(0), y(0), x(100), y(1), "power-after");
+    on.words(Text.of("controller.picture.software"), x(50), y(0) + CAPTION / 2, "plan-side");
     OptionalDouble top = number(f, "power-word-scale");
     OptionalDouble least = number(f, "minimum-power-word");
     if (top.isEmpty()) {
-      on.words(Text.of("controller.picture.unknown"), x(50), y(0.5), "plan-now");
+      on.words(Text.of("controller.picture.unknown"), x(50), y(0.5), x(100) - x(0), "plan-now");
       return;
     }
     PowerScale scale =
@@ -89,25 +85,17 @@ final class ControllerPicture {
     if (full < 0.995) {
       on.words(
           Text.of("controller.picture.reaches", Amount.of(100 * full, Quantity.PERCENT, 0)),
-          x(100) - 70,
-          y(full) - 12,
-          "plan-now");
+          x(72),
+          full > 0.6 ? y(0.2) : y(full) - 12,
+          "power-value");
     } else if (scale.saturatesAtPercent() < 99.5) {
       on.words(
           Text.of(
               "controller.picture.flat",
               Amount.of(scale.saturatesAtPercent(), Quantity.PERCENT, 0)),
-          x(scale.saturatesAtPercent() / 2 + 50),
-          y(1) - 10,
-          "plan-now");
-    }
-    if (scale.deadBelowPercent() > 0.5) {
-      on.words(
-          Text.of(
-              "controller.picture.dead", Amount.of(scale.deadBelowPercent(), Quantity.PERCENT, 0)),
-          x(scale.deadBelowPercent()) + 40,
-          y(0) - 12,
-          "plan-after");
+          x(60),
+          y(0.2),
+          "power-value");
     }
   }
 
@@ -127,31 +115,39 @@ final class ControllerPicture {
   }
 
   private void plan(ControllerReadings r, ControllerFinding f) {
-    double high = PLAN_HEIGHT - 26;
-    double wide =
-        Math.min(
-            on.width() - 2 * SIDE,
-            high * r.machine().travelMm().get(0) / r.machine().travelMm().get(1));
-    double left = SIDE;
-    double topY = on.height() - PLAN_HEIGHT;
-    on.rectangle(left, topY, wide, high, "plan-bed");
-    on.words(Text.of("controller.picture.front"), left + wide / 2, topY + high + 12, "plan-side");
+    double room = (1 - HALF) * on.width() - 2 * EDGE;
+    double deepest = bottom() - EDGE;
+    double ratio = r.machine().travelMm().get(0) / r.machine().travelMm().get(1);
+    double wide = Math.min(room, deepest * ratio);
+    double high = wide / ratio;
+    double left = HALF * on.width() + EDGE + (room - wide) / 2;
+    double top = bottom() - high;
+    on.rectangle(left, top, wide, high, "plan-bed");
     Corner right = r.machine().homeCorner();
-    on.circle(cornerX(right, left, wide), cornerY(right, topY, high), 9, "home-right");
+    on.circle(cornerX(right, left, wide), cornerY(right, top, high), 7, "home-right");
+    boolean homes = word(f, "homing").filter(Role.ON::equals).isPresent();
     Optional<Corner> now =
-        word(f, "homing")
-            .filter(Role.ON::equals)
-            .flatMap(on -> word(f, "home-corner"))
+        word(f, "home-corner")
             .flatMap(
                 c -> Arrays.stream(Corner.values()).filter(k -> k.spelled().equals(c)).findFirst());
-    now.ifPresent(c -> on.circle(cornerX(c, left, wide), cornerY(c, topY, high), 5, "home-now"));
+    now.filter(c -> c != right)
+        .ifPresent(c -> cross(cornerX(c, left, wide), cornerY(c, top, high)));
     on.words(
-        now.map(c ->
-                Text.of(c == right ? "controller.picture.homes" : "controller.picture.homes-wrong"))
-            .orElse(Text.of("controller.picture.homes-not")),
-        left + wide + (on.width() - left - wide) / 2,
-        topY + high / 2,
-        now.filter(c -> c == right).isPresent() ? "plan-side" : "plan-now");
+        Text.of(
+            !homes
+                ? "controller.picture.homes-not"
+                : now.filter(c -> c == right).isPresent()
+                    ? "controller.picture.homes"
+                    : "controller.picture.homes-wrong"),
+        left + wide / 2,
+        bottom() + CAPTION / 2,
+        room + EDGE,
+        "plan-side");
+  }
+
+  private void cross(double x, double y) {
+    on.line(x - CROSS, y - CROSS, x + CROSS, y + CROSS, "home-now");
+    on.line(x - CROSS, y + CROSS, x + CROSS, y - CROSS, "home-now");
   }
 
   private static double cornerX(Corner corner, double left, double wide) {

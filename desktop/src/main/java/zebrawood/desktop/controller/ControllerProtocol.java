@@ -42,6 +42,11 @@ final class ControllerProtocol implements LinkBar.Actions {
   private final ControllerSession session;
   private final Ports ports;
   private final SnapshotPart snapshots;
+  private final LinkBar linkBar;
+  private Optional<ReadOver> readOver = Optional.empty();
+
+  /** What was read over a port. */
+  private record ReadOver(String port, String text) {}
 
   ControllerProtocol(ControllerWork work, SheetContext sheet) {
     this.work = work;
@@ -51,11 +56,22 @@ final class ControllerProtocol implements LinkBar.Actions {
     ports = new Ports(work.machine());
     work.fault().valueProperty().subscribe(ports::breakWith);
     session = new ControllerSession(ports::open, workshop.ui());
-    snapshots = new SnapshotPart(work::dialect);
+    snapshots = new SnapshotPart(work::settingsOf);
+    linkBar = new LinkBar(ports.names(), session, this);
   }
 
   LinkBar linkBar() {
-    return new LinkBar(ports.names(), session, this);
+    return linkBar;
+  }
+
+  /** The port that the settings on the sheet were read over; empty where they came otherwise. */
+  Optional<String> readOver() {
+    return readOver.filter(r -> r.text().equals(work.dump().text())).map(ReadOver::port);
+  }
+
+  /** Shows what would be sent to the port that was read. */
+  void writeWhatWasRead() {
+    readOver().ifPresent(this::write);
   }
 
   SnapshotPart snapshots() {
@@ -99,7 +115,8 @@ final class ControllerProtocol implements LinkBar.Actions {
             session.read(
                 line,
                 settings -> {
-                  work.dump().set(settings.dump());
+                  readOver = Optional.of(new ReadOver(port, settings.dump()));
+                  work.takeRead(settings.dump());
                   say("controller.said.read", settings.values().size());
                   sheet.focusNext();
                 }));
@@ -188,6 +205,7 @@ final class ControllerProtocol implements LinkBar.Actions {
       String port, Entry begun, EntryRecorder.Reading r, SettingsChange.Outcome outcome) {
     switch (outcome) {
       case SettingsChange.Outcome.Done(Settings snapshot, Settings after) -> {
+        readOver = Optional.of(new ReadOver(port, after.dump()));
         show(begun, after);
         say("controller.said.written");
       }

@@ -1,10 +1,5 @@
 package zebrawood.desktop.controller;
 
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.InvalidPathException;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -13,10 +8,12 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
-import javafx.scene.control.TextField;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import zebrawood.controller.Audit;
 import zebrawood.controller.AxisScale;
-import zebrawood.controller.ConsoleLines;
 import zebrawood.controller.ControllerReadings;
 import zebrawood.controller.ControllerStation;
 import zebrawood.controller.ControllerVisit;
@@ -25,29 +22,28 @@ import zebrawood.controller.ControllerVisit.Motion;
 import zebrawood.controller.ControllerVisit.Proof;
 import zebrawood.controller.ControllerVisit.TwoMarks;
 import zebrawood.controller.Dialect;
-import zebrawood.controller.NamedFields;
 import zebrawood.controller.Role;
 import zebrawood.controller.RunUp;
 import zebrawood.controller.Settings;
 import zebrawood.controller.Talk;
-import zebrawood.controller.Write;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.ProofField;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
+import zebrawood.desktop.sheet.JudgedLine;
 import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Part;
 import zebrawood.desktop.sheet.SheetContext;
 import zebrawood.desktop.sheet.StationWork;
+import zebrawood.desktop.sheet.Step;
 import zebrawood.desktop.solve.Solver;
 import zebrawood.desktop.stations.StationDefinition;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
 import zebrawood.machine.Machine;
-import zebrawood.measure.UnusableReading;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.quantity.Quantity;
@@ -63,14 +59,15 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
           Solver.of("controller", ControllerReadings.class, Audit::solve, Set.of()));
 
   private static final double SCALE_PER_MILLE = 2;
-  private static final long LONGEST_FILE = 200_000;
   private static final double SMALLEST_SETTING = 0.001;
   private static final double LARGEST_SETTING = 1e7;
 
   private final Machine machine;
   private final WordsField dump = form().words(Field.READING + "dump");
+  private final WordsField fileName = form().words(Field.READING + "file");
   private final HeadFields head = new HeadFields(form());
   private final DialectFields dialect = new DialectFields(form());
+  private final PrintedText printed = new PrintedText(dialect);
   private final List<QuantityField> across = scale("X");
   private final List<QuantityField> along = scale("Y");
   private final QuantityField rule = form().quantity("rule", Quantity.LENGTH, 0.001, 10);
@@ -82,7 +79,7 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
       form().choice(Field.READING + "marks", TwoMarks.class, TwoMarks.NOT_BURNT);
   private final WordsField configuration = form().words("configuration");
   private final QuantityField lens = form().quantity("lens", Quantity.LENGTH, 5, 2000);
-  private final WordsField offline = form().words(Field.READING + "offline", NamedFields::parse);
+  private final WordsField offline = form().words(Field.READING + "offline");
   private final WordsField leastMark = form().words("leastMark");
   private final WordsField connection = form().words("connection");
   private final Map<Motion, ProofField> proofs = new EnumMap<>(Motion.class);
@@ -93,6 +90,21 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
   private final QuantityField pulse;
 
   private Optional<String> leftBefore = Optional.empty();
+
+  /** Where what stands there came from, and how much of it is read. */
+  private final ObjectProperty<Message> origin = new SimpleObjectProperty<>(Message.NONE);
+
+  /** Whether what is pasted is to be seen: until something was read. */
+  private final BooleanProperty pasting = new SimpleBooleanProperty(true);
+
+  /** Whether somebody types in what is pasted. */
+  private boolean typing;
+
+  private final PanelShot panel = new PanelShot(form());
+
+  /** The text that came from the file, until it is another. */
+  private String ofTheFile = "";
+
   private Optional<ControllerProtocol> protocol = Optional.empty();
 
   public ControllerWork(Machine machine, DisplayUnits units) {
@@ -151,14 +163,7 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
    * How this controller prints its settings; empty while nobody said it, or not so that it can be.
    */
   Optional<Dialect> dialect() {
-    if (dialect.isEmpty() || dialect.writeLine().isEmpty()) {
-      return Optional.empty();
-    }
-    try {
-      return Optional.of(dialect.dialect());
-    } catch (UnusableReading e) {
-      return Optional.empty();
-    }
+    return printed.dialect();
   }
 
   /** How it is talked to, as far as somebody said it. */
@@ -172,22 +177,26 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
   }
 
   Optional<Settings> settingsOf(String text) {
-    try {
-      return dialect()
-          .filter(d -> !text.isBlank())
-          .map(d -> Settings.parse(ConsoleLines.plain(text, d), d));
-    } catch (UnusableReading e) {
-      return Optional.empty();
-    }
+    return printed.settings(text);
+  }
+
+  /** Whether what is known of it is of a gantry; a page of a field and its source is not. */
+  private boolean isGantry() {
+    return dialect()
+        .filter(d ->
+            d.talk().isPresent() || d.byRole().keySet().stream().anyMatch(r -> !r.isOfAField()))
+        .isPresent();
   }
 
   @Override
   protected Stream<Field> needed() {
     List<Field> needed = new ArrayList<>(List.of(dump));
-    if (!dialect.isEmpty()) {
+    if (!dialect.isEmpty() && !dialect.isPage()) {
       needed.add(dialect.writeLine());
     }
-    head.needed().forEach(needed::add);
+    if (isGantry()) {
+      head.needed().forEach(needed::add);
+    }
     for (List<QuantityField> axis : List.of(across, along)) {
       if (QuantityField.begun(axis)) {
         needed.addAll(axis);
@@ -216,49 +225,22 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
   /** What nobody looked at yet, and what a write may depend on. */
   @Override
   protected Optional<Message> waitsFor() {
-    if (dialect.isEmpty() && !isPage(dump.text())) {
+    if (dialect.isEmpty()) {
       return Optional.of(Message.of("controller.waits.dialect"));
     }
-    return settings().isPresent() ? head.toLookAt() : Optional.empty();
-  }
-
-  /**
-   * Whether the text is what this controller prints. Without a word on how it prints, or where not
-   * one line fits, a page of names and values can still be read.
-   *
-   * @throws UnusableReading when what is said of how it prints cannot be so
-   */
-  private boolean fitsTheDialect() {
-    if (dialect.isEmpty()) {
-      return false;
-    }
-    Dialect its = dialect.dialect();
-    try {
-      Settings.parse(ConsoleLines.plain(dump.text(), its), its);
-      return true;
-    } catch (UnusableReading e) {
-      return !isPage(dump.text());
-    }
-  }
-
-  private static boolean isPage(String text) {
-    try {
-      NamedFields.parse(text);
-      return true;
-    } catch (UnusableReading e) {
-      return false;
-    }
+    return isGantry() && settings().isPresent() ? head.toLookAt() : Optional.empty();
   }
 
   @Override
   protected ControllerVisit readings() {
-    boolean numbered = fitsTheDialect();
+    Dialect its = dialect.dialect();
+    String lines = printed.lines(dump.text());
     return new ControllerVisit(
-        numbered ? Optional.of(numbered()) : Optional.empty(),
-        numbered ? Optional.empty() : Optional.of(dump.text()),
+        isGantry() ? Optional.of(numbered(its, lines)) : Optional.empty(),
+        isGantry() ? Optional.empty() : Optional.of(new ControllerVisit.Page(its, lines)),
         lens.value(),
-        offline.isEmpty() ? Optional.empty() : Optional.of(offline.text()),
-        leftBefore,
+        offline.isEmpty() ? Optional.empty() : Optional.of(printed.lines(offline.text())),
+        leftBefore.map(printed::lines),
         axis(across, Role.STEPS_PER_MM_X),
         axis(along, Role.STEPS_PER_MM_Y),
         speed.isEmpty()
@@ -270,7 +252,8 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
         head.homeAtStart(),
         text(configuration),
         connection.text(),
-        answered(proofs, Proof::new));
+        answered(proofs, Proof::new),
+        panel.answers());
   }
 
   private Optional<AxisScale.Readings> axis(List<QuantityField> fields, Role steps) {
@@ -285,10 +268,10 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
         : Optional.empty();
   }
 
-  private ControllerReadings numbered() {
+  private ControllerReadings numbered(Dialect its, String lines) {
     return new ControllerReadings(
-        dialect.dialect(),
-        ConsoleLines.plain(dump.text(), dialect.dialect()),
+        its,
+        lines,
         head.machine(machine),
         head.jobSoftware(),
         head.wired(),
@@ -310,76 +293,165 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
   protected void attached(SheetContext sheet) {
     protocol = Optional.of(new ControllerProtocol(this, sheet));
     configuration.textProperty().subscribe((before, now) -> configurationNamed(sheet, now.strip()));
+    ofTheFile = dump.text();
+    pasting.set(dump.isEmpty());
+    outcomeProperty().subscribe((before, now) -> showOrigin());
+    showOrigin();
+    dump.textProperty()
+        .subscribe((before, now) -> {
+          if (!now.equals(ofTheFile)) {
+            fileName.set("");
+          }
+        });
   }
 
   @Override
   public List<Part> parts() {
-    return List.of(
-        Part.heading("sheet.readings", "sheet.keys"),
-        new Part.Own(pane -> protocol.orElseThrow().linkBar()),
-        new Part.Area(dump, 6, Message.of("controller.dump.prompt")),
-        new Part.Told(),
-        new Part.Rows(List.copyOf(proofs.values())),
-        head.software(),
-        Part.fold(
-            "controller.dialect",
-            Stream.concat(
-                    Stream.of(new Part.Own(pane -> new DialectBar(this, dialect))),
-                    dialect.prints().stream())
-                .toArray(Part[]::new)),
-        Part.fold("controller.talk", dialect.talks().toArray(Part[]::new)),
-        Part.fold(
-            "controller.scale",
-            Part.hint("controller.scale.hint"),
-            new Part.Rows(Stream.of(across, along, List.of(rule)).flatMap(List::stream).toList())),
-        Part.fold("controller.run-up", Part.rows(speed, acceleration, width)),
-        Part.fold("controller.marks", Part.hint("controller.marks.hint"), Part.rows(marks)),
-        Part.fold(
-            "controller.shot-order",
-            Part.rows(share, pulse),
-            Part.hint("controller.shot.hint"),
-            Part.rows(leastMark)),
-        Part.fold(
-            "controller.snapshots",
-            Part.hint("controller.snapshots.hint"),
-            new Part.Own(pane -> protocol.orElseThrow().snapshots())),
-        Part.fold(
-            "controller.configuration",
-            Part.hint("controller.configuration.hint"),
-            Part.rows(configuration),
-            head.ofTheHead()),
-        Part.fold(
-            "controller.file", Part.hint("controller.file.hint"), new Part.Own(pane -> fileName())),
-        Part.fold(
-            "controller.named",
-            Part.rows(lens),
-            Part.hint("controller.offline.hint"),
-            new Part.Area(offline, 4, Message.of("controller.offline.prompt"))),
-        Part.fold("controller.practice", Part.hint("controller.practice.hint"), Part.rows(fault)),
-        Part.fold(
-            "controller.connection",
-            Part.hint("controller.connection.hint"),
-            Part.rows(connection)));
+    List<Part> parts =
+        new ArrayList<>(
+            List.of(
+                Part.heading("sheet.readings", "sheet.keys"),
+                new Part.Live(origin),
+                new Part.Own(pane -> protocol.orElseThrow().linkBar()),
+                new Part.OpenWhile(
+                    pasting,
+                    Part.fold(
+                        "controller.pasted",
+                        new Part.Area(dump, 6, Message.of("controller.dump.prompt")),
+                        Part.hint("controller.file.hint"),
+                        new Part.Own(pane -> new FileBar(this, pane)))),
+                new Part.Told()));
+    parts.addAll(head.software());
+    if (!proofs.isEmpty()) {
+      parts.add(Part.heading("controller.motion", "sheet.keys"));
+      parts.add(new Part.Rows(List.copyOf(proofs.values())));
+      parts.add(new Part.Own(pane -> protocol.orElseThrow().linkBar().motion()));
+    }
+    parts.addAll(
+        List.of(
+            Part.fold(
+                "controller.dialect",
+                Stream.concat(
+                        Stream.of(new Part.Own(pane -> new DialectBar(this, dialect))),
+                        dialect.prints().stream())
+                    .toArray(Part[]::new)),
+            Part.fold("controller.talk", dialect.talks().toArray(Part[]::new)),
+            Part.fold(
+                "controller.scale",
+                Part.hint("controller.scale.hint"),
+                new Part.Rows(
+                    Stream.of(across, along, List.of(rule)).flatMap(List::stream).toList())),
+            Part.fold("controller.run-up", Part.rows(speed, acceleration, width)),
+            Part.fold("controller.marks", Part.hint("controller.marks.hint"), Part.rows(marks)),
+            Part.fold(
+                "controller.shot-order",
+                Part.rows(share, pulse),
+                new Part.Own(pane -> protocol.orElseThrow().linkBar().shot()),
+                Part.heading("controller.panel", "sheet.keys"),
+                new Part.When(panel.mayFire().not(), List.of(new Part.Live(panel.missing()))),
+                new Part.When(panel.mayFire(), panel.parts()),
+                Part.rows(leastMark)),
+            Part.fold(
+                "controller.snapshots",
+                Part.hint("controller.snapshots.hint"),
+                new Part.Own(pane -> protocol.orElseThrow().snapshots()),
+                new Part.Own(pane -> protocol.orElseThrow().linkBar().restore())),
+            Part.fold(
+                "controller.configuration",
+                Part.hint("controller.configuration.hint"),
+                Part.rows(configuration),
+                head.ofTheHead()),
+            Part.fold(
+                "controller.named",
+                Part.rows(lens),
+                Part.hint("controller.offline.hint"),
+                new Part.Area(offline, 4, Message.of("controller.offline.prompt"))),
+            Part.fold(
+                "controller.practice", Part.hint("controller.practice.hint"), Part.rows(fault)),
+            Part.fold(
+                "controller.connection",
+                Part.hint("controller.connection.hint"),
+                Part.rows(connection))));
+    return parts;
   }
 
-  /** A configuration file by its name; Enter takes its text. */
-  private TextField fileName() {
-    TextField name = new TextField();
-    name.setId("controller-file-name");
-    name.setAccessibleText(Text.of("controller.file"));
-    name.setOnAction(e -> {
-      try {
-        Path path = Path.of(name.getText().strip());
-        if (Files.size(path) > LONGEST_FILE) {
-          say(Message.of("controller.file.long", LONGEST_FILE / 1000));
-          return;
-        }
-        dump.set(Files.readString(path, StandardCharsets.ISO_8859_1));
-      } catch (IOException | InvalidPathException failed) {
-        say(Message.of("controller.file.bad", Message.quoted(name.getText().strip())));
-      }
-    });
-    return name;
+  /** What was read over the link; its lines need not be looked at. */
+  void takeRead(String text) {
+    dump.set(text);
+    pasting.set(false);
+  }
+
+  void takeFile(String name, String text) {
+    form()
+        .quietly(() -> {
+          dump.set(text);
+          fileName.set(name);
+        });
+    ofTheFile = text;
+  }
+
+  /** The name of the file whose text stands there; empty where it is no file's. */
+  WordsField fileName() {
+    return fileName;
+  }
+
+  /** Its lines need not be looked at once they are read and nobody types in them. */
+  private void showOrigin() {
+    origin.set(whereFrom());
+    if (!typing && settings().isPresent()) {
+      pasting.set(false);
+    }
+  }
+
+  @Override
+  public void focused(Optional<Field> field) {
+    typing = field.filter(dump::equals).isPresent();
+    showOrigin();
+  }
+
+  private Message whereFrom() {
+    if (dump.isEmpty()) {
+      return Message.of("controller.origin.none");
+    }
+    Optional<Integer> lines = settings().map(settings -> settings.values().size());
+    if (lines.isEmpty()) {
+      return Message.of("controller.origin.not-read");
+    }
+    return protocol
+        .flatMap(ControllerProtocol::readOver)
+        .map(port ->
+            Message.of(
+                "controller.origin.link",
+                Message.quoted(port),
+                Message.quoted(dialect().map(Dialect::name).orElse("")),
+                lines.get()))
+        .orElseGet(() ->
+            fileName.isEmpty()
+                ? Message.of("controller.origin.pasted", lines.get())
+                : Message.of(
+                    "controller.origin.file", Message.quoted(fileName.text()), lines.get()));
+  }
+
+  /** Where it can be sent, what is wrong is seen before it is sent. */
+  @Override
+  public Optional<Order> order() {
+    return found()
+        .filter(f -> !f.finding().writes().isEmpty())
+        .flatMap(f -> protocol)
+        .filter(p -> p.readOver().isPresent())
+        .map(p -> new Order(Message.of("controller.order.see"), p::writeWhatWasRead));
+  }
+
+  @Override
+  public Optional<List<JudgedLine>> judged() {
+    return Optional.of(
+        found().map(f -> SettingLines.of(f.finding(), settings())).orElse(List.of()));
+  }
+
+  /** What can be written is one step; what each line does stands in the list. */
+  @Override
+  public List<Step> steps(Outcome.Found<ControllerVisit, Judged> found) {
+    return SettingLines.steps(found.finding());
   }
 
   void say(Message words) {
@@ -411,22 +483,6 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
     List<Message> sentences = new ArrayList<>();
     found
         .finding()
-        .audit()
-        .ifPresent(a ->
-            a.effectiveFullPower()
-                .ifPresent(full ->
-                    sentences.add(
-                        Message.of(
-                            head.laser() ? "controller.summary.power" : "controller.summary.speed",
-                            Amount.of(100 * full, Quantity.PERCENT, 0),
-                            found.finding().writes().isEmpty()
-                                ? Message.of("controller.summary.nothing")
-                                : Message.list(
-                                    found.finding().writes().stream()
-                                        .map(Write::meaning)
-                                        .toList())))));
-    found
-        .finding()
         .runUp()
         .ifPresent(r ->
             sentences.add(
@@ -439,6 +495,7 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
 
   @Override
   public void recordChanged(List<Entry> entries) {
+    context().ifPresent(c -> panel.ask(c.host().notProvenToday()));
     context()
         .ifPresent(c -> {
           List<Snapshot> all = Snapshot.all(entries, c.workshop().clock().getZone());

@@ -1,25 +1,24 @@
 package zebrawood.desktop.controller;
 
-import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.InvalidPathException;
-import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import zebrawood.controller.Dialect;
+import zebrawood.controller.NamedFields;
 import zebrawood.controller.Teaching;
 import zebrawood.desktop.sheet.HeightCachingBox;
 import zebrawood.desktop.text.Text;
+import zebrawood.machine.Lens;
+import zebrawood.machine.Machine;
 import zebrawood.measure.UnusableReading;
+import zebrawood.records.configuration.ConfigurationText;
 import zebrawood.records.json.RecordJson;
 import zebrawood.words.Message;
 
 /** Where a dialect comes from: what is pasted, a file, or the stand-in's; and into a file again. */
 final class DialectBar extends HeightCachingBox {
-  private static final long LONGEST_FILE = 200_000;
-
   private final ControllerWork work;
   private final DialectFields fields;
   private final TextField file = new TextField();
@@ -38,6 +37,7 @@ final class DialectBar extends HeightCachingBox {
             button("dialect-teach", "controller.teach", this::teach),
             button(
                 "dialect-stand-in", "controller.dialect.stand-in", () -> take(StandIn.dialect())),
+            button("dialect-forget", "controller.dialect.forget", fields::forget),
             button("dialect-import", "controller.dialect.import", this::read),
             button("dialect-export", "controller.dialect.export", this::write));
     buttons.getStyleClass().add("dense");
@@ -58,9 +58,11 @@ final class DialectBar extends HeightCachingBox {
 
   /** Proposes; what somebody typed stays as it is. */
   private void teach() {
-    Teaching.Proposals proposed =
-        Teaching.propose(
-            work.dump().text(), work.head().travelMm(work.machine()), work.head().topWord());
+    if (!fields.isEmpty() && work.settings().isEmpty()) {
+      work.say(Message.of("controller.said.not-of-this"));
+      return;
+    }
+    Teaching.Proposals proposed = proposed();
     if (proposed.settingLine().isEmpty()) {
       work.say(Message.of("controller.said.not-alike"));
       return;
@@ -75,32 +77,44 @@ final class DialectBar extends HeightCachingBox {
     work.say(Message.of("controller.said.taught", proposed.lines(), proposed.roles().size()));
   }
 
+  /** Lines that are alike; else a page or a file of names and values, whatever its format. */
+  private Teaching.Proposals proposed() {
+    String text = work.dump().text();
+    Machine machine = work.machine();
+    Teaching.Facts facts =
+        new Teaching.Facts(
+            work.head().travelMm(machine),
+            machine.build().headTravels(),
+            work.head().topWord(),
+            machine.lenses().orElse(List.of()).stream().map(Lens::focalLengthMm).toList());
+    Teaching.Proposals lines = Teaching.propose(text, false, facts);
+    Optional<NamedFields> page = ConfigurationText.read(text);
+    if (page.isEmpty()) {
+      return lines;
+    }
+    Teaching.Proposals fields = Teaching.propose(page.get().text(), true, facts);
+    return fields.lines() > lines.lines() ? fields : lines;
+  }
+
   private void read() {
-    String name = file.getText().strip();
     try {
-      Path path = Path.of(name);
-      if (Files.size(path) > LONGEST_FILE) {
-        work.say(Message.of("controller.file.long", LONGEST_FILE / 1000));
-        return;
-      }
-      take(RecordJson.read(Files.readString(path, StandardCharsets.UTF_8), Dialect.class));
+      take(RecordJson.read(TextFile.read(file.getText()), Dialect.class));
     } catch (UnusableReading e) {
       work.say(Message.quoted(e.getMessage()));
-    } catch (IOException | InvalidPathException e) {
-      work.say(Message.of("controller.file.bad", Message.quoted(name)));
+    } catch (TextFile.Refused e) {
+      work.say(e.said());
     }
   }
 
   private void write() {
-    String name = file.getText().strip();
     try {
-      Dialect dialect = fields.dialect();
-      Files.writeString(Path.of(name), RecordJson.write(dialect) + "\n");
-      work.say(Message.of("controller.said.dialect-written", Message.quoted(name)));
+      TextFile.write(file.getText(), RecordJson.write(fields.dialect()) + "\n");
+      work.say(
+          Message.of("controller.said.dialect-written", Message.quoted(file.getText().strip())));
     } catch (UnusableReading e) {
       work.say(Message.quoted(e.getMessage()));
-    } catch (IOException | InvalidPathException e) {
-      work.say(Message.of("controller.file.bad", Message.quoted(name)));
+    } catch (TextFile.Refused e) {
+      work.say(e.said());
     }
   }
 }

@@ -10,6 +10,7 @@ import java.util.function.BiFunction;
 import java.util.stream.Stream;
 import zebrawood.controller.Dialect;
 import zebrawood.controller.Dialect.Said;
+import zebrawood.controller.NamedFields;
 import zebrawood.controller.Role;
 import zebrawood.controller.Talk;
 import zebrawood.controller.Talk.EndOfLine;
@@ -55,6 +56,9 @@ final class DialectFields {
   private final QuantityField longestAnswer;
   private final ChoiceField<IfKnown> alone;
   private final ChoiceField<IfKnown> fromHome;
+
+  private List<Object> madeOf = List.of();
+  private Optional<Dialect> made = Optional.empty();
 
   private static final List<String> COMMANDS =
       List.of(
@@ -121,11 +125,30 @@ final class DialectFields {
   }
 
   /**
-   * What is typed, as a dialect.
+   * What is typed, as a dialect; made anew only where something of it was typed since.
    *
    * @throws UnusableReading when something of it cannot be so
    */
   Dialect dialect() {
+    List<Object> now =
+        Stream.<Object>concat(
+                all().map(WordsField::text),
+                Stream.of(
+                    endOfLine.get(),
+                    baud.value(),
+                    longestAnswer.value(),
+                    alone.get(),
+                    fromHome.get()))
+            .toList();
+    if (!now.equals(madeOf)) {
+      made = Optional.empty();
+      made = Optional.of(make());
+      madeOf = now;
+    }
+    return made.orElseThrow();
+  }
+
+  private Dialect make() {
     Map<String, Said> roles = new LinkedHashMap<>();
     keys.forEach((role, key) -> {
       if (!key.isEmpty()) {
@@ -228,6 +251,11 @@ final class DialectFields {
     });
   }
 
+  /** Nothing is known of it any more. */
+  void forget() {
+    form.quietly(() -> all().forEach(field -> field.set("")));
+  }
+
   private void take(Talk talk) {
     endOfLine.set(talk.endOfLine());
     baud.set(talk.baud());
@@ -283,6 +311,11 @@ final class DialectFields {
         field.set(printed);
       }
     });
+  }
+
+  /** Whether the lines are those of a page of named fields, which nothing is sent to. */
+  boolean isPage() {
+    return text(settingLine).equals(NamedFields.LINE) && commands.get("askSettings").isEmpty();
   }
 
   WordsField settingLine() {

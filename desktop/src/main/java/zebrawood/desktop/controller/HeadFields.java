@@ -65,12 +65,14 @@ final class HeadFields {
     topWord.set(1000);
   }
 
-  Part software() {
-    return Part.fold(
-        "controller.software",
+  /** What the technician looks at, and what the job software is set to. */
+  List<Part> software() {
+    return List.of(
+        Part.heading("controller.machine", "controller.machine.asked"),
+        new Part.Labelled(List.of(switches, home)),
+        Part.heading("controller.software", "controller.software.asked"),
         Part.rows(topWord, areaX, areaY),
-        new Part.Labelled(
-            List.of(home, switches, sent, wired, units, origin, policy, homeAtStart)));
+        new Part.Labelled(List.of(sent, wired, units, origin, policy, homeAtStart)));
   }
 
   /**

@@ -9,16 +9,11 @@ import zebrawood.desktop.sheet.HeightCachingBox;
 import zebrawood.desktop.sheet.WrappedLabel;
 import zebrawood.desktop.text.Text;
 
-/** The port and what can be done over it. */
+/** The port, what is read over it, and the buttons of all else that is done over it. */
 final class LinkBar extends HeightCachingBox {
   private final ComboBox<String> port = new ComboBox<>();
-  private final Button read;
-  private final Button write;
-  private final Button restore;
-  private final Button shot;
-  private final Button home;
-  private final Button corners;
-  private final Button cancel;
+  private final ControllerSession session;
+  private final Actions actions;
 
   /** What the buttons do. */
   interface Actions {
@@ -36,42 +31,59 @@ final class LinkBar extends HeightCachingBox {
   }
 
   LinkBar(List<String> ports, ControllerSession session, Actions actions) {
+    this.session = session;
+    this.actions = actions;
     port.setId("controller-port");
     port.setEditable(true);
     port.getItems().setAll(ports);
     port.setValue(ports.getFirst());
     port.setMaxWidth(Double.MAX_VALUE);
     port.setAccessibleText(Text.of("controller.port"));
-    read = button("controller-read", "controller.read", () -> actions.read(chosen()));
-    write = button("controller-write", "controller.write", () -> actions.write(chosen()));
-    restore = button("controller-restore", "controller.restore", () -> actions.restore(chosen()));
-    shot = button("controller-shot", "controller.shot", () -> actions.shot(chosen()));
-    home = button("controller-homing", "controller.home", () -> actions.home(chosen()));
-    corners = button("controller-corners", "controller.corners", () -> actions.corners(chosen()));
-    cancel = button("controller-cancel", "controller.cancel", session::cancel);
+    Button read = button("controller-read", "controller.read", () -> actions.read(chosen()));
+    Button write = button("controller-write", "controller.write", () -> actions.write(chosen()));
+    Button cancel = new Button(Text.of("controller.cancel"));
+    cancel.setId("controller-cancel");
+    cancel.setOnAction(e -> session.cancel());
+    cancel.visibleProperty().bind(session.busyProperty());
+    cancel.managedProperty().bind(session.busyProperty());
     Label words = new WrappedLabel("", "soft");
     words.setId("controller-link-words");
     words.textProperty().bind(session.wordsProperty());
     words.managedProperty().bind(words.textProperty().isNotEmpty());
-    for (Button b : List.of(read, write, restore, shot, home, corners)) {
-      b.disableProperty().bind(session.busyProperty());
-    }
-    cancel.visibleProperty().bind(session.busyProperty());
-    cancel.managedProperty().bind(session.busyProperty());
     setSpacing(6);
-    FlowPane buttons = new FlowPane(6, 6, read, write, restore, shot, home, corners, cancel);
-    buttons.getStyleClass().add("dense");
-    getChildren().addAll(port, buttons, words);
+    getChildren().addAll(port, row(read, write, cancel), words);
   }
 
-  private static Button button(String id, String key, Runnable run) {
+  private static FlowPane row(Button... buttons) {
+    FlowPane row = new FlowPane(6, 6, buttons);
+    row.getStyleClass().add("dense");
+    return row;
+  }
+
+  /** Homing and the corners, beside what proves the motion. */
+  FlowPane motion() {
+    return row(
+        button("controller-homing", "controller.home", () -> actions.home(chosen())),
+        button("controller-corners", "controller.corners", () -> actions.corners(chosen())));
+  }
+
+  FlowPane shot() {
+    return row(button("controller-shot", "controller.shot", () -> actions.shot(chosen())));
+  }
+
+  FlowPane restore() {
+    return row(button("controller-restore", "controller.restore", () -> actions.restore(chosen())));
+  }
+
+  private Button button(String id, String key, Runnable run) {
     Button button = new Button(Text.of(key));
     button.setId(id);
     button.setOnAction(e -> run.run());
+    button.disableProperty().bind(session.busyProperty());
     return button;
   }
 
-  private String chosen() {
+  String chosen() {
     String typed = port.getEditor().getText();
     return typed == null ? "" : typed.strip();
   }

@@ -5,15 +5,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import zebrawood.controller.Dialect;
+import java.util.function.Function;
 import zebrawood.controller.Difference;
-import zebrawood.controller.NamedFields;
 import zebrawood.controller.Settings;
 import zebrawood.desktop.sheet.When;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
-import zebrawood.measure.UnusableReading;
 import zebrawood.records.kept.KeptReadings;
 
 /**
@@ -69,21 +67,17 @@ record Snapshot(
   /**
    * What is otherwise in a later one, in words.
    *
-   * @param dialect how the controller prints; empty for a page of names and values
+   * @param read reads a text, where it can be read
    */
-  String against(Snapshot other, Optional<Dialect> dialect) {
-    try {
-      List<Difference> differences =
-          dialect.isPresent()
-              ? Difference.between(
-                  Settings.parse(text, dialect.get()), Settings.parse(other.text, dialect.get()))
-              : Difference.between(
-                  NamedFields.parse(text).values(), NamedFields.parse(other.text).values());
-      return differences.isEmpty()
-          ? Text.of("controller.snapshots.same")
-          : String.join("\n", differences.stream().map(d -> Text.of(d.said())).toList());
-    } catch (UnusableReading e) {
+  String against(Snapshot other, Function<String, Optional<Settings>> read) {
+    Optional<Settings> one = read.apply(text);
+    Optional<Settings> later = read.apply(other.text);
+    if (one.isEmpty() || later.isEmpty()) {
       return Text.of("controller.snapshots.kinds");
     }
+    List<Difference> differences = Difference.between(one.get(), later.get());
+    return differences.isEmpty()
+        ? Text.of("controller.snapshots.same")
+        : String.join("\n", differences.stream().map(d -> Text.of(d.said())).toList());
   }
 }

@@ -2,12 +2,12 @@ package zebrawood.desktop.controller;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Supplier;
+import java.util.function.Function;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import zebrawood.controller.Dialect;
+import zebrawood.controller.Settings;
 import zebrawood.desktop.sheet.Choices;
 import zebrawood.desktop.sheet.HeightCachingBox;
 import zebrawood.desktop.sheet.WrappedLabel;
@@ -22,14 +22,14 @@ final class SnapshotPart extends HeightCachingBox {
   private Optional<Snapshot> before = Optional.empty();
   private final Label differences = new WrappedLabel("");
 
-  private final Supplier<Optional<Dialect>> dialect;
+  private final Function<String, Optional<Settings>> read;
 
   /**
-   * @param dialect how the controller prints, as far as it is known now
+   * @param read reads a text, as far as it can be read now
    */
-  SnapshotPart(Supplier<Optional<Dialect>> dialect) {
+  SnapshotPart(Function<String, Optional<Settings>> read) {
     super(6);
-    this.dialect = dialect;
+    this.read = read;
     differences.setId("snapshot-differences");
     getChildren().addAll(first, second, differences);
     one.subscribe(s -> compare());
@@ -64,8 +64,6 @@ final class SnapshotPart extends HeightCachingBox {
 
   private void compare() {
     differences.setText(
-        one.get() == null || other.get() == null
-            ? ""
-            : one.get().against(other.get(), dialect.get()));
+        one.get() == null || other.get() == null ? "" : one.get().against(other.get(), read));
   }
 }

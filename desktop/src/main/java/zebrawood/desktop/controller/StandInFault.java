@@ -1,5 +1,6 @@
 package zebrawood.desktop.controller;
 
+import java.time.Duration;
 import java.util.Set;
 import zebrawood.controller.Role;
 import zebrawood.devices.controller.Faults;
@@ -11,6 +12,7 @@ public enum StandInFault {
   UNPLUGGED(Faults.NONE.unpluggedAfterIn(70)),
   GARBLED(Faults.NONE.garblingOut(300)),
   SLOW(Faults.NONE.slow(15_000_000L)),
+  LATE(Faults.NONE.late(Duration.ofSeconds(20))),
   REJECTING(Faults.NONE.rejecting(Set.of(Role.TOP_POWER_WORD))),
   FORGETTING(Faults.NONE.strange(true, true, true));
 

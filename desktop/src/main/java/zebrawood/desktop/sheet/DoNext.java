@@ -9,6 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.text.Text;
 
@@ -54,6 +55,11 @@ public final class DoNext extends HeightCachingBox {
         });
     getChildren()
         .addAll(SheetFrame.columnTitle(Text.of("sheet.do-next"), count), steps, caution, buttons);
+  }
+
+  /** A small picture between the steps and the caution. */
+  void setBeside(Region picture) {
+    getChildren().add(getChildren().indexOf(caution), picture);
   }
 
   /** A button's words, and whether it can be pressed. */

@@ -83,6 +83,11 @@ public final class FormPane extends HeightCachingBox {
       case Part.Hint(Message words) -> soft(Text.of(words));
       case Part.Live live -> live(live);
       case Part.Fold(String id, Message title, var parts) -> fold(id, title, parts);
+      case Part.OpenWhile(var open, Part.Fold(String id, Message title, var parts)) -> {
+        TitledPane fold = fold(id, title, parts);
+        open.subscribe(fold::setExpanded);
+        yield fold;
+      }
       case Part.When when -> when(when);
       case Part.Anew anew -> anew(anew);
       case Part.Area area -> area(area);
@@ -357,7 +362,7 @@ public final class FormPane extends HeightCachingBox {
     return words;
   }
 
-  private Node fold(String id, Message title, List<Part> parts) {
+  private TitledPane fold(String id, Message title, List<Part> parts) {
     VBox content = new HeightCachingBox(4);
     parts.forEach(p -> content.getChildren().add(node(p)));
     TitledPane fold = new TitledPane(Text.of(title), content);
@@ -408,6 +413,7 @@ public final class FormPane extends HeightCachingBox {
     text.setAccessibleText(Text.of(area.field().label()));
     text.setPromptText(Text.of(area.prompt()));
     text.setPrefRowCount(area.rows());
+    text.setUserData(area.field());
     text.textProperty().bindBidirectional(area.field().textProperty());
     area.field()
         .problemProperty()

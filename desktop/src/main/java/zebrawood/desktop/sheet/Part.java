@@ -46,6 +46,9 @@ public sealed interface Part {
   /** A part that is folded until it is wanted. */
   record Fold(String id, Message title, List<Part> parts) implements Part {}
 
+  /** A fold that opens and closes by itself when something changes, and by hand at any time. */
+  record OpenWhile(ObservableBooleanValue open, Fold fold) implements Part {}
+
   /** Parts that are there only at times. */
   record When(ObservableBooleanValue shown, List<Part> parts) implements Part {}
 
@@ -72,7 +75,7 @@ public sealed interface Part {
     return new Hint(Message.of(key, arguments));
   }
 
-  static Part fold(String key, Part... parts) {
+  static Fold fold(String key, Part... parts) {
     return new Fold(key.replace('.', '-') + "-fold", Message.of(key), List.of(parts));
   }
 

@@ -17,6 +17,8 @@ import zebrawood.ledger.Standing;
 public final class StandingMark extends StackPane {
   private static final double RADIUS = 8;
 
+  private JudgedLine.Mark shown;
+
   public StandingMark() {
     getStyleClass().add("standing-mark");
     setMinSize(20, 20);
@@ -30,24 +32,39 @@ public final class StandingMark extends StackPane {
   }
 
   public void show(Standing standing) {
-    List<Node> shapes =
+    show(
         switch (standing) {
-          case Standing.Holds h ->
+          case Standing.Holds h -> JudgedLine.Mark.FITS;
+          case Standing.Stale s -> JudgedLine.Mark.CHANGED;
+          case Standing.Out o -> JudgedLine.Mark.WRONG;
+          case Standing.Open o -> JudgedLine.Mark.NOT_KNOWN;
+        });
+  }
+
+  /** The same shapes for one thing that was compared. */
+  void show(JudgedLine.Mark mark) {
+    if (mark == shown) {
+      return;
+    }
+    shown = mark;
+    List<Node> shapes =
+        switch (mark) {
+          case FITS ->
               List.of(
                   styled(new Circle(10, 10, RADIUS), "mark-holds"),
                   styled(new Polyline(6, 10.3, 9, 13.2, 14, 7.4), "mark-tick"));
-          case Standing.Stale s -> {
+          case CHANGED -> {
             Arc half = new Arc(10, 10, RADIUS, RADIUS, 90, 180);
             half.setType(ArcType.CHORD);
             yield List.of(
                 styled(new Circle(10, 10, RADIUS), "mark-stale-ring"), styled(half, "mark-stale"));
           }
-          case Standing.Out o ->
+          case WRONG ->
               List.of(
                   styled(new Polygon(10, 0.5, 19.5, 10, 10, 19.5, 0.5, 10), "mark-out"),
                   styled(new Rectangle(9, 5, 2, 6), "mark-sign"),
                   styled(new Rectangle(9, 12.6, 2, 2), "mark-sign"));
-          case Standing.Open o -> List.of(styled(new Circle(10, 10, RADIUS), "mark-open"));
+          case NOT_KNOWN -> List.of(styled(new Circle(10, 10, RADIUS), "mark-open"));
         };
     Pane pane = new Pane();
     pane.getChildren().setAll(shapes);

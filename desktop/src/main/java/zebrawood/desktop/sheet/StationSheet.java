@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -30,6 +31,9 @@ import zebrawood.words.Message;
  * stations stands in their {@link StationWork}.
  */
 public final class StationSheet<R, F extends Finding> implements SheetContext {
+  private static final double SMALL_WIDTH = 240;
+  private static final double SMALL_HEIGHT = 126;
+
   private final SheetHost host;
   private final WorkshopModel workshop;
   private final Station station;
@@ -42,6 +46,7 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
   private final Optional<PracticeBar> practiceBar;
   private final FormPane pane;
   private final PictureRegion picture;
+  private final JudgedList judged = new JudgedList();
   private final SheetFrame frame;
   private final FocusFollower focus;
   private final Subscription units;
@@ -69,7 +74,11 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
                 }));
     work.attach(this);
     pane = new FormPane(work.form(), parts(), practiceBar, doNext::focusPrimary);
-    picture = new PictureRegion(work::draw);
+    boolean listed = work.judged().isPresent();
+    picture =
+        listed
+            ? new PictureRegion(work::draw, SMALL_WIDTH, SMALL_HEIGHT)
+            : new PictureRegion(work::draw);
     picture.setId(station.id() + "-picture");
     picture.setOnMouseClicked(
         e -> work.pressed(e.getX(), e.getY(), picture.getWidth(), picture.getHeight()));
@@ -80,9 +89,12 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
             Text.of(station.title()),
             Text.of(station.question()),
             pane,
-            framed(picture),
+            listed ? framed(SheetFrame.scrolling(judged)) : framed(picture),
             doNext,
             notebook);
+    if (listed) {
+      doNext.setBeside(picture);
+    }
     focus = new FocusFollower(frame, node -> followFocus(node));
     refresh();
     work.setTold(this::changed);
@@ -100,7 +112,7 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
         .toList();
   }
 
-  private VBox framed(PictureRegion drawn) {
+  private VBox framed(Region drawn) {
     Label legend = new Label(Text.of(station.id() + ".picture.legend"));
     legend.getStyleClass().add("soft");
     VBox box =
@@ -132,7 +144,10 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     Optional<TypedField> typed =
         node instanceof TypedControl control ? Optional.of(control.field()) : Optional.empty();
     pane.message().setFocused(typed);
-    work.focused(typed.map(Field.class::cast));
+    work.focused(
+        node instanceof TextArea area && area.getUserData() instanceof Field lines
+            ? Optional.of(lines)
+            : typed.map(Field.class::cast));
     picture.draw();
   }
 
@@ -196,6 +211,7 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
                     .map(Text.words()::sentence)
                     .collect(Collectors.joining(" ")))
             .orElse(""));
+    work.judged().ifPresent(judged::show);
     practiceBar.ifPresent(
         bar -> bar.show(practice.flatMap(Practice::words).map(Text::of).orElse("")));
   }
@@ -221,6 +237,9 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     }
     if (recorder.correcting()) {
       return Text.of("button.correct");
+    }
+    if (work.order().isPresent()) {
+      return Text.of(work.order().get().words());
     }
     return Text.of(
         work.primaryWords(outcome)
@@ -268,6 +287,8 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
           if (practising()) {
             practice.orElseThrow().obey(found);
             focusFirst();
+          } else if (work.order().isPresent() && !recorder.correcting()) {
+            work.order().get().run().run();
           } else {
             record(found, found.finding().verdict() == Verdict.WITHIN);
           }

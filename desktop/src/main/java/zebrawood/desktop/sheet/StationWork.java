@@ -168,6 +168,26 @@ public abstract class StationWork<R, F extends Finding> {
     return found.finding().advice().stream().map(Step::of).toList();
   }
 
+  /**
+   * What was compared, line by line, for a station whose middle is a list: its picture then stands
+   * small beside what is to be done next. Empty for a station of one large picture.
+   */
+  public Optional<List<JudgedLine>> judged() {
+    return Optional.empty();
+  }
+
+  /**
+   * What the large button does instead of recording.
+   *
+   * @param words what it says
+   */
+  public record Order(Message words, Runnable run) {}
+
+  /** Empty where the large button records. */
+  public Optional<Order> order() {
+    return Optional.empty();
+  }
+
   /** What comes before any step, whatever is typed. */
   public List<Step> firstSteps() {
     return List.of();

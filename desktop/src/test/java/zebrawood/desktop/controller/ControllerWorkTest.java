@@ -59,8 +59,7 @@ class ControllerWorkTest {
     ControllerWork bare =
         work(Build.GANTRY_WITH_HEAD_MODULE, new Source(SourceKind.DIODE, 20, 450));
     Works.type(bare, "reading.dump", RIGHT);
-    assertThat(advice(bare)).as("it is no page of names").anyMatch(a -> a.contains("not one line"));
-    assertThat(finding(bare).verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(waitsFor(bare)).contains("how it prints its settings");
     bare.fields().take(StandIn.dialect());
     assertThat(waitsFor(bare)).isEqualTo("Limit switches");
     Works.type(bare, "switches", "YES");
@@ -156,10 +155,31 @@ class ControllerWorkTest {
   @Test
   void aGalvoHasAPageOfNamesAndNoMotionToProve() {
     ControllerWork flint = work(Build.GALVO, new Source(SourceKind.FIBRE, 50, 1064));
-    assertThat(flint.form().proofs()).isEmpty();
-    Works.type(flint, "reading.dump", "field size = 400\nlaser type = fibre");
+    assertThat(flint.form().proofs()).as("the panel's button alone").hasSize(4);
+    Works.type(
+        flint,
+        "reading.dump",
+        "[mark]\nfield size = 400\nlaser type = fibre\nglow = 3",
+        "dialect.settingLine",
+        "{key} = {value}");
+    assertThat(finding(flint).verdict()).as("nothing is named").isEqualTo(Verdict.MEASURE_AGAIN);
+    Works.type(
+        flint,
+        "role.field-size-x",
+        "mark / field size",
+        "role.source-kind",
+        "mark / laser type",
+        "role.source-kind.fibre",
+        "fibre");
     assertThat(finding(flint).verdict()).isEqualTo(Verdict.WITHIN);
-    assertThat(flint.settings()).isEmpty();
+    assertThat(flint.judged().orElseThrow())
+        .extracting(l -> Works.said(l.name()))
+        .containsExactly("field size to the right", "kind of source", "1 more that nobody named");
+    String json = "{\"mark\": {\"field size\": 110, \"laser type\": \"fibre\", \"glow\": 3}}";
+    Works.type(flint, "reading.dump", json);
+    assertThat(finding(flint).verdict()).as("the same, as another file").isEqualTo(Verdict.ADJUST);
+    assertThat(advice(flint)).anyMatch(a -> a.startsWith("Set \"mark / field size\" to 400"));
+    assertThat(flint.form().typed()).as("the file itself").containsEntry("reading.dump", json);
   }
 
   @Test
@@ -168,7 +188,7 @@ class ControllerWorkTest {
     type("configuration", "laser", "reading.marks", "LOWER_IS_FAINTER", "leastMark", "2 %");
     SvgCanvas drawn = new SvgCanvas(382, 400);
     work.draw(drawn);
-    assertThat(drawn.svg()).contains("reaches 25 %", "homes where its switches are");
+    assertThat(drawn.svg()).contains("25 %", "front: homes right");
     ControllerWork other =
         work(Build.GANTRY_WITH_HEAD_MODULE, new Source(SourceKind.DIODE, 20, 450));
     Map<String, String> typed = work.form().typed();

@@ -31,6 +31,14 @@ public interface ControllerLink extends AutoCloseable {
   void send(List<String> texts, Duration atMost) throws LinkTrouble;
 
   /**
+   * Asks again and again until it neither moves nor does what nobody named.
+   *
+   * @return standing, or in an alarm of which it did not tell the kind
+   * @throws LinkTrouble when it still moves after that time, or tells an alarm
+   */
+  Status untilItStands(Duration atMost) throws LinkTrouble;
+
+  /**
    * Ends a motion: holds it, cancels it, and waits until it stands.
    *
    * @throws LinkTrouble when nobody knows whether it stands

@@ -56,6 +56,12 @@ public final class LineController implements ControllerLink {
   private final StringBuilder coming = new StringBuilder();
   private boolean finishing;
 
+  /** Whether a line of an answer was passed over that nobody waited for. */
+  private boolean late;
+
+  /** The last alarm that came unasked; what it means is not in the state. */
+  private Optional<Message> toldAlarm = Optional.empty();
+
   /** What one exchange may still take. */
   private final class Bound {
     private final long end;
@@ -135,13 +141,25 @@ public final class LineController implements ControllerLink {
     LinePattern pattern = stateLine.orElseThrow(this::cannotAsk);
     write(talk.sent(ask, Map.of()));
     Bound bound = new Bound(longestAnswer(), SILENCE);
+    StringBuilder before = new StringBuilder();
     while (true) {
       String line = line(bound);
       Optional<Status> status = Status.read(line, pattern, talk);
       if (status.isPresent()) {
+        passOver(before.toString());
         return status.get();
       }
+      before.append(line).append('\n');
     }
+  }
+
+  /** Lines that answer nothing that was asked now. */
+  private void passOver(String text) {
+    for (String line : text.lines().map(String::strip).filter(l -> !l.isEmpty()).toList()) {
+      toldAlarm = talk.alarm(line).map(meant -> said(meant, line)).or(() -> toldAlarm);
+      late = late || talk.ends(line);
+    }
+    late = late || !Settings.lines(text, dialect).isEmpty();
   }
 
   private LinkTrouble cannotAsk() {
@@ -150,24 +168,39 @@ public final class LineController implements ControllerLink {
 
   @Override
   public Settings readSettings() throws LinkTrouble {
-    Optional<Settings> before = Optional.empty();
+    letPass();
+    Optional<List<String>> before = Optional.empty();
     long end = port.nanos() + MOST_READINGS * longestAnswer().toNanos();
     for (int i = 0; i < TRIES && port.nanos() < end; i++) {
-      Optional<Settings> now = dump();
+      Optional<List<String>> now = dump();
       if (now.isPresent() && now.equals(before)) {
-        return now.get();
+        try {
+          return Settings.parse(String.join("\n", now.get()), dialect);
+        } catch (UnusableReading e) {
+          throw new LinkTrouble(
+              Kind.REJECTED,
+              Message.of("controller.trouble.no-settings", Message.quoted(e.getMessage())));
+        }
       }
       before = now;
     }
     throw new LinkTrouble(Kind.GARBLED, Message.of("controller.trouble.garbled"));
   }
 
-  private Optional<Settings> dump() throws LinkTrouble {
+  /** What still comes of an earlier question comes before its state. */
+  private void letPass() throws LinkTrouble {
     discard();
     if (talk.askState().isPresent() && stateLine.isPresent()) {
-      // What still comes of an earlier question comes before this answer.
       status();
     }
+  }
+
+  /**
+   * The lines that set something, all of them in their order: a line of an earlier answer between
+   * them makes it another list. Empty where the answer has none or no end, or where more of it came
+   * after what looked like its end.
+   */
+  private Optional<List<String>> dump() throws LinkTrouble {
     write(talk.sent(talk.askSettings(), Map.of()));
     Bound bound = new Bound(longestAnswer(), SILENCE);
     StringBuilder text = new StringBuilder();
@@ -182,11 +215,10 @@ public final class LineController implements ControllerLink {
         throw e;
       }
       if (talk.ends(line)) {
-        try {
-          return Optional.of(Settings.parse(text.toString(), dialect));
-        } catch (UnusableReading e) {
-          return Optional.empty();
-        }
+        late = false;
+        letPass();
+        return Optional.of(Settings.lines(text.toString(), dialect))
+            .filter(lines -> !lines.isEmpty() && !late);
       }
       Optional<Talk.Meant> refusal = talk.refusal(line);
       if (refusal.isPresent()) {
@@ -211,6 +243,7 @@ public final class LineController implements ControllerLink {
 
   @Override
   public void send(List<String> texts, Duration atMost) throws LinkTrouble {
+    toldAlarm = Optional.empty();
     String all = String.join("", texts);
     if (!fits(texts)) {
       throw new IllegalArgumentException("more than the controller keeps: " + all.length());
@@ -250,18 +283,31 @@ public final class LineController implements ControllerLink {
           write(talk.sent(command.get(), Map.of()));
         }
       }
-      long end = port.nanos() + STOPPING.toNanos();
-      while (port.nanos() < end) {
-        Status status = status();
-        if (!status.busy()) {
-          return status;
-        }
-        pause();
-      }
-      throw new LinkTrouble(Kind.SILENT, Message.of("controller.trouble.still-moves"));
+      return untilItStands(STOPPING, "controller.trouble.still-moves");
     } finally {
       finishing = before;
     }
+  }
+
+  @Override
+  public Status untilItStands(Duration atMost) throws LinkTrouble {
+    return untilItStands(atMost, "controller.motion.too-long");
+  }
+
+  private Status untilItStands(Duration atMost, String otherwise) throws LinkTrouble {
+    long end = port.nanos() + atMost.toNanos();
+    while (port.nanos() < end) {
+      Status status = status();
+      if (status.alarm() && toldAlarm.isPresent()) {
+        throw new LinkTrouble(Kind.ALARM, Message.of("controller.trouble.alarm", toldAlarm.get()));
+      }
+      if (!status.busy()) {
+        return status;
+      }
+      checkCancelled();
+      pause();
+    }
+    throw new LinkTrouble(Kind.SILENT, Message.of(otherwise));
   }
 
   /** Leaves it alone for a moment between two questions. */
@@ -343,22 +389,21 @@ public final class LineController implements ControllerLink {
     }
   }
 
-  /** What came late belongs to a question before; a peer that never ends is not waited for. */
+  /**
+   * Waits for a moment's quiet: what came late belongs to a question before. A peer that never ends
+   * is not waited for.
+   */
   private void discard() throws LinkTrouble {
-    try {
-      long end = port.nanos() + DISCARD.toNanos();
-      int bytes = 0;
-      while (bytes < MOST_DISCARDED_BYTES && port.nanos() < end) {
-        int count = port.read(Duration.ZERO).length;
-        if (count == 0) {
-          break;
-        }
-        bytes += count;
-        checkCancelled();
+    long end = port.nanos() + DISCARD.toNanos();
+    for (int bytes = 0; bytes < MOST_DISCARDED_BYTES && port.nanos() < end; ) {
+      int count = receive();
+      if (count == 0) {
+        break;
       }
-    } catch (IOException e) {
-      throw lost(e);
+      bytes += count;
+      checkCancelled();
     }
+    passOver(coming.toString());
     coming.setLength(0);
   }
 

@@ -129,22 +129,9 @@ public final class Motion {
     }
   }
 
-  /** Asks until it stands. */
   private static Outcome follow(ControllerLink link) throws LinkTrouble {
-    long asked = 0;
-    long most = LONGEST_MOTION.toMillis() / 10;
-    while (asked++ < most) {
-      Status status = link.status();
-      if (status.alarm()) {
-        return new Outcome.NotThere(Message.of("controller.link.alarm"));
-      }
-      if (status.standing()) {
-        return new Outcome.There();
-      }
-      if (link.cancelled()) {
-        return stopped(link);
-      }
-    }
-    return new Outcome.NotThere(Message.of("controller.motion.too-long"));
+    return link.untilItStands(LONGEST_MOTION).alarm()
+        ? new Outcome.NotThere(Message.of("controller.link.alarm"))
+        : new Outcome.There();
   }
 }

@@ -67,7 +67,8 @@ public final class SimulatedController {
           Role.HARD_LIMITS, Role.OFF,
           Role.SOFT_LIMITS, Role.OFF,
           Role.HOME_CORNER, "rear-right",
-          Role.REPORT_UNITS, "mm");
+          Role.REPORT_UNITS, "mm",
+          Role.POWER_SENSE, Role.RISING);
 
   /** Where the machine's own switches sit, and how far it travels. */
   public record Frame(double widthMm, double depthMm, boolean switches, Corner switchesAt) {}
@@ -105,6 +106,7 @@ public final class SimulatedController {
   private double furthestXMm;
   private double furthestYMm;
   private int motions;
+  private int obeyed;
   private boolean homed;
   private boolean beamOn;
   private long beamSince;
@@ -132,7 +134,9 @@ public final class SimulatedController {
   private void ship() {
     settings.clear();
     for (Role role : Role.values()) {
-      put(role, role.isChoice() ? SHIPPED_MEANINGS.get(role) : SHIPPED_NUMBERS.get(role));
+      if (!role.isOfAField()) {
+        put(role, role.isChoice() ? SHIPPED_MEANINGS.get(role) : SHIPPED_NUMBERS.get(role));
+      }
     }
     if (faults.extra()) {
       settings.put("board", "Sedge");
@@ -180,7 +184,7 @@ public final class SimulatedController {
   public void take(byte value, long at) {
     advanceTo(at);
     byte arrived = value;
-    if (faults.garbleIn().isPresent() && faults.garbleIn().getAsInt() == bytesIn) {
+    if (faults.wire().garbleIn().isPresent() && faults.wire().garbleIn().getAsInt() == bytesIn) {
       arrived = (byte) (value ^ 0x04);
     }
     bytesIn++;
@@ -268,6 +272,9 @@ public final class SimulatedController {
   }
 
   private void obey(String command) {
+    if (++obeyed % Faults.LATE_EVERY == 0) {
+      outFreeAt = Math.max(outFreeAt, now) + faults.wire().lateNanos();
+    }
     Optional<Write> set = written(command);
     Optional<Map<String, String>> go = read(talk.jog(), command);
     String line = command + Talk.END;
@@ -484,9 +491,10 @@ public final class SimulatedController {
   private void sayAt(String text, long at) {
     outFreeAt = Math.max(outFreeAt, at);
     for (int i = 0; i < text.length(); i++) {
-      outFreeAt += faults.nanosPerByte();
+      outFreeAt += faults.wire().nanosPerByte();
       byte value = (byte) text.charAt(i);
-      if (faults.garbleOut().isPresent() && faults.garbleOut().getAsInt() == bytesOut) {
+      if (faults.wire().garbleOut().isPresent()
+          && faults.wire().garbleOut().getAsInt() == bytesOut) {
         value = (byte) (value ^ 0x02);
       }
       bytesOut++;

@@ -26,8 +26,8 @@ public final class SimulatedPort implements Port {
   @Override
   public void write(byte[] bytes) throws IOException {
     for (byte b : bytes) {
-      if (controller.faults().unplugAfterIn().isPresent()
-          && in >= controller.faults().unplugAfterIn().getAsInt()) {
+      if (controller.faults().wire().unplugAfterIn().isPresent()
+          && in >= controller.faults().wire().unplugAfterIn().getAsInt()) {
         unplugged = true;
       }
       check();
@@ -52,8 +52,8 @@ public final class SimulatedPort implements Port {
       controller.advanceTo(now);
       int next;
       while ((next = controller.poll(now)) >= 0) {
-        if (controller.faults().unplugAfterOut().isPresent()
-            && out >= controller.faults().unplugAfterOut().getAsInt()) {
+        if (controller.faults().wire().unplugAfterOut().isPresent()
+            && out >= controller.faults().wire().unplugAfterOut().getAsInt()) {
           unplugged = true;
           check();
         }

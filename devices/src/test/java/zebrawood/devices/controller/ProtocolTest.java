@@ -18,6 +18,7 @@ import zebrawood.controller.Role;
 import zebrawood.controller.Settings;
 import zebrawood.controller.Talk;
 import zebrawood.controller.Write;
+import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
 class ProtocolTest {
@@ -205,6 +206,52 @@ class ProtocolTest {
     assertThat(controller.moves()).isFalse();
     assertThat(controller.placeMm().getFirst()).as("it stopped on its way").isLessThan(299.0);
     assertThat(controller.motions()).as("homing and one leg").isEqualTo(2);
+  }
+
+  @Test
+  void aMotionThatTakesTooLongIsStopped() throws LinkTrouble {
+    SimulatedController controller = new SimulatedController(FRAME, STAND_IN, SET, Faults.NONE);
+    SimulatedPort port = new SimulatedPort(controller, 0);
+    LineController link = new LineController(port, STAND_IN, () -> false);
+    link.connect();
+    Motion.home(link);
+    long begun = port.nanos();
+    assertThat(Motion.drive(link, List.of(new Motion.Place(300, 0)), 60))
+        .isEqualTo(new Motion.Outcome.NotThere(Message.of("controller.motion.too-long")));
+    assertThat(Duration.ofNanos(port.nanos() - begun))
+        .isBetween(Duration.ofMinutes(3), Duration.ofSeconds(192));
+    controller.advanceTo(port.nanos() + 3_600_000_000_000L);
+    assertThat(controller.placeMm().getFirst()).as("a millimetre a second").isBetween(179.0, 192.0);
+  }
+
+  /** What came unasked while its state was asked is told, in the words of the dialect. */
+  @Test
+  void anAlarmOnALegIsToldInTheDialectsWords() throws LinkTrouble {
+    SimulatedController controller = new SimulatedController(FRAME, STAND_IN, SET, Faults.NONE);
+    SimulatedPort port = new SimulatedPort(controller, 0);
+    AtomicInteger asked = new AtomicInteger();
+    int[] stopsAt = {Integer.MAX_VALUE};
+    LineController link =
+        new LineController(
+            port,
+            STAND_IN,
+            () -> {
+              if (asked.incrementAndGet() == stopsAt[0]) {
+                for (char c : TALK.sent(TALK.stopNow().orElseThrow(), Map.of()).toCharArray()) {
+                  controller.take((byte) c, port.nanos());
+                }
+              }
+              return false;
+            });
+    link.connect();
+    Motion.home(link);
+    stopsAt[0] = asked.get() + 40;
+    assertThat(Motion.drive(link, List.of(new Motion.Place(300, 0)), 600))
+        .isInstanceOfSatisfying(
+            Motion.Outcome.NotThere.class,
+            t ->
+                assertThat(Phrasebook.ENGLISH.say(t.because()))
+                    .contains(TALK.alarms().getLast().meaning()));
   }
 
   /** A peer that floods without an end of line, or lets one byte come now and then. */
