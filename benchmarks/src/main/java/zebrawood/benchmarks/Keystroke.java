@@ -9,6 +9,7 @@ import java.util.concurrent.FutureTask;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextArea;
 import javafx.scene.control.TextField;
 import javafx.stage.Stage;
 import zebrawood.desktop.app.Assembly;
@@ -20,13 +21,35 @@ import zebrawood.records.workshop.Workshop;
 
 /**
  * One keystroke to the advice on the page: in the 25th field of the bed sheet, and in the last of
- * twelve of the mirrors' sheet. What is added up is the interface thread's work: the change itself,
- * with solving and filling the page, then styling and layout in the frame that follows. Waiting for
- * the frame clock and painting are not counted; the draft goes to the disk meanwhile.
+ * twelve of the mirrors' sheet, and in the job software's top word of the controller's. What is
+ * added up is the interface thread's work: the change itself, with solving and filling the page,
+ * then styling and layout in the frame that follows. Waiting for the frame clock and painting are
+ * not counted; the draft goes to the disk meanwhile.
  */
 public final class Keystroke {
   private static final int WARM_UP = 300;
   private static final int COUNTED = 1000;
+
+  private static final String PRINTED =
+      """
+      par rest after = 999
+      par speak in = mm
+      par stay inside = yes
+      par end switches = yes
+      par corner search = yes
+      par corner = near left
+      par beam top = 1000
+      par beam least = 0
+      par beam follows = yes
+      par steps across = 80.000
+      par steps deep = 80.000
+      par speed across = 30000.000
+      par speed deep = 30000.000
+      par push across = 1500.000
+      par push deep = 1200.000
+      par reach across = 700.000
+      par reach deep = 500.000
+      """;
 
   private final double[] changeMs = new double[COUNTED];
   private final double[] layoutMs = new double[COUNTED];
@@ -72,7 +95,20 @@ public final class Keystroke {
     measure("bed, 25 points", "6.3", "6.35");
     mirrors();
     measure("mirrors, 6 marks", "1.5", "-1.5");
+    controller();
+    measure("controller, 17 settings", "1000", "999");
     onInterface(() -> app.model().close());
+  }
+
+  /** Alder's, as its stand-in was left. */
+  private void controller() throws Exception {
+    onInterface(() -> ((Button) app.scene().lookup("#secondary")).fire());
+    onInterface(() -> app.shell().show("controller"));
+    aFrame();
+    onInterface(() -> {
+      ((TextArea) app.scene().lookup("#controller-dump")).setText(PRINTED);
+      field = (TextField) app.scene().lookup("#controller-top-word");
+    });
   }
 
   private void bed() throws Exception {

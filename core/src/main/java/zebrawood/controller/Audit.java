@@ -56,16 +56,23 @@ public final class Audit {
   /** Printed, but not as anything that is known: never written. */
   private final Set<Role> notUnderstood = EnumSet.noneOf(Role.class);
 
-  private Audit(ControllerReadings readings) {
+  private Audit(ControllerReadings readings, Settings settings) {
     this.readings = readings;
     machine = readings.machine();
     software = readings.jobSoftware();
     dialect = readings.dialect();
-    settings = Settings.parse(readings.settings(), dialect);
+    this.settings = settings;
   }
 
   public static ControllerFinding solve(ControllerReadings readings) {
-    return new Audit(readings).solve();
+    return solve(readings, Settings.parse(readings.settings(), readings.dialect()));
+  }
+
+  /**
+   * @param settings those of the readings, read already
+   */
+  static ControllerFinding solve(ControllerReadings readings, Settings settings) {
+    return new Audit(readings, settings).solve();
   }
 
   private ControllerFinding solve() {

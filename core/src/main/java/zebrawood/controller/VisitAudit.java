@@ -44,7 +44,7 @@ final class VisitAudit {
   }
 
   Judged solve() {
-    Optional<ControllerFinding> audit = visit.numbered().map(Audit::solve);
+    Optional<ControllerFinding> audit = visit.numbered().map(r -> Audit.solve(r, settings));
     List<Difference> since = sinceLeft();
     boolean reset = Difference.looksLikeReset(since);
     if (reset) {

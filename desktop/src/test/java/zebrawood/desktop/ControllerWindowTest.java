@@ -494,6 +494,13 @@ class ControllerWindowTest extends WindowTest {
     assertThat(page())
         .contains("From the file mark.cfg: 1 settings", "Field size to the right")
         .contains("Set \"Field size\" to 60");
+    onInterface(() -> {
+      TitledPane fold = (TitledPane) node("#controller-pasted-fold");
+      assertThat(fold.isExpanded()).as("its lines need not be seen any more").isFalse();
+      fold.setExpanded(true);
+      return null;
+    });
+    settle();
     fill("#controller-file-name", page + "-none");
     keys(KeyCode.ENTER);
     assertThat(status()).contains("cannot be read");

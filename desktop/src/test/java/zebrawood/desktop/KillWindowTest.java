@@ -175,7 +175,7 @@ class KillWindowTest {
       on(() -> {
         app[0].shell().show("controller");
         ((ComboBox<?>) app[0].scene().lookup("#controller-port")).getEditor().setText(args[1]);
-        for (String fold : List.of("shot-order", "dialect", "software")) {
+        for (String fold : List.of("shot-order", "dialect")) {
           ((TitledPane) app[0].scene().lookup("#controller-" + fold + "-fold")).setExpanded(true);
         }
         app[0].scene().getRoot().applyCss();

@@ -115,11 +115,27 @@ final class ControllerProtocol implements LinkBar.Actions {
             session.read(
                 line,
                 settings -> {
+                  List<String> missing = missing(settings);
                   readOver = Optional.of(new ReadOver(port, settings.dump()));
                   work.takeRead(settings.dump());
-                  say("controller.said.read", settings.values().size());
+                  if (missing.isEmpty()) {
+                    say("controller.said.read", settings.values().size());
+                  } else {
+                    say(
+                        "controller.said.read-without",
+                        settings.values().size(),
+                        Message.list(missing.stream().map(Message::quoted).toList()));
+                  }
                   sheet.focusNext();
                 }));
+  }
+
+  /** What was in the last list that was seen, or in the one as it was left, and is not now. */
+  private List<String> missing(Settings now) {
+    return work.settings()
+        .or(() -> snapshots.chosen().flatMap(s -> work.settingsOf(s.text())))
+        .map(before -> before.keys().stream().filter(k -> !now.values().containsKey(k)).toList())
+        .orElse(List.of());
   }
 
   @Override

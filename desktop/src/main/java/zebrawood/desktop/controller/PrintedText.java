@@ -20,7 +20,9 @@ final class PrintedText {
   private final DialectFields fields;
 
   /** What was read last, by its text; of one dialect. */
-  private final Map<String, Optional<Settings>> read = new LinkedHashMap<>();
+  private final Map<String, Read> read = new LinkedHashMap<>();
+
+  private record Read(String lines, Optional<Settings> settings) {}
 
   private Optional<Dialect> of = Optional.empty();
 
@@ -40,32 +42,37 @@ final class PrintedText {
     }
   }
 
-  /** As it was printed, without what a console shows before it; a page as a line a field. */
+  /**
+   * As it was printed, without what a console shows before it; a page as a line a field.
+   *
+   * @throws UnusableReading when what is said of how it prints cannot be so
+   */
   String lines(String text) {
-    if (fields.isPage()) {
-      return ConfigurationText.read(text).map(NamedFields::text).orElse(text);
-    }
-    return ConsoleLines.plain(text, fields.dialect());
+    return read(text, fields.dialect()).lines;
   }
 
   /** The settings of a text, when they can be read. */
   Optional<Settings> settings(String text) {
-    Optional<Dialect> dialect = dialect();
-    if (dialect.isEmpty() || text.isBlank()) {
-      return Optional.empty();
-    }
-    if (!dialect.equals(of) || read.size() >= MOST_KEPT && !read.containsKey(text)) {
-      read.clear();
-    }
-    of = dialect;
-    return read.computeIfAbsent(text, t -> parse(t, dialect.get()));
+    return text.isBlank() ? Optional.empty() : dialect().flatMap(d -> read(text, d).settings);
   }
 
-  private Optional<Settings> parse(String text, Dialect dialect) {
+  private Read read(String text, Dialect dialect) {
+    if (!of.equals(Optional.of(dialect)) || read.size() >= MOST_KEPT && !read.containsKey(text)) {
+      read.clear();
+    }
+    of = Optional.of(dialect);
+    return read.computeIfAbsent(text, t -> anew(t, dialect));
+  }
+
+  private Read anew(String text, Dialect dialect) {
+    String lines =
+        fields.isPage()
+            ? ConfigurationText.read(text).map(NamedFields::text).orElse(text)
+            : ConsoleLines.plain(text, dialect);
     try {
-      return Optional.of(Settings.parse(lines(text), dialect));
+      return new Read(lines, Optional.of(Settings.parse(lines, dialect)));
     } catch (UnusableReading e) {
-      return Optional.empty();
+      return new Read(lines, Optional.empty());
     }
   }
 }

@@ -88,6 +88,9 @@ class SimulatedControllerTest implements ControllerLinkContract {
     if (random.nextInt(6) == 0) {
       faults = faults.slow(1_000_000L * (1 + random.nextInt(5)));
     }
+    if (random.nextInt(6) == 0) {
+      faults = faults.late(Duration.ofMillis(random.nextInt(25_000)));
+    }
     if (random.nextInt(4) == 0) {
       faults =
           faults.rejecting(
