@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.Set;
 import zebrawood.ledger.Doubt;
 import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Phase;
 import zebrawood.ledger.Station;
 
 /** The controller station as the ledger knows it. */
@@ -13,6 +14,7 @@ public final class ControllerStation {
   public static final Station STATION =
       new Station(
           "controller",
+          Phase.AIM_THE_BEAM,
           machine -> true,
           Set.of(),
           Map.of(

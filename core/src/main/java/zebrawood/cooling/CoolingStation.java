@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.Set;
 import zebrawood.ledger.Doubt;
 import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Phase;
 import zebrawood.ledger.Station;
 import zebrawood.machine.Machine;
 
@@ -14,6 +15,7 @@ public final class CoolingStation {
   public static final Station STATION =
       new Station(
           "cooling",
+          Phase.MAKE_READY,
           Machine::cooledByWater,
           Set.of(),
           Map.of(

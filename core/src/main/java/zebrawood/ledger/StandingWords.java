@@ -3,6 +3,7 @@ package zebrawood.ledger;
 import java.time.ZoneId;
 import java.util.Optional;
 import zebrawood.ledger.Standing.Cause;
+import zebrawood.quantity.Quantity;
 import zebrawood.words.Dates;
 import zebrawood.words.Message;
 
@@ -24,6 +25,37 @@ public final class StandingWords {
       case Standing.Open(Optional<Entry> check, Optional<Station> waitsFor) ->
           Message.of(check.isPresent() ? "ledger.standing.checked" : "ledger.standing.open");
     };
+  }
+
+  /** In two or three words, beside a mark that says the rest. */
+  public static Message brief(Standing standing, ZoneId zone) {
+    return switch (standing) {
+      case Standing.Holds(Entry proof) ->
+          Message.of("ledger.brief.holds", Dates.day(proof.time(), zone));
+      case Standing.Stale(Entry proof, Cause.Happened(Event event, Doubt doubt)) ->
+          Message.of(Message.keyOf(event.kind()) + ".brief");
+      case Standing.Stale(Entry proof, Cause.Aged a) -> Message.of("ledger.brief.aged");
+      case Standing.Stale(Entry proof, Cause.Upstream u) -> because(u);
+      case Standing.Out(Entry last) ->
+          last.tellingFigure()
+              .filter(Figure::overLimit)
+              .map(StandingWords::excess)
+              .orElse(Message.of("ledger.standing.out"));
+      case Standing.Open(Optional<Entry> check, Optional<Station> waitsFor)
+          when check.isPresent() && waitsFor.isEmpty() ->
+          Message.of("ledger.brief.checked");
+      case Standing.Open(Optional<Entry> check, Optional<Station> waitsFor)
+          when waitsFor.isPresent() ->
+          Message.of("ledger.brief.waits", waitsFor.get().title());
+      case Standing.Open o -> of(o, zone);
+    };
+  }
+
+  private static Message excess(Figure figure) {
+    double over = figure.value() - figure.limit().getAsDouble();
+    return figure.quantity().equals(Optional.of(Quantity.LINES))
+        ? Message.of("ledger.brief.lines", Math.round(over))
+        : Message.of("ledger.brief.out-by", figure.amount(over));
   }
 
   /** Why a station is stale, to stand inside a sentence. */

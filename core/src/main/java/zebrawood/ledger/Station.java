@@ -11,6 +11,7 @@ import zebrawood.words.Message;
  * One stage of the work, as the ledger knows it.
  *
  * @param id as in {@code solve ID}, and in every entry; begins its keys in the bundles
+ * @param phase the part of the work that it belongs to
  * @param applies whether machines of this build have it
  * @param restsOn ids of the stations that its figures trust
  * @param doubtedBy the events that put it in doubt by themselves; what rests on it follows
@@ -21,6 +22,7 @@ import zebrawood.words.Message;
  */
 public record Station(
     String id,
+    Phase phase,
     Predicate<Machine> applies,
     Set<String> restsOn,
     Map<EventKind, Doubt> doubtedBy,
@@ -35,12 +37,13 @@ public record Station(
   /** A station whose readings are of the machine itself. */
   public Station(
       String id,
+      Phase phase,
       Predicate<Machine> applies,
       Set<String> restsOn,
       Map<EventKind, Doubt> doubtedBy,
       int holdsDays,
       int minutes) {
-    this(id, applies, restsOn, doubtedBy, holdsDays, minutes, Optional.empty());
+    this(id, phase, applies, restsOn, doubtedBy, holdsDays, minutes, Optional.empty());
   }
 
   /** Its name on the rail. */

@@ -41,7 +41,7 @@ import zebrawood.words.Message;
  * <p>Refuses marks that do not determine every angle. Not for misalignments of several degrees.
  */
 public final class Alignment {
-  private static final String TURN = "mirrors.alignment.turn";
+  public static final String TURN = "mirrors.alignment.turn";
 
   private static final double MINUTES = 60;
 

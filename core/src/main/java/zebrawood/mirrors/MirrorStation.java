@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.Set;
 import zebrawood.ledger.Doubt;
 import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Phase;
 import zebrawood.ledger.Station;
 import zebrawood.machine.Build;
 
@@ -14,6 +15,7 @@ public final class MirrorStation {
   public static final Station STATION =
       new Station(
           "mirrors",
+          Phase.AIM_THE_BEAM,
           machine -> machine.build() == Build.GANTRY_WITH_MIRRORS,
           Set.of(),
           Map.of(

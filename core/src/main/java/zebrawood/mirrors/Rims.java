@@ -14,7 +14,7 @@ import zebrawood.words.Message;
 /** What share of the beam falls beside the mirrors and the head's opening, and what scorches. */
 final class Rims {
   /** Below this share nobody sees the edge of the opening scorch. */
-  private static final double SCORCHES = 0.01;
+  static final double SCORCHES = 0.01;
 
   private Rims() {}
 
@@ -73,7 +73,7 @@ final class Rims {
 
   static void scorches(List<Lost> lost, List<Message> warnings) {
     lost.stream()
-        .filter(l -> l.share() > SCORCHES)
+        .filter(Lost::scorches)
         .forEach(l ->
             warnings.add(
                 Message.of(

@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.Set;
 import zebrawood.ledger.Doubt;
 import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Phase;
 import zebrawood.ledger.Station;
 
 /** The site station as the ledger knows it. */
@@ -12,5 +13,11 @@ public final class SiteStation {
 
   public static final Station STATION =
       new Station(
-          "site", machine -> true, Set.of(), Map.of(EventKind.MOVED, Doubt.READ_AGAIN), 365, 30);
+          "site",
+          Phase.MAKE_READY,
+          machine -> true,
+          Set.of(),
+          Map.of(EventKind.MOVED, Doubt.READ_AGAIN),
+          365,
+          30);
 }

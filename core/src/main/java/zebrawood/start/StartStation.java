@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.Set;
 import zebrawood.ledger.Doubt;
 import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Phase;
 import zebrawood.ledger.Station;
 
 /** The start-up station as the ledger knows it. */
@@ -16,6 +17,7 @@ public final class StartStation {
   public static final Station STATION =
       new Station(
           "start",
+          Phase.MAKE_READY,
           machine -> true,
           Set.of(),
           Map.of(

@@ -50,7 +50,7 @@ class LedgerTest {
   private final List<Recorded> history = new ArrayList<>();
 
   private static Station station(String id, Set<String> restsOn, Map<EventKind, Doubt> doubts) {
-    return new Station(id, m -> true, restsOn, doubts, 100, 10);
+    return new Station(id, Phase.MAKE_READY, m -> true, restsOn, doubts, 100, 10);
   }
 
   private static Instant day(double days) {
@@ -415,6 +415,7 @@ class LedgerTest {
   private static final Station AIM =
       new Station(
           "aim",
+          Phase.MAKE_READY,
           m -> true,
           Set.of(),
           Map.of(EventKind.LENS_NEW, Doubt.READ_AGAIN, EventKind.CRASH, Doubt.READ_AGAIN),

@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.TitledPane;
@@ -140,14 +139,6 @@ class ControllerWindowTest extends WindowTest {
       ((ComboBox<IfKnown>) node("#controller-switches")).setValue(IfKnown.YES);
       ((ComboBox<CornerIfKnown>) node("#controller-home")).setValue(CornerIfKnown.FRONT_LEFT);
       ((TitledPane) node("#controller-dialect-fold")).setExpanded(false);
-      return null;
-    });
-    settle();
-  }
-
-  private void press(String button) {
-    onInterface(() -> {
-      ((Button) node(button)).fire();
       return null;
     });
     settle();
@@ -427,7 +418,7 @@ class ControllerWindowTest extends WindowTest {
       onInterface(() -> null);
       worst = Math.max(worst, System.nanoTime() - begun);
     }
-    assertThat(worst).as("nanoseconds to an answer").isLessThan(400_000_000L);
+    assertThat(worst).as("nanoseconds to an answer").isLessThan(1_000_000_000L);
     assertThat(shows("#controller-cancel")).isTrue();
     press("#controller-cancel");
     until("the wait is over", () -> !node("#controller-cancel").isVisible());
@@ -452,7 +443,7 @@ class ControllerWindowTest extends WindowTest {
     assertThat(page()).contains("Set the steps per mm to 80.375 to the right");
     fill("#controller-speed", "200");
     fill("#controller-width", "100");
-    assertThat(page()).contains("it needs 13.3 mm beside the work", "worth using is 274 mm/s");
+    assertThat(page()).contains("Beside work\n13.3\nmm", "Worth using\n274\nmm/s");
   }
 
   @Test

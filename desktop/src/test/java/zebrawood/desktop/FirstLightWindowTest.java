@@ -91,7 +91,7 @@ class FirstLightWindowTest extends WindowTest {
 
     read("6.0", "6.6", "6.3", "6.9");
     assertThat(focused()).as("after the last reading").isEqualTo("primary");
-    assertThat(page()).contains("turn clockwise").contains("High to low 0.90 mm now");
+    assertThat(page()).contains("turn clockwise").contains("High to low\n0.90\nmm");
     keys(KeyCode.ENTER);
     awaitEntries(1);
     assertThat(entries().getFirst().kind()).isEqualTo(EntryKind.AS_FOUND);
@@ -190,10 +190,7 @@ class FirstLightWindowTest extends WindowTest {
     keys(KeyCode.CONTROL, KeyCode.ENTER);
     awaitEntries(1);
     Entry wrong = entries().getFirst();
-    onInterface(() -> {
-      node("#notebook").requestFocus();
-      return null;
-    });
+    keys(KeyCode.F9);
     keys(KeyCode.DOWN);
     until("an entry is chosen", () -> !node("#correct").isDisabled());
     onInterface(() -> {
@@ -325,8 +322,8 @@ class FirstLightWindowTest extends WindowTest {
       return null;
     });
     fill("#reading-0-0", "7.0");
+    keys(KeyCode.F9);
     onInterface(() -> {
-      node("#notebook").requestFocus();
       ((javafx.scene.control.Button) node("#correct")).fire();
       return null;
     });
@@ -369,7 +366,7 @@ class FirstLightWindowTest extends WindowTest {
     read("6.35", "6.6", "6.3", "6.9");
     keys(KeyCode.CONTROL, KeyCode.I);
     assertThat(words("#reading-0-0")).isEqualTo("0.25");
-    assertThat(page()).contains("0.0236 in now");
+    assertThat(page()).contains("0.0236\nin");
     reopen();
     assertThat(onInterface(() -> app.model().units().length())).isEqualTo(DisplayUnits.Length.INCH);
     openBed();
@@ -418,7 +415,7 @@ class FirstLightWindowTest extends WindowTest {
     }
     assertThat(reached)
         .contains("machines", "find", "rail-bed", "bed-way", "bed-resolution", "bed-tolerance")
-        .contains("reading-0-0", "reading-1-1", "practise", "primary", "secondary", "notebook")
+        .contains("reading-0-0", "reading-1-1", "practise", "primary", "secondary", "notebook-open")
         .contains("status-initials", "status-unit", "status-theme")
         .anyMatch(s -> s.contains("plan-screw"));
     openBed();

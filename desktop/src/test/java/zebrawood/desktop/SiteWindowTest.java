@@ -68,14 +68,6 @@ class SiteWindowTest extends WindowTest {
     assertThat(entries()).hasSize(before);
   }
 
-  private void press(String button) {
-    onInterface(() -> {
-      ((javafx.scene.control.Button) node(button)).fire();
-      return null;
-    });
-    settle();
-  }
-
   @Test
   void earthAndProofsByOneKeyEach() {
     keys(KeyCode.CONTROL, KeyCode.DIGIT1);
@@ -121,7 +113,7 @@ class SiteWindowTest extends WindowTest {
   void theDuctIsDrawnAndARefusalStandsAtTheField() {
     keys(KeyCode.CONTROL, KeyCode.DIGIT1);
     unfold("#site-exhaust-fold");
-    assertThat(page()).contains("This blower moves");
+    assertThat(page()).contains("Exhaust\n");
     fill("#site-bore-1", "0");
     assertThat(disabled("#primary")).isTrue();
     assertThat(words("#site-message")).contains("Bore of piece 1", "Accepted is 10 mm to");

@@ -15,7 +15,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Control;
 import javafx.scene.control.TextArea;
-import javafx.scene.control.TitledPane;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -83,7 +82,7 @@ class StationsWindowTest extends WindowTest {
   void itOpensAndEnterReachesEveryPlaceThatIsSeen(String station) {
     open(station);
     assertThat(page()).contains(Works.said(definition(station).station().question()));
-    unfoldAll();
+    unfold();
     onInterface(() -> {
       pane().focusStart();
       return null;
@@ -127,7 +126,7 @@ class StationsWindowTest extends WindowTest {
   @MethodSource("stations")
   void whatIsTypedWaitsThereAfterReopening(String station) {
     open(station);
-    unfoldAll();
+    unfold();
     String first =
         onInterface(() ->
             pane().order().stream()
@@ -142,7 +141,7 @@ class StationsWindowTest extends WindowTest {
     settle();
     reopen();
     open(station);
-    unfoldAll();
+    unfold();
     assertThat(words("#" + first)).isEqualTo("7");
   }
 
@@ -179,18 +178,6 @@ class StationsWindowTest extends WindowTest {
 
   private static List<String> english(String words) {
     return ENGLISH.matcher(words).results().map(MatchResult::group).toList();
-  }
-
-  private void unfoldAll() {
-    onInterface(() -> {
-      app.scene()
-          .getRoot()
-          .lookupAll(".titled-pane")
-          .forEach(n -> ((TitledPane) n).setExpanded(true));
-      app.scene().getRoot().applyCss();
-      app.scene().getRoot().layout();
-      return null;
-    });
   }
 
   private int entries(String station) {

@@ -13,7 +13,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
-import javafx.scene.control.TitledPane;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -119,14 +118,6 @@ class TeachWindowTest extends WindowTest {
     }
   }
 
-  private void press(String button) {
-    onInterface(() -> {
-      ((Button) node(button)).fire();
-      return null;
-    });
-    settle();
-  }
-
   private void set(String field, String words) {
     onInterface(() -> {
       ((TextInputControl) node("#controller-" + field)).setText(words);
@@ -142,16 +133,6 @@ class TeachWindowTest extends WindowTest {
   private <T> void choose(String box, T value) {
     onInterface(() -> {
       ((ComboBox<T>) node("#controller-" + box)).setValue(value);
-      return null;
-    });
-    settle();
-  }
-
-  private void unfold() {
-    onInterface(() -> {
-      app.scene().getRoot().lookupAll(".titled-pane").stream()
-          .map(TitledPane.class::cast)
-          .forEach(p -> p.setExpanded(true));
       return null;
     });
     settle();

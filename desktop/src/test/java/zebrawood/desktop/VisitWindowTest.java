@@ -12,7 +12,6 @@ import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextInputControl;
-import javafx.scene.control.TitledPane;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -89,16 +88,6 @@ class VisitWindowTest extends WindowTest {
       typeWords(word);
       keys(KeyCode.ENTER);
     }
-  }
-
-  private void unfold() {
-    onInterface(() -> {
-      app.scene().getRoot().lookupAll(".titled-pane").stream()
-          .map(TitledPane.class::cast)
-          .forEach(p -> p.setExpanded(true));
-      return null;
-    });
-    settle();
   }
 
   private void readSite() {

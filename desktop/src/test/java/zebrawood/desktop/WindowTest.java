@@ -17,8 +17,10 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.control.TitledPane;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
@@ -35,7 +37,7 @@ import zebrawood.records.workshop.Workshop;
  * offscreen; the same tests run in a real window where the toolkit is started with one.
  */
 public abstract class WindowTest extends ApplicationTest {
-  private static final Duration PATIENCE = Duration.ofSeconds(15);
+  private static final Duration PATIENCE = Duration.ofSeconds(45);
 
   protected final TestClock clock = new TestClock();
   protected final List<Path> openedOutside = new ArrayList<>();
@@ -194,6 +196,28 @@ public abstract class WindowTest extends ApplicationTest {
     } else {
       typeWords(words);
     }
+  }
+
+  /** Presses a button, wherever it stands. */
+  protected void press(String button) {
+    onInterface(() -> {
+      ((Button) node(button)).fire();
+      return null;
+    });
+    settle();
+  }
+
+  /** Opens every fold of the page. */
+  protected void unfold() {
+    onInterface(() -> {
+      app.scene().getRoot().lookupAll(".titled-pane").stream()
+          .map(TitledPane.class::cast)
+          .forEach(fold -> fold.setExpanded(true));
+      app.scene().getRoot().applyCss();
+      app.scene().getRoot().layout();
+      return null;
+    });
+    settle();
   }
 
   protected Node node(String selector) {

@@ -9,6 +9,7 @@ import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
 import zebrawood.desktop.shell.DesktopPrograms;
+import zebrawood.desktop.shell.Magnified;
 import zebrawood.desktop.shell.Shell;
 import zebrawood.desktop.stations.StationDefinition;
 import zebrawood.desktop.workshop.WorkshopModel;
@@ -41,7 +42,9 @@ public final class Assembly {
         new WorkshopModel(
             start, stations.stream().map(StationDefinition::station).toList(), ui, clock, person);
     shell = new Shell(model, stations, outside, closeWindow);
-    scene = new Scene(shell, WIDTH, HEIGHT);
+    Magnified window = new Magnified(shell);
+    scene = new Scene(window, WIDTH, HEIGHT);
+    model.sizeProperty().subscribe(size -> window.show(size.percent()));
     model.darkProperty().subscribe(dark -> dress(scene, dark));
   }
 

@@ -11,6 +11,7 @@ import zebrawood.bed.ScrewTurn;
 import zebrawood.bed.Shim;
 import zebrawood.bed.ShimFinding;
 import zebrawood.bed.ShimStacks.Stack;
+import zebrawood.desktop.sheet.FigureTile;
 import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Step;
 import zebrawood.desktop.text.Text;
@@ -171,5 +172,27 @@ final class BedAdvice {
             bare(level.slopeXMmPerMUncertainty()),
             bare(level.slopeYMmPerM()),
             Amount.of(level.slopeYMmPerMUncertainty(), Quantity.SLOPE, 2)));
+  }
+
+  /** What it is now, what it will be, and the slopes. */
+  static List<FigureTile> tiles(Outcome.Found<BedTask, Finding> found) {
+    if (!(found.finding() instanceof LevelFinding level)) {
+      return List.of();
+    }
+    double limitMm = found.readings().toleranceMm().orElseThrow();
+    boolean screws = level instanceof BedFinding;
+    double rounded =
+        switch (level) {
+          case BedFinding f -> f.peakToValleyAfterEighthsMm();
+          case ShimFinding f -> ((BedTask.OnShims) found.readings()).afterStacksMm(f);
+        };
+    return List.of(
+        FigureTile.of(Message.of("bed.figure.highToLow"), mm(level.peakToValleyNowMm()))
+            .limited(mm(limitMm)),
+        FigureTile.of(Message.of("bed.tile.after"), mm(level.peakToValleyAfterMm()))
+            .limited(mm(limitMm)),
+        FigureTile.of(Message.of(screws ? "bed.tile.eighths" : "bed.tile.stacks"), mm(rounded))
+            .limited(mm(limitMm)),
+        FigureTile.of(Message.of("bed.figure.warp"), mm(level.warpMm())));
   }
 }

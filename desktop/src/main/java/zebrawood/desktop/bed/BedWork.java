@@ -28,6 +28,7 @@ import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
+import zebrawood.desktop.sheet.FigureTile;
 import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Part;
 import zebrawood.desktop.sheet.Practice;
@@ -468,6 +469,11 @@ public final class BedWork extends StationWork<BedTask, Finding> {
   @Override
   public List<Step> steps(Outcome.Found<BedTask, Finding> found) {
     return BedAdvice.steps(found, read().size() == places().size());
+  }
+
+  @Override
+  public List<FigureTile> tiles(Outcome.Found<BedTask, Finding> found) {
+    return BedAdvice.tiles(found);
   }
 
   @Override

@@ -32,6 +32,7 @@ import zebrawood.desktop.form.ProofField;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
+import zebrawood.desktop.sheet.FigureTile;
 import zebrawood.desktop.sheet.JudgedLine;
 import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Part;
@@ -476,6 +477,25 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
   @Override
   public Message caution() {
     return Message.of("controller.caution");
+  }
+
+  @Override
+  public List<FigureTile> tiles(Outcome.Found<ControllerVisit, Judged> found) {
+    List<FigureTile> tiles = new ArrayList<>(super.tiles(found));
+    found
+        .finding()
+        .runUp()
+        .ifPresent(r -> {
+          tiles.add(
+              FigureTile.of(
+                  Message.of("controller.tile.run-up"),
+                  Amount.of(r.runUpMm(), Quantity.LENGTH, 1)));
+          tiles.add(
+              FigureTile.of(
+                  Message.of("controller.tile.best"),
+                  Amount.of(r.bestSpeedMmS(), Quantity.SPEED, 0)));
+        });
+    return tiles;
   }
 
   @Override

@@ -24,6 +24,7 @@ import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.ProofField;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.sheet.FigureTile;
 import zebrawood.desktop.sheet.GuardLine;
 import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Part;
@@ -228,6 +229,47 @@ public final class CoolingWork extends StationWork<CoolingReadings, CoolingFindi
   @Override
   public Optional<Practice<?, CoolingReadings, CoolingFinding>> practice() {
     return Optional.of(new CoolingPractice(this));
+  }
+
+  @Override
+  public List<FigureTile> tiles(Outcome.Found<CoolingReadings, CoolingFinding> found) {
+    CoolingFinding f = found.finding();
+    List<FigureTile> tiles = new ArrayList<>();
+    tiles.add(
+        FigureTile.of(
+                Message.of("cooling.figure.coolantStart"),
+                Amount.of(found.readings().air().coolantC(), CELSIUS, 1))
+            .limited(Amount.plain(found.readings().limitC(), CELSIUS)));
+    tiles.add(
+        FigureTile.of(
+                Message.of("cooling.figure.dewMargin"),
+                Amount.of(f.air().marginK(), Quantity.TEMPERATURE_DIFFERENCE, 1))
+            .judged(
+                found.readings().air().coolantC() >= f.air().lowestCoolantC(),
+                Message.of(
+                    "cooling.tile.lowest", Amount.of(f.air().lowestCoolantC(), CELSIUS, 1))));
+    found
+        .readings()
+        .afterHourC()
+        .ifPresent(c ->
+            tiles.add(
+                FigureTile.of(Message.of("cooling.figure.afterHour"), Amount.of(c, CELSIUS, 1))));
+    f.bucket()
+        .filter(b -> b.steadyC().isPresent())
+        .ifPresent(b ->
+            tiles.add(
+                FigureTile.of(
+                        Message.of("cooling.tile.rests"),
+                        Amount.of(b.steadyC().getAsDouble(), CELSIUS, 1))
+                    .limited(Amount.plain(found.readings().limitC(), CELSIUS))));
+    f.chiller()
+        .ifPresent(c ->
+            tiles.add(
+                FigureTile.of(
+                        Message.of("cooling.tile.chiller"),
+                        Amount.of(100 * c.shareUsed(), Quantity.PERCENT, 0))
+                    .limited(Amount.of(100, Quantity.PERCENT, 0))));
+    return tiles;
   }
 
   @Override

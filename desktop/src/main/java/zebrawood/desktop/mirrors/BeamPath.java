@@ -80,7 +80,7 @@ final class BeamPath {
         head.y + (mirrors == 1 ? 0 : 12),
         "plan-side");
     if (mirrors > 1) {
-      on.words(Text.of("mirrors.picture.front"), area.middle(), area.bottom() - 8, "plan-side");
+      on.words(Text.of("mirrors.picture.front"), area.right() - 16, area.bottom() - 8, "plan-side");
     }
   }
 

@@ -3,6 +3,7 @@ package zebrawood.desktop.mirrors;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.text.Text;
@@ -10,7 +11,6 @@ import zebrawood.measure.Verdict;
 import zebrawood.mirrors.MirrorFinding;
 import zebrawood.mirrors.MirrorReadings.At;
 import zebrawood.records.picture.Canvas;
-import zebrawood.words.Message;
 
 /**
  * The tape looking the way the beam travels, to scale: the marks now, and where exact turns bring
@@ -21,9 +21,9 @@ final class MarksPicture {
   private static final double LOWER_HEIGHT = 132;
   private static final double SIDE = 24;
   private static final double LEAST = 24;
-  private static final double DOT = 7;
+  private static final double DOT = 9;
   private static final double CAPTION_Y = 12;
-  private static final double LETTER = 6.4;
+  private static final double LETTER = 7.2;
   private static final double NAME_HEIGHT = 14;
 
   private static final double MOUNTS_WIDTH = 126;
@@ -132,43 +132,63 @@ final class MarksPicture {
       on.circle(afterX, afterY, DOT, "mark-after");
       dots.add(new Box(afterX, afterY, DOT, DOT));
     });
-    on.circle(x, y, DOT, "mark-now");
     return new Spot(place, x, y, dots);
   }
 
-  /** Each mark's name beside it, where no dot and no other name is. */
+  /** Each mark's number on its dot; of marks that lie on one another beside them, together. */
   private void name(Canvas on, List<Spot> spots) {
     List<Box> taken = new ArrayList<>(spots.stream().flatMap(s -> s.dots.stream()).toList());
-    taken.add(new Box(middleX, CAPTION_Y, 40, NAME_HEIGHT / 2));
-    for (Spot spot : spots) {
-      String words = Text.of(Message.keyOf(spot.place) + ".short");
-      double half = words.length() * LETTER / 2;
-      double aside = half + DOT + 3;
-      List<Box> free =
-          Stream.of(
-                  new double[] {0, -15},
-                  new double[] {0, 15},
-                  new double[] {-aside, 0},
-                  new double[] {aside, 0},
-                  new double[] {-aside, -13},
-                  new double[] {aside, -13},
-                  new double[] {-aside, 13},
-                  new double[] {aside, 13},
-                  new double[] {0, -29},
-                  new double[] {0, 29},
-                  new double[] {-aside, -27},
-                  new double[] {-aside, 27})
-              .map(d -> new Box(spot.x + d[0], spot.y + d[1], half, NAME_HEIGHT / 2))
-              .toList();
-      Box chosen =
-          free.stream()
-              .filter(box -> box.x > half && box.x < tapeWidth - half)
-              .filter(box -> taken.stream().noneMatch(box::meets))
-              .findFirst()
-              .orElse(free.getFirst());
-      taken.add(chosen);
-      on.words(words, chosen.x, chosen.y, "plan-after");
+    taken.add(new Box(middleX, CAPTION_Y, 60, NAME_HEIGHT / 2));
+    List<Spot> left = new ArrayList<>(spots);
+    spots.forEach(spot -> on.circle(spot.x, spot.y, DOT, "mark-now"));
+    while (!left.isEmpty()) {
+      Spot first = left.removeFirst();
+      List<Spot> together = new ArrayList<>(List.of(first));
+      left.removeIf(s -> {
+        boolean joins = together.stream().anyMatch(t -> t.dots.getFirst().meets(s.dots.getFirst()));
+        if (joins) {
+          together.add(s);
+        }
+        return joins;
+      });
+      if (together.size() == 1) {
+        on.words(number(first), first.x, first.y, "mark-number");
+      } else {
+        String words = together.stream().map(this::number).collect(Collectors.joining(" "));
+        beside(on, first, words, taken);
+      }
     }
+  }
+
+  private String number(Spot spot) {
+    return Text.of("mirrors.number", work.numberOf(spot.place));
+  }
+
+  private void beside(Canvas on, Spot spot, String words, List<Box> taken) {
+    double half = words.length() * LETTER / 2;
+    double aside = half + DOT + 3;
+    List<Box> free =
+        Stream.of(
+                new double[] {0, -18},
+                new double[] {0, 18},
+                new double[] {-aside, 0},
+                new double[] {aside, 0},
+                new double[] {-aside, -16},
+                new double[] {aside, -16},
+                new double[] {-aside, 16},
+                new double[] {aside, 16},
+                new double[] {0, -32},
+                new double[] {0, 32})
+            .map(d -> new Box(spot.x + d[0], spot.y + d[1], half, NAME_HEIGHT / 2))
+            .toList();
+    Box chosen =
+        free.stream()
+            .filter(box -> box.x > half && box.x < tapeWidth - half)
+            .filter(box -> taken.stream().noneMatch(box::meets))
+            .findFirst()
+            .orElse(free.getFirst());
+    taken.add(chosen);
+    on.words(words, chosen.x, chosen.y, "plan-after");
   }
 
   /** The mirrors whose screws are to be turned, in order; none where they are to be left. */

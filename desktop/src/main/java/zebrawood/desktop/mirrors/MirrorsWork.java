@@ -18,6 +18,7 @@ import zebrawood.desktop.form.ProofField.Answer;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
+import zebrawood.desktop.sheet.FigureTile;
 import zebrawood.desktop.sheet.GuardLine;
 import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Part;
@@ -26,12 +27,14 @@ import zebrawood.desktop.sheet.StationWork;
 import zebrawood.desktop.sheet.Step;
 import zebrawood.desktop.solve.Solver;
 import zebrawood.desktop.stations.StationDefinition;
+import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Figure;
 import zebrawood.ledger.Ledger;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Train;
+import zebrawood.measure.TurnDirection;
 import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
 import zebrawood.mirrors.Alignment;
@@ -46,10 +49,12 @@ import zebrawood.mirrors.MirrorVisit.Judged;
 import zebrawood.mirrors.MirrorVisit.ScrewsBy;
 import zebrawood.mirrors.QuickCheck;
 import zebrawood.mirrors.ScrewTrial;
+import zebrawood.quantity.Amount;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.kept.KeptReadings;
 import zebrawood.records.picture.Canvas;
+import zebrawood.words.Advice;
 import zebrawood.words.Message;
 
 /** The mirrors station at one machine. */
@@ -441,12 +446,40 @@ public final class MirrorsWork extends StationWork<MirrorVisit, Judged> {
         new Part.Table(
             List.of(Message.of("mirrors.mark"), Message.of("mirrors.right"), up()),
             asked()
-                .map(m -> new Part.TableRow(Message.of(m.getKey()), m.getValue().fields()))
+                .map(m ->
+                    new Part.TableRow(
+                        Message.of("mirrors.row", numberOf(m.getKey()), m.getKey()),
+                        m.getValue().fields()))
                 .toList()));
     if (way.get() == MirrorsWay.QUICK) {
       parts.add(Part.rows(round));
     }
     return parts;
+  }
+
+  /** The number of a mark, in its row and in the picture. */
+  int numberOf(MarkPlace place) {
+    return asked().map(Map.Entry::getKey).toList().indexOf(place) + 1;
+  }
+
+  /** Which screw, and how far in large letters; the exact figure is small. */
+  @Override
+  public List<Step> steps(Outcome.Found<MirrorVisit, Judged> found) {
+    return found.finding().advice().stream().map(MirrorsWork::step).toList();
+  }
+
+  private static Step step(Advice advice) {
+    if (!advice.what().key().equals(Alignment.TURN)) {
+      return Step.of(advice);
+    }
+    List<Object> of = advice.what().arguments();
+    return new Step(
+        Text.words().line((Message) of.get(0)),
+        Text.of(
+            "mirrors.step.turn",
+            (Integer) advice.why().orElseThrow().arguments().getFirst(),
+            (TurnDirection) of.get(1)),
+        Text.of("mirrors.step.exact", (Amount) of.get(2), (Amount) of.get(3)));
   }
 
   /** Below a mirror that folds down, what was up is further from the tube. */
@@ -515,6 +548,11 @@ public final class MirrorsWork extends StationWork<MirrorVisit, Judged> {
   @Override
   public Optional<Practice<?, MirrorVisit, Judged>> practice() {
     return Optional.of(new MirrorPractice(this));
+  }
+
+  @Override
+  public List<FigureTile> tiles(Outcome.Found<MirrorVisit, Judged> found) {
+    return MirrorSummary.tiles(found, tolerance.value());
   }
 
   @Override

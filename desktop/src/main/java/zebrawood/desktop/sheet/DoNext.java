@@ -3,11 +3,13 @@ package zebrawood.desktop.sheet;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.application.Platform;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -22,6 +24,10 @@ public final class DoNext extends HeightCachingBox {
   private static final int SHORT = 60;
 
   private static final double LEAST_STEPS = 80;
+  private static final double AMOUNT_WIDTH = 128;
+
+  /** More letters are no amount, but a sentence. */
+  private static final int LONGEST_AMOUNT = 30;
 
   private final Label count = new Label();
   private final VBox body = new HeightCachingBox();
@@ -80,7 +86,7 @@ public final class DoNext extends HeightCachingBox {
           further.add(new Row("further-step", "further-big"));
         }
         Row row = further.get(i - 1);
-        row.fill("", step.inOneLine(), step.small());
+        row.fillOfMany(step);
         rows.add(row);
       }
     }
@@ -123,6 +129,8 @@ public final class DoNext extends HeightCachingBox {
   private static final class Row extends HeightCachingBox {
     private final Label where = wrapped("soft");
     private final Label big;
+    private HBox further;
+    private Label amount;
     private final Label small = wrapped("soft");
 
     Row(String styleClass, String bigStyle) {
@@ -137,6 +145,28 @@ public final class DoNext extends HeightCachingBox {
       big.setText(bigWords);
       small.setText(smallWords);
       showIf(small, !smallWords.isEmpty());
+    }
+
+    /** What to touch at the left, how far at the right; in one line where nothing is set apart. */
+    void fillOfMany(Step step) {
+      boolean apart =
+          step.amount() && !step.where().isEmpty() && step.big().length() <= LONGEST_AMOUNT;
+      if (further == null) {
+        amount = wrapped("further-amount");
+        amount.setMinWidth(AMOUNT_WIDTH);
+        amount.setMaxWidth(AMOUNT_WIDTH);
+        amount.setAlignment(Pos.TOP_RIGHT);
+        HBox.setHgrow(big, Priority.ALWAYS);
+        big.setMaxWidth(Double.MAX_VALUE);
+        further = new HBox(8, big, amount);
+        getChildren().setAll(further, small);
+      }
+      big.setText(apart ? step.where() : step.inOneLine());
+      amount.setText(apart ? step.big() : "");
+      showIf(amount, apart);
+      small.setText(step.small());
+      showIf(small, !step.small().isEmpty());
+      setAccessibleText(step.inOneLine());
     }
 
     void setBigStyle(String styleClass) {

@@ -75,6 +75,10 @@ public final class Notebook extends HBox {
     getChildren().addAll(table, right);
   }
 
+  void focusEntries() {
+    table.requestFocus();
+  }
+
   /** Shows entries, oldest first as the ledger has them. */
   public void show(List<Entry> entries, Instant now) {
     Shown shown = new Shown(List.copyOf(entries), Text.words().units());

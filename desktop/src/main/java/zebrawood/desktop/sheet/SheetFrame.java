@@ -8,13 +8,11 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.VBox;
 import zebrawood.ledger.Standing;
 
 /** Lays out the six parts of a station sheet. */
 public final class SheetFrame extends BorderPane {
   private final Label state = new Label();
-  private final Label before = new Label();
   private final Label subject = new Label();
 
   public SheetFrame(
@@ -27,16 +25,15 @@ public final class SheetFrame extends BorderPane {
     getStyleClass().add("sheet");
     Label name = new Label(title);
     name.getStyleClass().add("title");
+    name.setMinWidth(USE_PREF_SIZE);
     Label asked = new Label(question);
     asked.getStyleClass().add("question");
+    asked.setMinWidth(0);
     state.getStyleClass().add("state");
-    before.getStyleClass().add("soft");
+    state.setMinWidth(USE_PREF_SIZE);
     subject.getStyleClass().add("soft");
-    subject.setWrapText(true);
     subject.setManaged(false);
-    VBox right = new VBox(state, before);
-    right.setAlignment(Pos.TOP_RIGHT);
-    HBox header = new HBox(new VBox(name, asked, subject), spacer(), right);
+    HBox header = new HBox(name, asked, subject, spacer(), state);
     header.getStyleClass().add("sheet-header");
     ScrollPane left = scrolling(readings);
     width(left, 270, 308);
@@ -50,12 +47,11 @@ public final class SheetFrame extends BorderPane {
     setBottom(notebook);
   }
 
-  /** The standing with its sign, in words, its style class, and what was before. */
-  public void showState(Standing standing, String words, String styleClass, String beforeWords) {
+  /** The standing with its sign, in words, and its style class. */
+  public void showState(Standing standing, String words, String styleClass) {
     state.setText(words);
     state.setGraphic(new StandingMark(standing));
     state.getStyleClass().setAll("label", "state", styleClass);
-    before.setText(beforeWords);
   }
 
   /** What the figures are of; nothing where a station has no such thing. */

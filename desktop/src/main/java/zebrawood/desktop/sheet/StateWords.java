@@ -3,10 +3,8 @@ package zebrawood.desktop.sheet;
 import java.time.ZoneId;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
-import zebrawood.ledger.FigureWords;
 import zebrawood.ledger.Standing;
 import zebrawood.ledger.StandingWords;
-import zebrawood.words.Phrasebook;
 
 /** A standing as it stands at the head of a sheet. */
 public final class StateWords {
@@ -32,28 +30,5 @@ public final class StateWords {
       case Standing.Out o -> "state-out";
       case Standing.Open o -> "state-open";
     };
-  }
-
-  /** The last as-left or proving figure, in words. */
-  public static String before(Standing standing, ZoneId zone) {
-    return switch (standing) {
-      case Standing.Holds(Entry proof) -> figure(proof, zone);
-      case Standing.Stale(Entry proof, var cause) -> figure(proof, zone);
-      case Standing.Out(Entry last) -> figure(last, zone);
-      case Standing.Open o -> "";
-    };
-  }
-
-  private static String figure(Entry entry, ZoneId zone) {
-    return entry
-        .tellingFigure()
-        .map(f ->
-            Text.of(
-                "state.before",
-                entry.kind(),
-                When.day(entry.time(), zone),
-                Phrasebook.lowerFirst(FigureWords.label(entry.stationId(), f, Text.words())),
-                FigureWords.withUnit(f, Text.words())))
-        .orElse("");
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.layout.Priority;
@@ -43,6 +44,9 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
   private final DoNext doNext = new DoNext(this::primary, this::secondary);
   private final Label summary = new WrappedLabel("", "summary");
   private final Notebook notebook;
+  private final NotebookStrip strip;
+  private final FigureTiles tiles = new FigureTiles();
+  private final Button allFigures = new Button(Text.of("tile.all"));
   private final Optional<PracticeBar> practiceBar;
   private final FormPane pane;
   private final PictureRegion picture;
@@ -84,6 +88,9 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
         e -> work.pressed(e.getX(), e.getY(), picture.getWidth(), picture.getHeight()));
     notebook =
         new Notebook(station.id(), workshop.clock().getZone(), this::correct, host::undoLast);
+    notebook.setVisible(false);
+    notebook.setManaged(false);
+    strip = new NotebookStrip(workshop.clock().getZone(), this::toggleNotebook);
     frame =
         new SheetFrame(
             Text.of(station.title()),
@@ -91,7 +98,7 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
             pane,
             listed ? framed(SheetFrame.scrolling(judged)) : framed(picture),
             doNext,
-            notebook);
+            new VBox(notebook, strip));
     if (listed) {
       doNext.setBeside(picture);
     }
@@ -120,8 +127,14 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
             0,
             SheetFrame.columnTitle(Text.of(station.id() + ".picture.title"), legend),
             drawn,
+            tiles,
+            allFigures,
             summary);
     box.getStyleClass().add("picture");
+    allFigures.setId("all-figures");
+    allFigures.getStyleClass().setAll("button", "strip-open");
+    allFigures.setOnAction(e -> showAll(!summary.isVisible()));
+    showAll(false);
     VBox.setVgrow(drawn, Priority.ALWAYS);
     return box;
   }
@@ -212,8 +225,42 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
                     .collect(Collectors.joining(" ")))
             .orElse(""));
     work.judged().ifPresent(judged::show);
+    allFigures.setVisible(!summary.getText().isEmpty());
+    allFigures.setManaged(allFigures.isVisible());
+    tiles.show(outcome.found().map(work::tiles).orElseGet(() -> unknown(outcome)));
     practiceBar.ifPresent(
         bar -> bar.show(practice.flatMap(Practice::words).map(Text::of).orElse("")));
+  }
+
+  private void showAll(boolean shown) {
+    summary.setVisible(shown);
+    summary.setManaged(shown);
+  }
+
+  /** What is not known is a dash, with what would tell it. */
+  private List<FigureTile> unknown(Outcome<R, F> outcome) {
+    Message wouldTell =
+        outcome instanceof Outcome.Waiting<R, F>(Message next)
+            ? Message.of("tile.would-tell", next)
+            : Message.NONE;
+    return workshop.opened().ledger().entriesOfFitted(station).reversed().stream()
+        .filter(e -> e.tellingFigure().isPresent())
+        .findFirst()
+        .map(e ->
+            e.figures().stream().map(f -> FigureTile.unknown(station.id(), f, wouldTell)).toList())
+        .orElse(List.of());
+  }
+
+  /** Opens the notebook's drawer, or shuts it. */
+  public void toggleNotebook() {
+    boolean open = !notebook.isVisible();
+    notebook.setVisible(open);
+    notebook.setManaged(open);
+    if (open) {
+      notebook.focusEntries();
+    } else {
+      focusFirst();
+    }
   }
 
   private List<Step> steps(Outcome<R, F> outcome) {
@@ -228,7 +275,7 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
   }
 
   private static Step toProve(GuardLine line) {
-    return new Step(Text.of("guard.missing"), Text.words().line(line.said()), "");
+    return new Step(Text.of("guard.missing"), Text.words().line(line.said()), "", false);
   }
 
   private String primaryWords(Outcome<R, F> outcome) {
@@ -371,15 +418,12 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     }
     var standing = workshop.opened().standing(station);
     var zone = workshop.clock().getZone();
-    frame.showState(
-        standing,
-        StateWords.of(standing, zone),
-        StateWords.styleClass(standing),
-        StateWords.before(standing, zone));
+    frame.showState(standing, StateWords.of(standing, zone), StateWords.styleClass(standing));
     Optional<String> subject = workshop.opened().ledger().subjectNow(station);
     unnamed = subject.isPresent() ? Optional.empty() : station.subject();
     frame.showSubject(SubjectWords.line(station, subject, workshop.onFile(station), zone));
     notebook.show(entries, workshop.clock().instant());
+    strip.show(entries);
     picture.draw();
     showAdvice();
   }

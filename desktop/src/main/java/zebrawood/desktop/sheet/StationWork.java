@@ -193,7 +193,14 @@ public abstract class StationWork<R, F extends Finding> {
     return List.of();
   }
 
-  /** The line under the picture: sentences. */
+  /** The two to five figures that matter, for the tiles under the picture. */
+  public List<FigureTile> tiles(Outcome.Found<R, F> found) {
+    return figures(found.readings(), found.finding()).stream()
+        .map(figure -> FigureTile.of(form.station(), figure))
+        .toList();
+  }
+
+  /** All that was found, in sentences; they are folded away below the tiles. */
   public List<Message> summary(Outcome.Found<R, F> found) {
     return List.of();
   }

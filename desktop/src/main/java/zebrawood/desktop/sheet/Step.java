@@ -11,8 +11,14 @@ import zebrawood.words.Phrasebook;
  * @param where what to touch, possibly empty
  * @param big the instruction, readable at arm's length
  * @param small exact figure and effect, possibly empty
+ * @param amount whether the instruction is how far or how much, so that it may stand by itself
  */
-public record Step(String where, String big, String small) {
+public record Step(String where, String big, String small, boolean amount) {
+  /** How far to turn, or how much to set. */
+  public Step(String where, String big, String small) {
+    this(where, big, small, true);
+  }
+
   public static Step of(Message what) {
     return new Step("", Text.words().line(what), "");
   }
@@ -30,7 +36,7 @@ public record Step(String where, String big, String small) {
     return advice.kind() == Advice.Kind.PROVE
             || advice.what().key().endsWith(".not-so")
             || advice.what().key().endsWith(".see")
-        ? new Step(what, why, "")
+        ? new Step(what, why, "", false)
         : new Step(where, what, why);
   }
 

@@ -2,6 +2,7 @@ package zebrawood.desktop.sheet;
 
 import java.time.ZoneId;
 import java.util.List;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
@@ -35,6 +36,14 @@ public final class Trend extends StackPane {
               FigureWords.label(last.stationId(), figure, Text.words()),
               FigureWords.withUnit(figure, Text.words())));
     }
+  }
+
+  /** The line alone, for a row. */
+  public static Region small(List<Entry> entries, double width, double height) {
+    List<Figure> figures = entries.stream().flatMap(e -> e.tellingFigure().stream()).toList();
+    PictureRegion line = new PictureRegion(on -> TrendPicture.drawLine(on, figures), width, height);
+    line.setMaxSize(width, height);
+    return line;
   }
 
   private void draw(Canvas on) {

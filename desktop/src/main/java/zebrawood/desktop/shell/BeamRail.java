@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.css.PseudoClass;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
@@ -22,7 +24,11 @@ import zebrawood.ledger.Standing;
  */
 final class BeamRail extends Region {
   private static final PseudoClass OPENED = PseudoClass.getPseudoClass("opened");
-  private static final double LINE_X = 27;
+  private static final double LINE_X = 24;
+  private static final double WIDTH = 214;
+
+  /** A name is never cut for the words behind it, unless it is longer than this. */
+  private static final double NAME_WIDTH = 74;
 
   private final VBox rows = new VBox();
   private final Line solid = new Line();
@@ -33,9 +39,11 @@ final class BeamRail extends Region {
   /**
    * One station.
    *
+   * @param brief how it stands in two or three words
    * @param words how it stands, for what is on the machine now
    */
-  record Row(String station, String title, String words, Standing standing) {}
+  record Row(
+      String station, String phase, String title, String brief, String words, Standing standing) {}
 
   BeamRail() {
     getStyleClass().add("rail");
@@ -58,17 +66,30 @@ final class BeamRail extends Region {
       String pageTitle, String pageWords, List<Row> lines, String opened, Consumer<String> open) {
     int focusedIndex = focusedIndex();
     buttons.clear();
-    buttons.add(row("rail-today", pageTitle, pageWords, pageSign(), () -> open.accept("")));
-    lines.forEach(line ->
-        buttons.add(
-            row(
-                "rail-" + line.station,
-                line.title,
-                line.words,
-                new StandingMark(line.standing),
-                () -> open.accept(line.station))));
+    List<Node> all = new ArrayList<>();
+    buttons.add(
+        row("rail-today", pageTitle, pageWords, pageWords, pageSign(), () -> open.accept("")));
+    all.add(buttons.getFirst());
+    String phase = "";
+    for (Row line : lines) {
+      if (!line.phase.equals(phase)) {
+        phase = line.phase;
+        Label heading = new Label(phase);
+        heading.getStyleClass().add("rail-phase");
+        all.add(heading);
+      }
+      buttons.add(
+          row(
+              "rail-" + line.station,
+              line.title,
+              line.brief,
+              line.words,
+              new StandingMark(line.standing),
+              () -> open.accept(line.station)));
+      all.add(buttons.getLast());
+    }
     holding = (int) lines.stream().takeWhile(line -> line.standing.holds()).count();
-    rows.getChildren().setAll(buttons);
+    rows.getChildren().setAll(all);
     markOpened(opened, lines);
     if (focusedIndex >= 0) {
       buttons.get(Math.min(focusedIndex, buttons.size() - 1)).requestFocus();
@@ -102,14 +123,20 @@ final class BeamRail extends Region {
     return sign;
   }
 
-  private static Button row(String id, String title, String words, Region mark, Runnable open) {
+  private static Button row(
+      String id, String title, String brief, String words, Region mark, Runnable open) {
     Label name = new Label(title);
     name.getStyleClass().add("rail-name");
-    Label standing = new Label(words);
+    name.setMinWidth(NAME_WIDTH);
+    Label standing = new Label(brief);
     standing.getStyleClass().add("rail-standing");
-    VBox text = new VBox(name, standing);
-    HBox content = new HBox(15, mark, text);
+    standing.setMinWidth(0);
+    name.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(name, Priority.ALWAYS);
+    HBox content = new HBox(mark, name, standing);
     content.getStyleClass().add("rail-content");
+    content.setPrefWidth(WIDTH - 2);
+    content.setMaxWidth(WIDTH - 2);
     Button button = new Button();
     button.setId(id);
     button.setGraphic(content);
@@ -161,6 +188,6 @@ final class BeamRail extends Region {
 
   @Override
   protected double computePrefWidth(double height) {
-    return 212;
+    return WIDTH;
   }
 }

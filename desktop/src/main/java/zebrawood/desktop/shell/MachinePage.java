@@ -4,6 +4,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -11,7 +12,6 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -48,11 +48,20 @@ final class MachinePage extends BorderPane {
     void handOver();
   }
 
+  private static final double PAST_WIDTH = 440;
+  private static final double TREND_WIDTH = 124;
+  private static final double TREND_HEIGHT = 26;
+  private static final double VALUE_WIDTH = 84;
+
+  /** More of what happened stands in the drawer. */
+  private static final int MOST_EVENTS = 5;
+
   private final WorkshopModel workshop;
   private final Actions actions;
   private final ZoneId zone;
   private final Button somethingHappened;
   private Optional<Button> go = Optional.empty();
+  private boolean allEvents;
 
   MachinePage(WorkshopModel workshop, Actions actions) {
     this.workshop = workshop;
@@ -92,14 +101,30 @@ final class MachinePage extends BorderPane {
   private void build() {
     Opened opened = workshop.opened();
     setTop(header(opened));
-    HBox body = new HBox(toProve(opened), held(opened));
+    ScrollPane prove = SheetFrame.scrolling(toProve(opened));
+    HBox.setHgrow(prove, Priority.ALWAYS);
+    ScrollPane past = SheetFrame.scrolling(new VBox(14, held(opened), happened(opened)));
+    past.setMinWidth(PAST_WIDTH);
+    past.setPrefWidth(PAST_WIDTH);
+    past.setMaxWidth(PAST_WIDTH);
+    HBox body = new HBox(prove, past);
     body.getStyleClass().add("today-body");
-    ScrollPane scroll = new ScrollPane(body);
-    scroll.setFitToWidth(true);
-    scroll.setFocusTraversable(false);
-    scroll.getStyleClass().add("bare-scroll");
-    setCenter(scroll);
-    setBottom(events(opened));
+    setCenter(body);
+    Node all = events(opened);
+    all.setVisible(allEvents);
+    all.setManaged(allEvents);
+    setBottom(all);
+  }
+
+  /** Opens all that happened, or shuts it. */
+  void toggleEvents() {
+    allEvents = !allEvents;
+    build();
+    if (allEvents) {
+      lookup("#events").requestFocus();
+    } else {
+      focusFirst();
+    }
   }
 
   void focusFirst() {
@@ -109,13 +134,16 @@ final class MachinePage extends BorderPane {
   private Node header(Opened opened) {
     Label title = new Label(Text.of("today.title", opened.machine().name()));
     title.getStyleClass().add("title");
-    title.setWrapText(true);
     Label summary = new Label(summary(opened));
     summary.getStyleClass().add("question");
     summary.setWrapText(true);
     Button handOver = Card.button("today-handover", Text.of("today.handover"), actions::handOver);
     handOver.setMinWidth(Region.USE_PREF_SIZE);
-    VBox words = new VBox(title, summary);
+    title.setMinWidth(Region.USE_PREF_SIZE);
+    HBox line = new HBox(14, title, summary);
+    line.setAlignment(Pos.BASELINE_LEFT);
+    HBox.setHgrow(summary, Priority.ALWAYS);
+    VBox words = new VBox(line);
     for (Message notice : opened.notices()) {
       Label told = new Label(Text.of(notice));
       told.getStyleClass().add("notice");
@@ -154,15 +182,13 @@ final class MachinePage extends BorderPane {
         .orElse(need + rest + ".");
   }
 
-  private Node toProve(Opened opened) {
+  private Region toProve(Opened opened) {
     List<Map.Entry<Station, Standing>> rest =
         opened.standings().entrySet().stream().filter(e -> !e.getValue().holds()).toList();
     int minutes = rest.stream().mapToInt(e -> e.getKey().minutes()).sum();
     Label about = new Label(rest.isEmpty() ? "" : Text.of("today.prove.minutes", minutes));
     about.getStyleClass().add("soft");
     VBox list = new VBox(SheetFrame.columnTitle(Text.of("today.prove"), about));
-    list.setMinWidth(420);
-    HBox.setHgrow(list, Priority.ALWAYS);
     go = Optional.empty();
     for (Map.Entry<Station, Standing> entry : rest) {
       list.getChildren().add(row(entry.getKey(), entry.getValue(), go.isEmpty()));
@@ -179,7 +205,7 @@ final class MachinePage extends BorderPane {
             Text.of(doKey(standing), SubjectWords.title(workshop.opened().ledger(), station)));
     title.getStyleClass().add("prove-title");
     title.setWrapText(true);
-    String because = Text.of("prove.minutes", because(standing), station.minutes());
+    String because = because(standing);
     boolean draft = hasReadings(workshop.draft(station));
     Label why = soft(draft ? because + " · " + Text.of("today.prove.draft") : because);
     VBox words = new VBox(title, why);
@@ -189,7 +215,9 @@ final class MachinePage extends BorderPane {
             "go-" + station.id(), Text.of("today.prove.go"), () -> actions.open(station.id()));
     button.setMinWidth(Region.USE_PREF_SIZE);
     button.setAccessibleText(title.getText());
-    HBox row = new HBox(new StandingMark(standing), words, button);
+    Label minutes = soft(Text.of("today.minutes", station.minutes()));
+    minutes.setMinWidth(Region.USE_PREF_SIZE);
+    HBox row = new HBox(new StandingMark(standing), words, minutes, button);
     row.getStyleClass().add(first ? "prove-first" : "prove-row");
     if (first) {
       button.getStyleClass().add("primary");
@@ -246,29 +274,26 @@ final class MachinePage extends BorderPane {
   }
 
   private Node held(Opened opened) {
-    Label dashes = soft(Text.of("today.held.limit"));
-    VBox box = new VBox(8, SheetFrame.columnTitle(Text.of("today.held"), dashes));
-    box.setMinWidth(474);
-    box.setMaxWidth(474);
-    FlowPane cards = new FlowPane(10, 10);
+    VBox box =
+        new VBox(SheetFrame.columnTitle(Text.of("today.held"), soft(Text.of("today.held.limit"))));
     opened
         .standings()
         .keySet()
         .forEach(station ->
-            card(station, opened.ledger().entriesOfFitted(station))
-                .ifPresent(cards.getChildren()::add));
-    box.getChildren()
-        .add(cards.getChildren().isEmpty() ? soft(Text.of("today.held.nothing")) : cards);
+            heldRow(station, opened.ledger().entriesOfFitted(station))
+                .ifPresent(box.getChildren()::add));
+    if (box.getChildren().size() == 1) {
+      box.getChildren().add(soft(Text.of("today.held.nothing")));
+    }
     return box;
   }
 
-  private Optional<Node> card(Station station, List<Entry> entries) {
+  private Optional<Node> heldRow(Station station, List<Entry> entries) {
     List<Entry> measured = entries.stream().filter(e -> e.tellingFigure().isPresent()).toList();
     if (measured.isEmpty()) {
       return Optional.empty();
     }
-    Entry last = measured.getLast();
-    Figure figure = last.tellingFigure().orElseThrow();
+    Figure figure = measured.getLast().tellingFigure().orElseThrow();
     Label title =
         new Label(
             Text.of(
@@ -276,26 +301,51 @@ final class MachinePage extends BorderPane {
                 SubjectWords.title(workshop.opened().ledger(), station),
                 Phrasebook.lowerFirst(FigureWords.label(station.id(), figure, Text.words()))));
     title.getStyleClass().add("held-title");
-    Label value = new Label(FigureWords.number(figure, Text.words()));
+    title.setMinWidth(0);
+    title.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(title, Priority.ALWAYS);
+    Label value = new Label(FigureWords.withUnit(figure, Text.words()));
     value.getStyleClass().add("held-value");
-    Label unitWords = soft(FigureWords.unit(figure, Text.words()));
-    Label limit =
-        soft(
-            figure.limit().isPresent()
-                ? Text.of(
-                    "today.limit",
-                    FigureWords.number(figure, figure.limit().getAsDouble(), Text.words()))
-                : "");
-    HBox number = new HBox(6, value, unitWords, SheetFrame.spacer(), limit);
-    number.setAlignment(javafx.geometry.Pos.BASELINE_LEFT);
-    Trend trend = new Trend(measured, zone);
-    trend.setPrefSize(208, 92);
-    Label day = soft(When.day(last.time(), zone));
-    day.setMinWidth(Region.USE_PREF_SIZE);
-    VBox card = new VBox(new HBox(title, SheetFrame.spacer(), day), number, trend);
-    card.getStyleClass().add("held-card");
-    card.setPrefWidth(232);
-    return Optional.of(card);
+    value.setMinWidth(Region.USE_PREF_SIZE);
+    HBox number = new HBox(value);
+    number.setAlignment(Pos.CENTER_RIGHT);
+    number.setMinWidth(VALUE_WIDTH);
+    HBox row = new HBox(10, title, Trend.small(measured, TREND_WIDTH, TREND_HEIGHT), number);
+    row.getStyleClass().add("held-row");
+    row.setAccessibleText(Text.of("words.comma", title.getText(), value.getText()));
+    return Optional.of(row);
+  }
+
+  private Node happened(Opened opened) {
+    List<Aftermath> all = opened.ledger().aftermaths(workshop.stations()).reversed();
+    Button more =
+        Card.button(
+            "today-all-events", Text.of("today.events.all", all.size()), this::toggleEvents);
+    more.getStyleClass().setAll("button", "strip-open");
+    VBox box = new VBox(SheetFrame.columnTitle(Text.of("today.events"), more));
+    all.stream()
+        .limit(MOST_EVENTS)
+        .forEach(a -> {
+          Label day = soft(When.day(a.event().time(), zone));
+          day.setMinWidth(Region.USE_PREF_SIZE);
+          Label words = new Label(Text.words().sayKept(a.event().said()));
+          words.setWrapText(true);
+          words.setMaxWidth(Double.MAX_VALUE);
+          HBox.setHgrow(words, Priority.ALWAYS);
+          Label proved =
+              soft(
+                  a.doubted().isEmpty()
+                      ? ""
+                      : Text.of("today.events.of", a.proved().size(), a.doubted().size()));
+          proved.setMinWidth(Region.USE_PREF_SIZE);
+          HBox row = new HBox(14, day, words, proved);
+          row.getStyleClass().add("held-row");
+          box.getChildren().add(row);
+        });
+    if (all.isEmpty()) {
+      box.getChildren().add(soft(Text.of("today.events.none")));
+    }
+    return box;
   }
 
   private Node events(Opened opened) {

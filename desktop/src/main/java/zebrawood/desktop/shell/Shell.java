@@ -55,6 +55,16 @@ public final class Shell extends StackPane implements SheetHost {
   private static final List<KeyCombination> FIND =
       List.of(KeyCombination.valueOf("Ctrl+Space"), KeyCombination.valueOf("Ctrl+K"));
 
+  private static final List<KeyCombination> LARGER =
+      List.of(
+          KeyCombination.valueOf("Ctrl+Plus"),
+          KeyCombination.valueOf("Ctrl+Equals"),
+          KeyCombination.valueOf("Ctrl+Shift+Equals"),
+          KeyCombination.valueOf("Ctrl+Add"));
+
+  private static final List<KeyCombination> SMALLER =
+      List.of(KeyCombination.valueOf("Ctrl+Minus"), KeyCombination.valueOf("Ctrl+Subtract"));
+
   /** Between the rail and the page. */
   private static final KeyCombination SWITCH = KeyCombination.valueOf("F6");
 
@@ -297,7 +307,9 @@ public final class Shell extends StackPane implements SheetHost {
     int onFile = workshop.onFile(station).size();
     return new BeamRail.Row(
         station.id(),
+        Text.of(station.phase()),
         SubjectWords.title(workshop.opened().ledger(), station),
+        Text.of(StandingWords.brief(standing, zone())),
         onFile == 0 ? words : Text.of("subject.on-file", words, onFile),
         standing);
   }
@@ -388,6 +400,12 @@ public final class Shell extends StackPane implements SheetHost {
     workshop.darkProperty().set(!workshop.darkProperty().get());
   }
 
+  /** All of the window, a step larger or smaller. */
+  private void resize(int steps) {
+    workshop.sizeProperty().set(workshop.sizeProperty().get().next(steps));
+    workshop.say(Text.of("said.size", workshop.sizeProperty().get().percent()));
+  }
+
   @Override
   public void undoLast() {
     Optional<Entry> last = workshop.lastEntry();
@@ -452,6 +470,11 @@ public final class Shell extends StackPane implements SheetHost {
   private List<Command> openCommands() {
     List<Command> all = new ArrayList<>();
     all.add(Command.of(Message.of("command.today"), "Ctrl+Home", () -> show(TODAY)));
+    if (shown.equals(TODAY)) {
+      all.add(
+          Command.of(
+              Message.of("command.events"), "F9", () -> page.ifPresent(MachinePage::toggleEvents)));
+    }
     int number = 1;
     for (var station : workshop.opened().standings().keySet()) {
       Message words = Message.of("command.open", station.title());
@@ -462,6 +485,8 @@ public final class Shell extends StackPane implements SheetHost {
     if (!shown.equals(TODAY)) {
       all.add(
           Command.of(Message.of("command.primary"), "Ctrl+Enter", () -> sheet(shown).primary()));
+      all.add(
+          Command.of(Message.of("command.notebook"), "F9", () -> sheet(shown).toggleNotebook()));
     }
     all.add(Command.of(Message.of("command.happened"), "Ctrl+E", this::happened));
     for (StationDefinition definition : modules) {
@@ -514,7 +539,9 @@ public final class Shell extends StackPane implements SheetHost {
         Command.of(
             Message.of(workshop.darkProperty().get() ? "command.light" : "command.dark"),
             "Ctrl+D",
-            this::toggleTheme));
+            this::toggleTheme),
+        Command.of(Message.of("command.larger"), "Ctrl+Plus", () -> resize(1)),
+        Command.of(Message.of("command.smaller"), "Ctrl+Minus", () -> resize(-1)));
   }
 
   private void key(KeyEvent event) {
@@ -526,6 +553,12 @@ public final class Shell extends StackPane implements SheetHost {
       palette();
       return;
     }
+    boolean larger = LARGER.stream().anyMatch(k -> k.match(event));
+    if (larger || SMALLER.stream().anyMatch(k -> k.match(event))) {
+      event.consume();
+      resize(larger ? 1 : -1);
+      return;
+    }
     if (SWITCH.match(event)) {
       event.consume();
       if (rail.holdsFocus()) {
@@ -535,7 +568,7 @@ public final class Shell extends StackPane implements SheetHost {
       }
       return;
     }
-    if (!event.isControlDown()) {
+    if (!event.isControlDown() && !event.getCode().isFunctionKey()) {
       return;
     }
     commands().stream()

@@ -21,6 +21,7 @@ final class DuctPicture {
   private static final double RUN_Y = 70;
   private static final double GRAPH_TOP = 130;
   private static final double GRAPH_BOTTOM = 50;
+  private static final double LEAST_WORDS = 52;
   private static final double WIDEST = 46;
   private static final double SHORTEST_SHOWN_M = 0.3;
 
@@ -80,6 +81,8 @@ final class DuctPicture {
               Amount.plain(piece.lengthM(), Quantity.DISTANCE)),
           x + wide / 2,
           RUN_Y,
+          // In two lines where the piece is too short for one.
+          Math.max(LEAST_WORDS, wide - 8),
           "plan-after");
       x += wide;
     }

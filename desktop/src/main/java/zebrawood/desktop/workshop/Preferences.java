@@ -10,9 +10,14 @@ import zebrawood.records.workshop.Workshop;
  * @param machine id of the machine that was open last
  */
 public record Preferences(
-    Optional<String> initials, DisplayUnits units, boolean dark, Optional<String> machine) {
+    Optional<String> initials,
+    DisplayUnits units,
+    boolean dark,
+    Size size,
+    Optional<String> machine) {
   static final String INITIALS = "initials";
   static final String DARK = "dark";
+  static final String SIZE = "size";
   static final String MACHINE = "machine";
   static final String LENGTH = "length-unit";
   static final String TEMPERATURE = "temperature-unit";
@@ -28,6 +33,7 @@ public record Preferences(
             chosen(workshop, person, SPEED, DisplayUnits.METRIC.speed()),
             chosen(workshop, person, INTERVAL, DisplayUnits.METRIC.interval())),
         workshop.preference(person, DARK).map(Boolean::valueOf).orElse(false),
+        chosen(workshop, person, SIZE, Size.P100),
         workshop.preference(person, MACHINE));
   }
 

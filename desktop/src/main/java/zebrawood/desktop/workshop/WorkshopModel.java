@@ -61,6 +61,7 @@ public final class WorkshopModel implements AutoCloseable {
   private final ObjectProperty<DisplayUnits> units =
       new SimpleObjectProperty<>(DisplayUnits.METRIC);
   private final ObjectProperty<Boolean> dark = new SimpleObjectProperty<>(false);
+  private final ObjectProperty<Size> size = new SimpleObjectProperty<>(Size.P100);
   private final ReadOnlyObjectWrapper<Optional<String>> initials =
       new ReadOnlyObjectWrapper<>(Optional.empty());
 
@@ -138,6 +139,7 @@ public final class WorkshopModel implements AutoCloseable {
     opened.set(start.opened().orElse(null));
     units.set(start.preferences().units());
     dark.set(start.preferences().dark());
+    size.set(start.preferences().size());
     Text.use(Text.words().with(units.get()));
     units.subscribe((before, now) -> {
       Text.use(Text.words().with(now));
@@ -147,6 +149,7 @@ public final class WorkshopModel implements AutoCloseable {
       prefer(Preferences.INTERVAL, now.interval().name());
     });
     dark.subscribe((before, now) -> prefer(Preferences.DARK, now.toString()));
+    size.subscribe((before, now) -> prefer(Preferences.SIZE, now.name()));
   }
 
   private static Opened load(
@@ -230,6 +233,10 @@ public final class WorkshopModel implements AutoCloseable {
 
   public ObjectProperty<Boolean> darkProperty() {
     return dark;
+  }
+
+  public ObjectProperty<Size> sizeProperty() {
+    return size;
   }
 
   public List<Station> stations() {

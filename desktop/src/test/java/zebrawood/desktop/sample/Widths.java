@@ -7,6 +7,7 @@ import java.util.Random;
 import java.util.Set;
 import zebrawood.ledger.Doubt;
 import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Phase;
 import zebrawood.ledger.Station;
 import zebrawood.ledger.SubjectKind;
 import zebrawood.measure.Accepts;
@@ -22,6 +23,7 @@ final class Widths {
   static final Station STATION =
       new Station(
           "sample",
+          Phase.PROVE_THE_WORK,
           machine -> true,
           Set.of("bed"),
           Map.of(EventKind.CRASH, Doubt.READ_AGAIN),

@@ -21,24 +21,33 @@ public record Faults(Wire wire, Set<Role> rejects, boolean forgets, boolean extr
   static final int LATE_EVERY = 4;
 
   /**
+   * One way of the line.
+   *
+   * @param unplugAfter after so many bytes the cable is out
+   * @param garbleAt this byte, counted from 0, arrives changed
+   */
+  public record Way(OptionalInt unplugAfter, OptionalInt garbleAt) {
+    private static final Way SOUND = new Way(OptionalInt.empty(), OptionalInt.empty());
+
+    private Way unpluggedAfter(int bytes) {
+      return new Way(OptionalInt.of(bytes), garbleAt);
+    }
+
+    private Way garblingAt(int at) {
+      return new Way(unplugAfter, OptionalInt.of(at));
+    }
+  }
+
+  /**
    * What goes wrong on the way.
    *
-   * @param unplugAfterIn after so many bytes to it the cable is out
-   * @param unplugAfterOut after so many bytes from it the cable is out
-   * @param garbleIn this byte to it, counted from 0, arrives changed
-   * @param garbleOut this byte from it, counted from 0, arrives changed
+   * @param in to it
+   * @param out from it
    * @param nanosPerByte from it
    * @param lateNanos how much later than at once some lines are answered
    */
-  public record Wire(
-      OptionalInt unplugAfterIn,
-      OptionalInt unplugAfterOut,
-      OptionalInt garbleIn,
-      OptionalInt garbleOut,
-      long nanosPerByte,
-      long lateNanos) {
-    private static final OptionalInt NEVER = OptionalInt.empty();
-    private static final Wire SOUND = new Wire(NEVER, NEVER, NEVER, NEVER, USUAL_NANOS_PER_BYTE, 0);
+  public record Wire(Way in, Way out, long nanosPerByte, long lateNanos) {
+    private static final Wire SOUND = new Wire(Way.SOUND, Way.SOUND, USUAL_NANOS_PER_BYTE, 0);
   }
 
   public static final Faults NONE = new Faults(Wire.SOUND, Set.of(), false, false, false);
@@ -47,75 +56,33 @@ public record Faults(Wire wire, Set<Role> rejects, boolean forgets, boolean extr
     rejects = Set.copyOf(rejects);
   }
 
-  private Faults with(Wire other) {
-    return new Faults(other, rejects, forgets, extra, junk);
+  private Faults with(Way in, Way out, long nanosPerByte, long lateNanos) {
+    return new Faults(new Wire(in, out, nanosPerByte, lateNanos), rejects, forgets, extra, junk);
   }
 
   public Faults unpluggedAfterIn(int bytes) {
-    return with(
-        new Wire(
-            OptionalInt.of(bytes),
-            wire.unplugAfterOut,
-            wire.garbleIn,
-            wire.garbleOut,
-            wire.nanosPerByte,
-            wire.lateNanos));
+    return with(wire.in.unpluggedAfter(bytes), wire.out, wire.nanosPerByte, wire.lateNanos);
   }
 
   public Faults unpluggedAfterOut(int bytes) {
-    return with(
-        new Wire(
-            wire.unplugAfterIn,
-            OptionalInt.of(bytes),
-            wire.garbleIn,
-            wire.garbleOut,
-            wire.nanosPerByte,
-            wire.lateNanos));
+    return with(wire.in, wire.out.unpluggedAfter(bytes), wire.nanosPerByte, wire.lateNanos);
   }
 
   public Faults garblingIn(int at) {
-    return with(
-        new Wire(
-            wire.unplugAfterIn,
-            wire.unplugAfterOut,
-            OptionalInt.of(at),
-            wire.garbleOut,
-            wire.nanosPerByte,
-            wire.lateNanos));
+    return with(wire.in.garblingAt(at), wire.out, wire.nanosPerByte, wire.lateNanos);
   }
 
   public Faults garblingOut(int at) {
-    return with(
-        new Wire(
-            wire.unplugAfterIn,
-            wire.unplugAfterOut,
-            wire.garbleIn,
-            OptionalInt.of(at),
-            wire.nanosPerByte,
-            wire.lateNanos));
+    return with(wire.in, wire.out.garblingAt(at), wire.nanosPerByte, wire.lateNanos);
   }
 
   public Faults slow(long nanos) {
-    return with(
-        new Wire(
-            wire.unplugAfterIn,
-            wire.unplugAfterOut,
-            wire.garbleIn,
-            wire.garbleOut,
-            nanos,
-            wire.lateNanos));
+    return with(wire.in, wire.out, nanos, wire.lateNanos);
   }
 
   /** Answers one line of a few so much later, and all that follows behind it. */
   public Faults late(Duration by) {
-    return with(
-        new Wire(
-            wire.unplugAfterIn,
-            wire.unplugAfterOut,
-            wire.garbleIn,
-            wire.garbleOut,
-            wire.nanosPerByte,
-            by.toNanos()));
+    return with(wire.in, wire.out, wire.nanosPerByte, by.toNanos());
   }
 
   public Faults rejecting(Set<Role> roles) {

@@ -66,8 +66,8 @@ public final class ServedController implements AutoCloseable {
     try {
       int next;
       while ((next = in.read()) >= 0) {
-        if (controller.faults().wire().unplugAfterIn().isPresent()
-            && taken >= controller.faults().wire().unplugAfterIn().getAsInt()) {
+        if (controller.faults().wire().in().unplugAfter().isPresent()
+            && taken >= controller.faults().wire().in().unplugAfter().getAsInt()) {
           close();
           return;
         }

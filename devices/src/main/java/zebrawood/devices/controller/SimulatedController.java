@@ -184,7 +184,8 @@ public final class SimulatedController {
   public void take(byte value, long at) {
     advanceTo(at);
     byte arrived = value;
-    if (faults.wire().garbleIn().isPresent() && faults.wire().garbleIn().getAsInt() == bytesIn) {
+    if (faults.wire().in().garbleAt().isPresent()
+        && faults.wire().in().garbleAt().getAsInt() == bytesIn) {
       arrived = (byte) (value ^ 0x04);
     }
     bytesIn++;
@@ -493,8 +494,8 @@ public final class SimulatedController {
     for (int i = 0; i < text.length(); i++) {
       outFreeAt += faults.wire().nanosPerByte();
       byte value = (byte) text.charAt(i);
-      if (faults.wire().garbleOut().isPresent()
-          && faults.wire().garbleOut().getAsInt() == bytesOut) {
+      if (faults.wire().out().garbleAt().isPresent()
+          && faults.wire().out().garbleAt().getAsInt() == bytesOut) {
         value = (byte) (value ^ 0x02);
       }
       bytesOut++;

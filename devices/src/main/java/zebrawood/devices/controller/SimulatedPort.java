@@ -26,8 +26,8 @@ public final class SimulatedPort implements Port {
   @Override
   public void write(byte[] bytes) throws IOException {
     for (byte b : bytes) {
-      if (controller.faults().wire().unplugAfterIn().isPresent()
-          && in >= controller.faults().wire().unplugAfterIn().getAsInt()) {
+      if (controller.faults().wire().in().unplugAfter().isPresent()
+          && in >= controller.faults().wire().in().unplugAfter().getAsInt()) {
         unplugged = true;
       }
       check();
@@ -52,8 +52,8 @@ public final class SimulatedPort implements Port {
       controller.advanceTo(now);
       int next;
       while ((next = controller.poll(now)) >= 0) {
-        if (controller.faults().wire().unplugAfterOut().isPresent()
-            && out >= controller.faults().wire().unplugAfterOut().getAsInt()) {
+        if (controller.faults().wire().out().unplugAfter().isPresent()
+            && out >= controller.faults().wire().out().unplugAfter().getAsInt()) {
           unplugged = true;
           check();
         }

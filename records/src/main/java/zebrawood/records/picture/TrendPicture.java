@@ -15,6 +15,50 @@ public final class TrendPicture {
   private TrendPicture() {}
 
   /**
+   * The line and its limit without days or an axis, with a dot at the newest: for a row.
+   *
+   * @param figures oldest first
+   */
+  public static void drawLine(Canvas on, List<Figure> figures) {
+    if (figures.isEmpty()) {
+      return;
+    }
+    OptionalDouble limit = figures.getLast().limit();
+    double least =
+        Math.min(
+            figures.stream().mapToDouble(Figure::value).min().orElse(0),
+            limit.orElse(Double.MAX_VALUE));
+    double most =
+        Math.max(
+            figures.stream().mapToDouble(Figure::value).max().orElse(1),
+            limit.orElse(-Double.MAX_VALUE));
+    double span = most - least > 0 ? most - least : 1;
+    double scale = (on.height() - 2 * TOP) / span;
+    double base = on.height() - TOP;
+    limit.ifPresent(value ->
+        on.line(
+            0,
+            base - (value - least) * scale,
+            on.width(),
+            base - (value - least) * scale,
+            "trend-limit"));
+    double room = on.width() - 2 * SIDE;
+    double x = SIDE;
+    double y = base;
+    for (int i = 0; i < figures.size(); i++) {
+      double nextX = SIDE + (figures.size() == 1 ? room / 2 : room * i / (figures.size() - 1));
+      double nextY = base - (figures.get(i).value() - least) * scale;
+      if (i > 0) {
+        on.line(x, y, nextX, nextY, "trend-line");
+      }
+      x = nextX;
+      y = nextY;
+    }
+    boolean over = figures.getLast().overLimit();
+    on.circle(x, y, over ? 4.5 : 3, over ? "trend-over" : "trend-dot");
+  }
+
+  /**
    * @param figures oldest first
    * @param bottom what is left free below, for days
    */

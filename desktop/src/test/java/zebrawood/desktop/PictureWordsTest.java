@@ -1,0 +1,183 @@
+package zebrawood.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.desktop.sheet.StationWork;
+import zebrawood.desktop.stations.StationDefinition;
+import zebrawood.desktop.stations.StationList;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.Ledger;
+import zebrawood.machine.Machine;
+import zebrawood.quantity.DisplayUnits;
+import zebrawood.records.kept.KeptReadings;
+import zebrawood.records.picture.Canvas;
+import zebrawood.records.workshop.Opening;
+import zebrawood.records.workshop.Workshop;
+
+/** No two words of a picture lie on one another, and none leaves it, whatever was read. */
+class PictureWordsTest {
+  /** Of the window at three sizes; the controller's stands small beside what is to be done. */
+  private static final List<double[]> SIZES =
+      List.of(new double[] {382, 482}, new double[] {300, 330}, new double[] {720, 700});
+
+  private static final List<double[]> SMALL =
+      List.of(new double[] {264, 126}, new double[] {296, 126});
+
+  /** Mean width of a letter of 12 px, a little less, so that what is told does overlap. */
+  private static final double LETTER = 5.6;
+
+  private static final double LINE = 13;
+
+  private record Words(String words, double left, double top, double right, double bottom) {
+    boolean meets(Words other) {
+      return left < other.right && other.left < right && top < other.bottom && other.top < bottom;
+    }
+  }
+
+  /** Remembers where words stand. */
+  private static final class WordsCanvas implements Canvas {
+    private final double width;
+    private final double height;
+    private final List<Words> all = new ArrayList<>();
+
+    WordsCanvas(double width, double height) {
+      this.width = width;
+      this.height = height;
+    }
+
+    @Override
+    public double width() {
+      return width;
+    }
+
+    @Override
+    public double height() {
+      return height;
+    }
+
+    private static Mark mark() {
+      return new Mark() {
+        @Override
+        public Mark state(String name, boolean on) {
+          return this;
+        }
+      };
+    }
+
+    @Override
+    public Mark circle(double x, double y, double radius, String look) {
+      return mark();
+    }
+
+    @Override
+    public Mark line(double fromX, double fromY, double toX, double toY, String look) {
+      return mark();
+    }
+
+    @Override
+    public Mark arc(
+        double x, double y, double radius, double startDeg, double lengthDeg, String look) {
+      return mark();
+    }
+
+    @Override
+    public Mark rectangle(double x, double y, double w, double h, String look) {
+      return mark();
+    }
+
+    @Override
+    public Mark words(String words, double x, double y, double wrap, String look) {
+      double whole = words.length() * LETTER;
+      double wide = Math.min(whole, wrap);
+      double high = LINE * Math.ceil(whole / wrap);
+      if (!words.isBlank()) {
+        all.add(new Words(words, x - wide / 2, y - high / 2, x + wide / 2, y + high / 2));
+      }
+      return mark();
+    }
+
+    @Override
+    public Mark button(
+        String id,
+        String words,
+        int turns,
+        String name,
+        double x,
+        double y,
+        String look,
+        Runnable press) {
+      return words(words, x, y, 160, look);
+    }
+
+    List<String> wrong() {
+      List<String> wrong = new ArrayList<>();
+      for (int i = 0; i < all.size(); i++) {
+        Words one = all.get(i);
+        if (one.left < -2 || one.top < -2 || one.right > width + 2 || one.bottom > height + 2) {
+          wrong.add(one.words + " leaves the picture");
+        }
+        for (Words other : all.subList(i + 1, all.size())) {
+          if (one.meets(other)) {
+            wrong.add(one.words + " lies on " + other.words);
+          }
+        }
+      }
+      return wrong;
+    }
+  }
+
+  static List<String> stations() {
+    return StationList.ALL.stream().map(d -> d.station().id()).toList();
+  }
+
+  @ParameterizedTest
+  @MethodSource("stations")
+  void noWordsLieOnOneAnother(String station) throws Exception {
+    StationDefinition definition =
+        StationList.ALL.stream()
+            .filter(d -> d.station().id().equals(station))
+            .findFirst()
+            .orElseThrow();
+    Path file = Files.createTempDirectory("zebrawood-picture").resolve("demo.zebrawood");
+    DemoWorkshop.write(file, Instant.parse("2026-05-04T08:00:00Z"));
+    List<String> wrong = new ArrayList<>();
+    int pictures = 0;
+    try (Workshop workshop = ((Opening.Opened) Workshop.open(file)).workshop()) {
+      for (Machine machine : workshop.machines().readable()) {
+        Ledger ledger = new Ledger(machine, workshop.history(machine.id()));
+        if (!definition.station().applies().test(machine)) {
+          continue;
+        }
+        StationWork<?, ?> work = definition.work().apply(ledger, DisplayUnits.METRIC);
+        for (double[] size : work.judged().isPresent() ? SMALL : SIZES) {
+          draw(machine.name() + ", empty", work, size, wrong);
+          for (Entry entry : ledger.entriesAt(definition.station())) {
+            StationWork<?, ?> read = definition.work().apply(ledger, DisplayUnits.METRIC);
+            read.form().type(KeptReadings.typed(entry.readings()).orElseThrow());
+            draw(machine.name() + ", " + entry.kind() + " " + entry.time(), read, size, wrong);
+            pictures++;
+          }
+        }
+      }
+    }
+    assertThat(pictures).isPositive();
+    assertThat(wrong).isEmpty();
+  }
+
+  private static void draw(String of, StationWork<?, ?> work, double[] size, List<String> wrong) {
+    WordsCanvas canvas = new WordsCanvas(size[0], size[1]);
+    work.draw(canvas);
+    Stream.of(canvas.wrong())
+        .flatMap(List::stream)
+        .forEach(w -> wrong.add(of + ", " + size[0] + " x " + size[1] + ": " + w));
+  }
+}
