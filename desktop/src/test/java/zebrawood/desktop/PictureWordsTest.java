@@ -27,13 +27,20 @@ import zebrawood.records.workshop.Workshop;
 class PictureWordsTest {
   /** Of the window at three sizes; the controller's stands small beside what is to be done. */
   private static final List<double[]> SIZES =
-      List.of(new double[] {382, 482}, new double[] {300, 330}, new double[] {720, 700});
+      List.of(
+          new double[] {382, 482},
+          new double[] {296, 248},
+          new double[] {300, 330},
+          new double[] {720, 700});
 
   private static final List<double[]> SMALL =
       List.of(new double[] {264, 126}, new double[] {296, 126});
 
   /** Mean width of a letter of 12 px, a little less, so that what is told does overlap. */
   private static final double LETTER = 5.6;
+
+  /** Of bold figures. */
+  private static final double BOLD = 7;
 
   private static final double LINE = 13;
 
@@ -96,7 +103,7 @@ class PictureWordsTest {
 
     @Override
     public Mark words(String words, double x, double y, double wrap, String look) {
-      double whole = words.length() * LETTER;
+      double whole = words.length() * (look.endsWith("-now") ? BOLD : LETTER);
       double wide = Math.min(whole, wrap);
       double high = LINE * Math.ceil(whole / wrap);
       if (!words.isBlank()) {

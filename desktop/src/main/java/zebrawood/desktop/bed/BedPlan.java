@@ -124,6 +124,22 @@ final class BedPlan {
     return y < on.height() / 2 ? -BESIDE : BESIDE;
   }
 
+  /** Between two columns that lie closest. */
+  private double between() {
+    List<Double> at =
+        work.places().stream()
+            .filter(place -> place.row() == 0)
+            .flatMap(place -> place.at().stream())
+            .map(xy -> px(xy[0]))
+            .sorted()
+            .toList();
+    double least = on.width() - 2 * MARGIN_X;
+    for (int i = 1; i < at.size(); i++) {
+      least = Math.min(least, at.get(i) - at.get(i - 1));
+    }
+    return least;
+  }
+
   private void places() {
     Map<BedPlace, double[]> heights = heights();
     double most =
@@ -132,16 +148,18 @@ final class BedPlan {
             .max()
             .orElse(0);
     int columns = work.columns().size();
-    double roomX = (on.width() - 2 * MARGIN_X) / Math.max(1, columns - 1);
+    double inside = columns > 3 ? 0 : INSIDE;
+    double roomX = between() - inside;
     double roomY = (on.height() - 2 * MARGIN_Y) / Math.max(1, work.rows().size() - 1);
     int longest =
         heights.values().stream()
             .flatMapToInt(h -> IntStream.of(signed(h[0]).length(), signed(h[1]).length()))
             .max()
             .orElse(0);
-    boolean figures = roomX > LETTER * longest && roomY > ROOM_FOR_ONE;
-    boolean both = roomY > ROOM_FOR_BOTH;
-    double inside = columns > 3 ? 0 : INSIDE;
+    // Where figures of neighbours would meet, every other one stands a line further in.
+    boolean staggered = roomX <= LETTER * longest;
+    boolean figures = 2 * roomX > LETTER * longest && roomY > ROOM_FOR_ONE;
+    boolean both = roomY > ROOM_FOR_BOTH && !staggered;
     Optional<BedPlace> current = work.current();
     for (BedPlace place : work.places()) {
       double[] at = place.at().orElse(null);
@@ -160,7 +178,12 @@ final class BedPlan {
           x + (place.column() == 0 ? inside : place.column() == columns - 1 ? -inside : 0);
       double below = place.row() > 0 ? 1 : -1;
       String now = read && figures ? signed(height[0]) : feltWords(place, roomX);
-      on.words(now, wordsX, y + 21 * below, "plan-now");
+      boolean further = staggered && place.column() % 2 == 1;
+      on.words(
+          further && roomY <= ROOM_FOR_BOTH ? "" : now,
+          wordsX,
+          y + (further ? 35 : 21) * below,
+          "plan-now");
       on.words(
           read && figures && both ? signed(height[1]) : "", wordsX, y + 35 * below, "plan-after");
     }

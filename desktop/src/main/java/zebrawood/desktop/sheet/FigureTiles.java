@@ -2,11 +2,11 @@ package zebrawood.desktop.sheet;
 
 import java.util.ArrayList;
 import java.util.List;
-import javafx.css.PseudoClass;
+import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.text.Text;
 import zebrawood.quantity.Amount;
@@ -17,12 +17,15 @@ import zebrawood.words.Phrasebook;
  * The figures that matter, side by side below the picture. Tiles are kept and filled anew, since
  * they follow every keystroke.
  */
-final class FigureTiles extends HBox {
+final class FigureTiles extends Region {
   /** More than these could not be read at arm's length. */
   static final int MOST = 4;
 
-  private static final PseudoClass LAST = PseudoClass.getPseudoClass("last");
+  /** Narrower than this a tile is cut; then they stand in two rows. */
+  private static final double LEAST_WIDTH = 84;
+
   private final List<Tile> tiles = new ArrayList<>();
+  private boolean low;
 
   FigureTiles() {
     getStyleClass().add("tiles");
@@ -36,13 +39,58 @@ final class FigureTiles extends HBox {
     }
     for (int i = 0; i < shown.size(); i++) {
       tiles.get(i).fill(shown.get(i));
-      tiles.get(i).pseudoClassStateChanged(LAST, i == shown.size() - 1);
     }
     if (getChildren().size() != shown.size()) {
       getChildren().setAll(tiles.subList(0, shown.size()));
     }
     setVisible(!shown.isEmpty());
     setManaged(!shown.isEmpty());
+  }
+
+  /** One row, of the first figures, where the window is low. */
+  void setLow(boolean isLow) {
+    if (low != isLow) {
+      low = isLow;
+      requestLayout();
+    }
+  }
+
+  private int rows(int columns) {
+    return low ? 1 : Math.ceilDiv(getChildren().size(), columns);
+  }
+
+  private int columns(double width) {
+    int all = Math.max(1, getChildren().size());
+    return width / all >= LEAST_WIDTH || all == 1 ? all : (all + 1) / 2;
+  }
+
+  private double rowHeight() {
+    return getChildren().stream().mapToDouble(tile -> tile.prefHeight(-1)).max().orElse(0);
+  }
+
+  @Override
+  public Orientation getContentBias() {
+    return Orientation.HORIZONTAL;
+  }
+
+  @Override
+  protected double computePrefHeight(double width) {
+    int columns = columns(width < 0 ? getWidth() : width);
+    return rowHeight() * rows(columns) + 2;
+  }
+
+  @Override
+  protected void layoutChildren() {
+    int columns = columns(getWidth());
+    double wide = (getWidth() - 2) / columns;
+    double high = rowHeight();
+    int shown = columns * rows(columns);
+    for (int i = 0; i < getChildren().size(); i++) {
+      getChildren().get(i).setVisible(i < shown);
+      getChildren()
+          .get(i)
+          .resizeRelocate(1 + i % columns * wide, 1 + i / columns * high, wide, high);
+    }
   }
 
   private static final class Tile extends VBox {
@@ -60,9 +108,6 @@ final class FigureTiles extends HBox {
       HBox number = new HBox(5, value, unit);
       number.setAlignment(Pos.BASELINE_LEFT);
       getChildren().addAll(name, number, verdict);
-      HBox.setHgrow(this, Priority.ALWAYS);
-      setPrefWidth(0);
-      setMinWidth(0);
     }
 
     void fill(FigureTile figure) {

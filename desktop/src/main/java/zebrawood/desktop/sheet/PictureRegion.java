@@ -7,7 +7,7 @@ import zebrawood.records.picture.Canvas;
 /** A picture that is drawn anew when what it shows or its size changes. */
 public final class PictureRegion extends Region {
   public static final double LEAST_WIDTH = 190;
-  public static final double LEAST_HEIGHT = 220;
+  public static final double LEAST_HEIGHT = 130;
   private final SceneCanvas canvas = new SceneCanvas(this, this::getChildren);
   private final Consumer<Canvas> picture;
   private final double leastHeight;

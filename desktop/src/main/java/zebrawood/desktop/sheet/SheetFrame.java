@@ -36,9 +36,10 @@ public final class SheetFrame extends BorderPane {
     HBox header = new HBox(name, asked, subject, spacer(), state);
     header.getStyleClass().add("sheet-header");
     ScrollPane left = scrolling(readings);
-    width(left, 270, 308);
-    width(doNext, 264, 304);
+    width(left, 244, 308);
+    width(doNext, 226, 304);
     picture.setPrefWidth(300);
+    picture.setMinWidth(190);
     HBox columns = new HBox(left, picture, doNext);
     columns.getStyleClass().add("sheet-columns");
     HBox.setHgrow(picture, Priority.ALWAYS);

@@ -35,6 +35,9 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
   private static final double SMALL_WIDTH = 240;
   private static final double SMALL_HEIGHT = 126;
 
+  /** A lower sheet shows fewer tiles. */
+  private static final double LOW = 500;
+
   private final SheetHost host;
   private final WorkshopModel workshop;
   private final Station station;
@@ -102,6 +105,7 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     if (listed) {
       doNext.setBeside(picture);
     }
+    frame.heightProperty().subscribe(h -> tiles.setLow(h.doubleValue() < LOW));
     focus = new FocusFollower(frame, node -> followFocus(node));
     refresh();
     work.setTold(this::changed);

@@ -24,7 +24,9 @@ import zebrawood.ledger.Standing;
  */
 final class BeamRail extends Region {
   private static final PseudoClass OPENED = PseudoClass.getPseudoClass("opened");
+  private static final PseudoClass NARROW = PseudoClass.getPseudoClass("narrow");
   private static final double LINE_X = 24;
+  private static final double NARROW_WIDTH = 48;
   private static final double WIDTH = 214;
 
   /** A name is never cut for the words behind it, unless it is longer than this. */
@@ -35,6 +37,7 @@ final class BeamRail extends Region {
   private final Line dotted = new Line();
   private final List<Button> buttons = new ArrayList<>();
   private int holding;
+  private boolean narrow;
 
   /**
    * One station.
@@ -97,6 +100,16 @@ final class BeamRail extends Region {
     requestLayout();
   }
 
+  /** Where room is short, the marks stand alone; names are in the tooltips. */
+  void setNarrow(boolean now) {
+    if (now != narrow) {
+      narrow = now;
+      pseudoClassStateChanged(NARROW, now);
+      requestParentLayout();
+      requestLayout();
+    }
+  }
+
   boolean holdsFocus() {
     return focusedIndex() >= 0;
   }
@@ -141,6 +154,7 @@ final class BeamRail extends Region {
     button.setId(id);
     button.setGraphic(content);
     button.getStyleClass().setAll("rail-row");
+    button.setMinWidth(0);
     button.setMaxWidth(Double.MAX_VALUE);
     button.setAccessibleText(title + ", " + words);
     button.setTooltip(new Tooltip(title + ": " + words));
@@ -188,6 +202,6 @@ final class BeamRail extends Region {
 
   @Override
   protected double computePrefWidth(double height) {
-    return WIDTH;
+    return narrow ? NARROW_WIDTH : WIDTH;
   }
 }

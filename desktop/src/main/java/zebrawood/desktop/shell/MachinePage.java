@@ -49,6 +49,7 @@ final class MachinePage extends BorderPane {
   }
 
   private static final double PAST_WIDTH = 440;
+  private static final double LEAST_PAST_WIDTH = 330;
   private static final double TREND_WIDTH = 124;
   private static final double TREND_HEIGHT = 26;
   private static final double VALUE_WIDTH = 84;
@@ -104,7 +105,7 @@ final class MachinePage extends BorderPane {
     ScrollPane prove = SheetFrame.scrolling(toProve(opened));
     HBox.setHgrow(prove, Priority.ALWAYS);
     ScrollPane past = SheetFrame.scrolling(new VBox(14, held(opened), happened(opened)));
-    past.setMinWidth(PAST_WIDTH);
+    past.setMinWidth(LEAST_PAST_WIDTH);
     past.setPrefWidth(PAST_WIDTH);
     past.setMaxWidth(PAST_WIDTH);
     HBox body = new HBox(prove, past);

@@ -55,6 +55,9 @@ public final class Shell extends StackPane implements SheetHost {
   private static final List<KeyCombination> FIND =
       List.of(KeyCombination.valueOf("Ctrl+Space"), KeyCombination.valueOf("Ctrl+K"));
 
+  /** A narrower window shows the stations' marks alone. */
+  private static final double NARROW = 1100;
+
   private static final List<KeyCombination> LARGER =
       List.of(
           KeyCombination.valueOf("Ctrl+Plus"),
@@ -101,6 +104,7 @@ public final class Shell extends StackPane implements SheetHost {
         new StatusLine(workshop, this::askInitials, this::toggleUnit, this::toggleTheme));
     getChildren().addAll(frame, cards);
     setAlignment(Pos.TOP_LEFT);
+    widthProperty().subscribe(w -> rail.setNarrow(w.doubleValue() < NARROW));
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     cards.setOtherwise(this::focusPage);
     sceneProperty().subscribe(s -> javafx.application.Platform.runLater(this::focusPage));

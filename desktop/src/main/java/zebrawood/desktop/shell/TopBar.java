@@ -31,7 +31,7 @@ final class TopBar extends HBox {
     machines.setMinWidth(120);
     machines.setMaxWidth(300);
     line.getStyleClass().add("machine-line");
-    line.setMinWidth(40);
+    line.setMinWidth(0);
     plaque.getStyleClass().add("plaque");
     plaque.setMinWidth(Region.USE_PREF_SIZE);
     Button findButton = new Button(Text.of("bar.find"));
