@@ -5,6 +5,7 @@ import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Locale;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -14,6 +15,7 @@ import zebrawood.desktop.job.Jobs;
 import zebrawood.desktop.sheet.SheetHost.Page;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.machine.Machine;
 import zebrawood.records.paper.Paper.Written;
 
 /** Writes a page of the open machine into a folder, off the interface's thread. */
@@ -77,12 +79,23 @@ final class PaperCard {
     ZoneId zone = workshop.clock().getZone();
     String day = DateTimeFormatter.ISO_LOCAL_DATE.withZone(zone).format(workshop.clock().instant());
     String name =
-        fileName(workshop.opened().machine().name())
+        fileName(workshop.opened().machine(), workshop.machinesProperty().get())
             + (page.kind().equals(HAND_OVER) ? "-" : "-" + page.kind() + "-")
             + day;
     write.setDisable(true);
     outcome.setText(Text.of("handover.writing"));
     new Jobs(workshop.ui()).run(p -> page.writer().write(target, name), this::done, this::failed);
+  }
+
+  private static final int MARK_LETTERS = 6;
+
+  /** As the machine is called; where another one's files would be called so too, with a mark. */
+  static String fileName(Machine machine, List<Machine> all) {
+    String name = fileName(machine.name());
+    boolean taken =
+        all.stream().anyMatch(m -> !m.id().equals(machine.id()) && fileName(m.name()).equals(name));
+    String mark = machine.id().replaceAll("[^A-Za-z0-9]", "");
+    return taken ? name + "-" + mark.substring(0, Math.min(MARK_LETTERS, mark.length())) : name;
   }
 
   /** A machine's name as a file name: letters and digits of any script, hyphens between. */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import zebrawood.desktop.Works;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Fitting;
 import zebrawood.machine.Machine;
@@ -87,6 +88,21 @@ class MachineFormTest {
     assertThat(PaperCard.fileName("Alder & Co. 2")).isEqualTo("alder-co-2");
     assertThat(PaperCard.fileName("Ørsted/../漢")).isEqualTo("ørsted-漢");
     assertThat(PaperCard.fileName("***")).isEqualTo("machine");
+    Machine one = Works.ALDER;
+    Machine other =
+        new Machine(
+            "7f3a-99",
+            "alder",
+            one.build(),
+            one.source(),
+            one.areaXMm(),
+            one.areaYMm(),
+            one.bedSupport(),
+            0.3);
+    assertThat(PaperCard.fileName(other, List.of(one, other)))
+        .as("one never overwrites the other's")
+        .isEqualTo("alder-7f3a99");
+    assertThat(PaperCard.fileName(one, List.of(one))).isEqualTo("alder");
   }
 
   @Test

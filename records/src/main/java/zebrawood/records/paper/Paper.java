@@ -70,8 +70,13 @@ public final class Paper {
     Map<String, Object> all = new HashMap<>(values);
     all.put("say", (Mustache.Lambda) (part, out) -> out.write(said(part.execute(), words)));
     try (Reader reader = new InputStreamReader(resource(template), StandardCharsets.UTF_8)) {
-      return Mustache.compiler().compile(reader).execute(all);
+      return Mustache.compiler().withEscaper(Paper::escaped).compile(reader).execute(all);
     }
+  }
+
+  /** A bar in somebody's words is none between arguments. */
+  private static String escaped(String words) {
+    return Escapers.HTML.escape(words).replace("|", "&#124;");
   }
 
   /** The arguments come escaped out of the template; the words of the bundles are escaped here. */

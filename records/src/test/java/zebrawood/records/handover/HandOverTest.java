@@ -23,6 +23,7 @@ import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Recorded;
+import zebrawood.machine.Machine;
 import zebrawood.records.Samples;
 import zebrawood.records.paper.Paper.Written;
 import zebrawood.records.picture.SvgCanvas;
@@ -84,6 +85,33 @@ class HandOverTest {
     assertThat(Files.readString(written.html()))
         .contains("Alder &amp; &lt;Co&gt;", "<svg", "bed &amp; &lt;plan&gt;");
     assertThat(folder.toFile().list()).containsExactlyInAnyOrder("alder.html", "alder.pdf");
+  }
+
+  /** Marks that end a text of a style, a template's place or an argument. */
+  @Test
+  void noNameSpoilsThePage() throws IOException {
+    String name = "Alder \"the big\" 'x' \\ {{y}} | </style> ; }";
+    Machine odd =
+        new Machine(
+            "odd",
+            name,
+            Samples.ALDER.build(),
+            Samples.ALDER.source(),
+            Samples.ALDER.areaXMm(),
+            Samples.ALDER.areaYMm(),
+            Samples.ALDER.bedSupport(),
+            0.3);
+    HandOverSheet sheet =
+        HandOverSheet.of(
+            new Ledger(odd, List.of()),
+            List.of(BedStation.STATION),
+            new HandOverSheet.Hand(
+                Map.of(), Samples.START, ZoneOffset.UTC, "E|H", Phrasebook.ENGLISH));
+    String text = textOf(HandOver.write(sheet, Phrasebook.ENGLISH, folder, "odd").pdf());
+    assertThat(text).contains(name + " ·").contains("by E|H").contains("Page 1 of ");
+    assertThat(text.split(java.util.regex.Pattern.quote(name), -1))
+        .as("at the head and at the foot")
+        .hasSizeGreaterThanOrEqualTo(3);
   }
 
   @Test
