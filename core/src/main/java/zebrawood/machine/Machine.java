@@ -21,6 +21,7 @@ import zebrawood.words.Message;
  * @param startUp its parts in the order they are switched on; empty while nobody said so
  * @param lenses that belong to it; empty while nobody said so
  * @param train its steering mirrors; empty while nobody said so, then the usual two count
+ * @param identity what tells it from others of its kind; empty while nobody said so
  */
 public record Machine(
     String id,
@@ -34,7 +35,8 @@ public record Machine(
     Optional<List<Fitting>> fittings,
     Optional<List<String>> startUp,
     Optional<List<Lens>> lenses,
-    Optional<Train> train) {
+    Optional<Train> train,
+    Optional<Identity> identity) {
 
   /** Longer names would not fit the sheet they are printed on. */
   private static final int LONGEST_NAME = 60;
@@ -103,6 +105,7 @@ public record Machine(
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
+        Optional.empty(),
         Optional.empty());
   }
 
@@ -127,7 +130,8 @@ public record Machine(
         fittings,
         startUp,
         itsLenses,
-        itsTrain);
+        itsTrain,
+        identity);
   }
 
   /** Its steering mirrors as far as anybody said, else the usual two. */

@@ -129,6 +129,7 @@ class SiteTest {
             Optional.of(List.of()),
             Optional.empty(),
             Optional.empty(),
+            Optional.empty(),
             Optional.empty());
     assertThat(
             Site.solve(

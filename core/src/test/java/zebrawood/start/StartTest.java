@@ -72,6 +72,7 @@ class StartTest {
             Optional.of(List.of(Fitting.EXHAUST, Fitting.EMERGENCY_STOP, Fitting.EMERGENCY_STOP)),
             Optional.of(List.of("computer", "chiller")),
             Optional.empty(),
+            Optional.empty(),
             Optional.empty());
     List<GoLine> lines = card(own, List.of(), List.of()).lines();
     assertThat(ENGLISH.say(lines.get(0).said()))

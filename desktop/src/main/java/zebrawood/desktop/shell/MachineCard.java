@@ -104,6 +104,9 @@ final class MachineCard {
     GridPane grid = new GridPane(12, 6);
     form.fields().forEach(f -> row(grid, pane, form, f));
     grid.addRow(grid.getRowCount(), new Label(Text.of("machine.fitted")), fitted(form));
+    Label later = new Label(Text.of("machine.later"));
+    later.getStyleClass().add("column-title-words");
+    grid.add(later, 0, grid.getRowCount(), 2, 1);
     form.more().forEach(f -> row(grid, pane, form, f));
     return grid;
   }
@@ -130,14 +133,17 @@ final class MachineCard {
       text.setPromptText(Text.of(prompt));
     }
     List<Field> deciding = new ArrayList<>(form.fields().subList(1, 3));
-    control
-        .disableProperty()
-        .bind(
-            Bindings.createBooleanBinding(
-                () -> !form.applies(field),
-                deciding.stream()
-                    .map(f -> ((zebrawood.desktop.form.ChoiceField<?>) f).valueProperty())
-                    .toArray(javafx.beans.Observable[]::new)));
+    var applies =
+        Bindings.createBooleanBinding(
+            () -> form.applies(field),
+            deciding.stream()
+                .map(f -> ((zebrawood.desktop.form.ChoiceField<?>) f).valueProperty())
+                .toArray(javafx.beans.Observable[]::new));
+    control.disableProperty().bind(applies.not());
+    for (Node part : List.of(label, control)) {
+      part.visibleProperty().bind(applies);
+      part.managedProperty().bind(applies);
+    }
     grid.addRow(grid.getRowCount(), label, control);
   }
 

@@ -18,6 +18,7 @@ import zebrawood.desktop.form.WordsField;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
 import zebrawood.machine.Fitting;
+import zebrawood.machine.Identity;
 import zebrawood.machine.Machine;
 import zebrawood.machine.PulseRange;
 import zebrawood.machine.Source;
@@ -46,6 +47,9 @@ final class MachineForm {
   private final ChoiceField<BedSupport> support;
   private final QuantityField tolerance;
   private final Map<Fitting, BooleanProperty> fitted = new EnumMap<>(Fitting.class);
+  private final WordsField serialNumber;
+  private final WordsField place;
+  private final WordsField customer;
   private final WordsField startUp;
   private final WordsField lenses;
   private final WordsField pulses;
@@ -78,6 +82,9 @@ final class MachineForm {
     depth = form.quantity("depth", Quantity.LENGTH, 10, 10_000);
     support = form.choice("support", BedSupport.class, BedSupport.SCREWS);
     tolerance = form.positive("tolerance", Quantity.LENGTH, 20);
+    serialNumber = form.words("serialNumber");
+    place = form.words("place");
+    customer = form.words("customer");
     startUp = form.words("startUp");
     lenses = form.words("lenses", typed -> TypedOptics.lenses(typed, units));
     pulses = form.words("pulses", TypedOptics::pulses);
@@ -121,6 +128,13 @@ final class MachineForm {
     mirrors.set(machine.train().map(TypedOptics::words).orElse(""));
     machine.train().flatMap(Train::lastAt).ifPresent(lastAt::set);
     machine.train().flatMap(Train::railAt).ifPresent(railAt::set);
+    machine
+        .identity()
+        .ifPresent(identity -> {
+          identity.serialNumber().ifPresent(serialNumber::set);
+          identity.place().ifPresent(place::set);
+          identity.customer().ifPresent(customer::set);
+        });
     startUp.set(machine.startUp().map(order -> String.join(", ", order)).orElse(""));
   }
 
@@ -159,7 +173,7 @@ final class MachineForm {
 
   /** What may be told later. */
   List<Field> more() {
-    return List.of(startUp, lenses, pulses, mirrors, lastAt, railAt);
+    return List.of(serialNumber, place, customer, startUp, lenses, pulses, mirrors, lastAt, railAt);
   }
 
   WordsField name() {
@@ -204,6 +218,11 @@ final class MachineForm {
                     .map(f -> Message.of("form.empty", f.label())))
             .or(() -> form.fields().flatMap(f -> f.problem().stream()).findFirst())
             .or(() ->
+                Stream.of(serialNumber, place, customer)
+                    .filter(f -> f.text().strip().length() > Identity.LONGEST)
+                    .findFirst()
+                    .map(f -> Message.of("machine.problem.long", f.label(), Identity.LONGEST)))
+            .or(() ->
                 startUpOrder().size() > MOST_PARTS
                         || startUpOrder().stream().anyMatch(w -> w.length() > LONGEST_NAME)
                     ? Optional.of(Message.of("machine.problem.start-up", MOST_PARTS, LONGEST_NAME))
@@ -247,7 +266,18 @@ final class MachineForm {
             fittedByHand ? Optional.of(chosen()) : Optional.empty(),
             startUpOrder().isEmpty() ? Optional.empty() : Optional.of(startUpOrder()),
             said(lenses).map(typed -> TypedOptics.lenses(typed, form.units())),
-            train()));
+            train(),
+            identity()));
+  }
+
+  /** What of it was told. */
+  private Optional<Identity> identity() {
+    Identity its = new Identity(told(serialNumber), told(place), told(customer));
+    return its.said().isEmpty() ? Optional.empty() : Optional.of(its);
+  }
+
+  private static Optional<String> told(WordsField field) {
+    return field.isEmpty() ? Optional.empty() : Optional.of(field.text().strip());
   }
 
   /** Its mirrors, as soon as anything of them was said. */

@@ -37,6 +37,21 @@ class MachineFormTest {
   }
 
   @Test
+  void whatTellsItFromOthersMayBeToldLater() {
+    type(form, "name", "Alder");
+    assertThat(form.machine().orElseThrow().identity()).isEmpty();
+    type(form, "serialNumber", " 12-B ");
+    type(form, "customer", "the garden club");
+    Machine machine = form.machine().orElseThrow();
+    assertThat(Works.said(machine.identity().orElseThrow().said()))
+        .isEqualTo("serial number 12-B · for the garden club");
+    MachineForm again = new MachineForm(List.of(), Phrasebook.ENGLISH, Optional.of(machine));
+    assertThat(again.machine()).contains(machine);
+    type(form, "place", "x".repeat(61));
+    assertThat(problem(form)).contains("Stands at is too long", "60 letters");
+  }
+
+  @Test
   void theSourceSuggestsItsUsualFigures() {
     type(form, "name", "Bryony");
     type(form, "source", "UV");

@@ -22,6 +22,7 @@ import zebrawood.machine.Machine;
 import zebrawood.records.picture.SvgCanvas;
 import zebrawood.records.picture.TrendPicture;
 import zebrawood.words.Dates;
+import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
 /** What stands on a hand-over sheet, ready for the template: texts and pictures only. */
@@ -87,7 +88,11 @@ public record HandOverSheet(
         ledger.aftermaths(stations).stream().map(after -> happening(after, hand)).toList();
     return new HandOverSheet(
         machine.name(),
-        words.say(machine.inOneLine()),
+        words.say(
+            machine
+                .identity()
+                .map(its -> Message.of("machine.identity.and", machine.inOneLine(), its.said()))
+                .orElse(machine.inOneLine())),
         hand.day(hand.now),
         hand.by,
         words.say(machine.standingCaution()),

@@ -21,6 +21,7 @@ import zebrawood.ledger.Event;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Ledger;
 import zebrawood.machine.Fitting;
+import zebrawood.machine.Identity;
 import zebrawood.machine.Lens;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Train;
@@ -101,7 +102,9 @@ class GoCardPageTest {
             Optional.of(
                 List.of(
                     new Lens(50.8, OptionalDouble.empty()), new Lens(160, OptionalDouble.of(110)))),
-            Optional.of(new Train(List.of(45.0, 30.0, 45.0))));
+            Optional.of(new Train(List.of(45.0, 30.0, 45.0))),
+            Optional.of(
+                new Identity(Optional.of("12-B"), Optional.of("the shed"), Optional.empty())));
     assertThat(RecordJson.read(RecordJson.write(own), Machine.class)).isEqualTo(own);
     assertThat(RecordJson.read(RecordJson.write(Samples.ALDER), Machine.class))
         .as("described before fittings were asked for")
