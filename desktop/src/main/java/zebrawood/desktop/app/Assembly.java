@@ -87,7 +87,7 @@ public final class Assembly {
 
   /** Lets go of the window; what goes on outside ends as it must. On the interface's thread. */
   public void letGo() {
-    shell.dispose();
+    shell.letGo();
   }
 
   public WorkshopModel model() {

@@ -486,14 +486,17 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
         .finding()
         .runUp()
         .ifPresent(r -> {
+          // Asked for just now, they stand before what is always there.
           tiles.add(
-              FigureTile.of(
-                  Message.of("controller.tile.run-up"),
-                  Amount.of(r.runUpMm(), Quantity.LENGTH, 1)));
-          tiles.add(
+              1,
               FigureTile.of(
                   Message.of("controller.tile.best"),
                   Amount.of(r.bestSpeedMmS(), Quantity.SPEED, 0)));
+          tiles.add(
+              1,
+              FigureTile.of(
+                  Message.of("controller.tile.run-up"),
+                  Amount.of(r.runUpMm(), Quantity.LENGTH, 1)));
         });
     return tiles;
   }

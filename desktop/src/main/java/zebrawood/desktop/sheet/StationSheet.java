@@ -408,6 +408,11 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     return work;
   }
 
+  /** Rounds of mending in a practice that runs; -1 where none does. */
+  public int practiceRounds() {
+    return practice.map(p -> p.roundsProperty().get()).orElse(-1);
+  }
+
   /** Puts the focus where the next thing is to be typed. */
   public void focusFirst() {
     pane.focusNextEmpty();

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
@@ -37,7 +38,11 @@ import zebrawood.ledger.Standing;
 import zebrawood.ledger.StandingWords;
 import zebrawood.ledger.Station;
 import zebrawood.ledger.SubjectKind;
+import zebrawood.machine.BedSupport;
+import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
+import zebrawood.machine.Source;
+import zebrawood.machine.SourceKind;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.records.handover.HandOver;
 import zebrawood.records.handover.HandOverSheet;
@@ -54,6 +59,10 @@ public final class Shell extends StackPane implements SheetHost {
 
   private static final List<KeyCombination> FIND =
       List.of(KeyCombination.valueOf("Ctrl+Space"), KeyCombination.valueOf("Ctrl+K"));
+
+  private static final double TRIAL_WIDTH_MM = 600;
+  private static final double TRIAL_DEPTH_MM = 400;
+  private static final double TRIAL_LEVEL_MM = 0.3;
 
   /** A narrower window shows the stations' marks alone. */
   private static final double NARROW = 1100;
@@ -83,6 +92,8 @@ public final class Shell extends StackPane implements SheetHost {
   private final ReadOnlyStringWrapper title = new ReadOnlyStringWrapper(Text.of("app.title"));
   private final Button firstMachine =
       Card.primary("first-machine", Text.of("today.none.new"), this::newMachine);
+  private final Button trial = Card.button("try-it", Text.of("tour.try"), this::tryIt);
+  private final Tour tour = new Tour(this::where);
   private final List<StationWork<?, ?>> ending = new java.util.concurrent.CopyOnWriteArrayList<>();
   private Optional<MachinePage> page = Optional.empty();
   private String shown = TODAY;
@@ -98,7 +109,7 @@ public final class Shell extends StackPane implements SheetHost {
     this.outside = outside;
     this.closeWindow = closeWindow;
     top = new TopBar(workshop::choose, this::newMachine, this::palette);
-    frame.setTop(top);
+    frame.setTop(new VBox(top, tour));
     frame.setLeft(rail);
     frame.setBottom(
         new StatusLine(workshop, this::askInitials, this::toggleUnit, this::toggleTheme));
@@ -190,6 +201,12 @@ public final class Shell extends StackPane implements SheetHost {
   public void dispose() {
     sheets.values().forEach(this::letGo);
     sheets.clear();
+  }
+
+  /** Lets go of the window: of its sheets, and of what looks at them. */
+  public void letGo() {
+    tour.end();
+    dispose();
   }
 
   private void letGo(StationSheet<?, ?> sheet) {
@@ -321,11 +338,45 @@ public final class Shell extends StackPane implements SheetHost {
   private StackPane emptyPage() {
     var heading = Card.words(Text.of("today.none.title"));
     heading.getStyleClass().add("title");
-    VBox words = new VBox(14, heading, Card.words(Text.of("today.none.why")), firstMachine);
+    VBox words =
+        new VBox(
+            14,
+            heading,
+            Card.words(Text.of("today.none.why")),
+            firstMachine,
+            Card.words(Text.of("tour.why")),
+            trial);
     words.setMaxSize(520, Region.USE_PREF_SIZE);
     StackPane empty = new StackPane(words);
     empty.getStyleClass().add("empty-page");
     return empty;
+  }
+
+  /** A machine that is not there, and the steps to find one's way. */
+  private void tryIt() {
+    Machine machine =
+        new Machine(
+            UUID.randomUUID().toString(),
+            Text.of("tour.machine"),
+            Build.GANTRY_WITH_MIRRORS,
+            new Source(
+                SourceKind.CO2_GLASS_TUBE,
+                SourceKind.CO2_GLASS_TUBE.usualWatts(),
+                SourceKind.CO2_GLASS_TUBE.usualWavelengthNm()),
+            TRIAL_WIDTH_MM,
+            TRIAL_DEPTH_MM,
+            BedSupport.SCREWS,
+            TRIAL_LEVEL_MM);
+    withInitials(() -> workshop.add(machine, tour::start, () -> {}));
+  }
+
+  private Tour.Where where() {
+    Optional<StationSheet<?, ?>> sheet = shownSheet();
+    return new Tour.Where(
+        shown,
+        sheet.map(StationSheet::practiceRounds).orElse(-1),
+        sheet.filter(s -> s.work().found().isPresent()).isPresent(),
+        cards.isOpen() && cards.lookup("#palette-field") != null);
   }
 
   private MachinePage.Actions pageActions() {
