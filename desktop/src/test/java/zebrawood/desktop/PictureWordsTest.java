@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.desktop.sheet.Practice;
 import zebrawood.desktop.sheet.StationWork;
 import zebrawood.desktop.stations.StationDefinition;
 import zebrawood.desktop.stations.StationList;
@@ -43,6 +44,8 @@ class PictureWordsTest {
   private static final double BOLD = 7;
 
   private static final double LINE = 13;
+
+  private static final int PRACTICES = 12;
 
   private record Words(String words, double left, double top, double right, double bottom) {
     boolean meets(Words other) {
@@ -172,6 +175,18 @@ class PictureWordsTest {
             read.form().type(KeptReadings.typed(entry.readings()).orElseThrow());
             draw(machine.name() + ", " + entry.kind() + " " + entry.time(), read, size, wrong);
             pictures++;
+          }
+          for (long number = 1; number <= PRACTICES; number++) {
+            StationWork<?, ?> tried = definition.work().apply(ledger, DisplayUnits.METRIC);
+            long of = number;
+            tried
+                .practice()
+                .filter(Practice::offered)
+                .ifPresent(practice -> {
+                  practice.start(of);
+                  practice.readAll();
+                });
+            draw(machine.name() + ", practice " + number, tried, size, wrong);
           }
         }
       }
