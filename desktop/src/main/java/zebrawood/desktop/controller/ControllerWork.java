@@ -518,7 +518,9 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
 
   @Override
   public void recordChanged(List<Entry> entries) {
-    context().ifPresent(c -> panel.ask(c.host().notProvenToday()));
+    if (context().filter(c -> panel.ask(c.host().notProvenToday())).isPresent()) {
+      solveAgain();
+    }
     context()
         .ifPresent(c -> {
           List<Snapshot> all = Snapshot.all(entries, c.workshop().clock().getZone());

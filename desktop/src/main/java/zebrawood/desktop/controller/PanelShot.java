@@ -29,13 +29,19 @@ final class PanelShot {
     }
   }
 
-  /** What of today's proof is missing decides whether anything is fired. */
-  void ask(List<GuardLine> notProven) {
+  /**
+   * What of today's proof is missing decides whether anything is fired.
+   *
+   * @return whether that is otherwise than before
+   */
+  boolean ask(List<GuardLine> notProven) {
+    boolean before = mayFire.get();
     missing.set(
         Message.of(
             "controller.panel.first",
             Message.list(notProven.stream().map(GuardLine::said).toList())));
     mayFire.set(notProven.isEmpty());
+    return before != mayFire.get();
   }
 
   BooleanExpression mayFire() {

@@ -192,6 +192,10 @@ public final class LineController implements ControllerLink {
     discard();
     if (talk.askState().isPresent() && stateLine.isPresent()) {
       status();
+      // Some acknowledge that question too, behind its answer; it ends no list.
+      boolean before = late;
+      discard();
+      late = before;
     }
   }
 

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static zebrawood.devices.controller.ControllerLinkContract.FRAME;
 import static zebrawood.devices.controller.ControllerLinkContract.SET;
 
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
@@ -252,6 +254,52 @@ class ProtocolTest {
             t ->
                 assertThat(Phrasebook.ENGLISH.say(t.because()))
                     .contains(TALK.alarms().getLast().meaning()));
+  }
+
+  /** Behind the answer to its state comes what ends any answer. */
+  @Test
+  void aStateThatIsAcknowledgedTooEndsNoListOfSettings() throws LinkTrouble {
+    SimulatedController controller = new SimulatedController(FRAME, STAND_IN, SET, Faults.NONE);
+    SimulatedPort port = new SimulatedPort(controller, 0);
+    String ends = TALK.ends().getFirst() + TALK.endOfLine().sent();
+    Port acknowledging =
+        new Port() {
+          private final StringBuilder line = new StringBuilder();
+
+          @Override
+          public void write(byte[] bytes) throws IOException {
+            port.write(bytes);
+          }
+
+          @Override
+          public byte[] read(Duration wait) throws IOException {
+            StringBuilder told = new StringBuilder();
+            for (byte b : port.read(wait)) {
+              told.append((char) (b & 0xff));
+              line.append((char) (b & 0xff));
+              if (b == '\n') {
+                told.append(
+                    Status.read(line.toString().strip(), STATE, TALK).isPresent() ? ends : "");
+                line.setLength(0);
+              }
+            }
+            return told.toString().getBytes(StandardCharsets.ISO_8859_1);
+          }
+
+          @Override
+          public long nanos() {
+            return port.nanos();
+          }
+
+          @Override
+          public void close() {
+            port.close();
+          }
+        };
+    LineController link = new LineController(acknowledging, STAND_IN, () -> false);
+    link.connect();
+    assertThat(link.readSettings()).isEqualTo(controller.settings());
+    assertThat(Motion.home(link)).isEqualTo(new Motion.Outcome.There());
   }
 
   /** A peer that floods without an end of line, or lets one byte come now and then. */

@@ -6,8 +6,10 @@ import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.StringReader;
+import java.util.ArrayDeque;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.SequencedMap;
 import java.util.regex.Matcher;
@@ -104,7 +106,7 @@ public final class ConfigurationText {
     factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
     factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
     XMLStreamReader reader = factory.createXMLStreamReader(new StringReader(text));
-    java.util.ArrayDeque<String> path = new java.util.ArrayDeque<>();
+    ArrayDeque<String> path = new ArrayDeque<>();
     StringBuilder words = new StringBuilder();
     while (reader.hasNext()) {
       switch (reader.next()) {
@@ -131,7 +133,7 @@ public final class ConfigurationText {
   }
 
   /** Without the outermost element, which holds everything. */
-  private static String named(java.util.ArrayDeque<String> path) {
+  private static String named(ArrayDeque<String> path) {
     return path.stream()
         .skip(path.size() > 1 ? 1 : 0)
         .collect(Collectors.joining(NamedFields.INSIDE));
@@ -153,7 +155,7 @@ public final class ConfigurationText {
 
   private static Optional<String> attribute(XMLStreamReader reader, List<String> names) {
     for (int i = 0; i < reader.getAttributeCount(); i++) {
-      if (names.contains(reader.getAttributeLocalName(i).toLowerCase(java.util.Locale.ROOT))) {
+      if (names.contains(reader.getAttributeLocalName(i).toLowerCase(Locale.ROOT))) {
         return Optional.of(reader.getAttributeValue(i));
       }
     }
