@@ -149,23 +149,49 @@ public final class Phrasebook {
   }
 
   private Optional<Sentence> lookUp(String key) {
-    int dot = key.indexOf('.');
-    Optional<String> own =
-        dot < 0 ? Optional.empty() : in("zebrawood." + key.substring(0, dot) + ".words", key);
-    return own.or(() -> SHARED.stream().flatMap(b -> in(b, key).stream()).findFirst())
+    return ownBundle(key)
+        .flatMap(bundle -> in(bundle, key))
+        .or(() -> SHARED.stream().flatMap(b -> in(b, key).stream()).findFirst())
         .map(text -> Sentence.read(text, spoken));
   }
 
+  /** The bundle of the package that a key begins with; what F1 tells has one of its own. */
+  private static Optional<String> ownBundle(String key) {
+    String[] parts = key.split("\\.", 3);
+    if (parts.length < 2) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        parts[0].equals("help")
+            ? "zebrawood." + parts[1] + ".help"
+            : "zebrawood." + parts[0] + ".words");
+  }
+
+  /**
+   * All keys that begin so, sorted.
+   *
+   * @param beginning whole parts of a key, each ended by a dot
+   */
+  public List<String> keys(String beginning) {
+    return ownBundle(beginning)
+        .flatMap(this::bundle)
+        .map(b -> b.keySet().stream().filter(k -> k.startsWith(beginning)).sorted().toList())
+        .orElse(List.of());
+  }
+
   private Optional<String> in(String bundle, String key) {
+    return bundle(bundle).filter(b -> b.containsKey(key)).map(b -> b.getString(key));
+  }
+
+  private Optional<ResourceBundle> bundle(String name) {
     try {
-      ResourceBundle words =
+      return Optional.of(
           ResourceBundle.getBundle(
-              bundle,
+              name,
               locale,
               Phrasebook.class.getClassLoader(),
               ResourceBundle.Control.getNoFallbackControl(
-                  ResourceBundle.Control.FORMAT_PROPERTIES));
-      return words.containsKey(key) ? Optional.of(words.getString(key)) : Optional.empty();
+                  ResourceBundle.Control.FORMAT_PROPERTIES)));
     } catch (MissingResourceException e) {
       return Optional.empty();
     }

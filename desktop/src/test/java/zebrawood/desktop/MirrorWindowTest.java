@@ -101,7 +101,7 @@ class MirrorWindowTest extends WindowTest {
       if (round == 0) {
         first = wanderMm();
       }
-      if (page().contains("Within the limit after")) {
+      if (page().contains("In order. Rounds")) {
         break;
       }
       // Tries, then turns; what was only tried leaves the marks where they are.

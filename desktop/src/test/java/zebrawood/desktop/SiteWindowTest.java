@@ -56,13 +56,13 @@ class SiteWindowTest extends WindowTest {
     keys(KeyCode.CONTROL, KeyCode.DIGIT1);
     int before = entries().size();
     press("#practise");
-    for (int round = 0; round < 3 && !page().contains("In order after"); round++) {
+    for (int round = 0; round < 3 && !page().contains("In order. Rounds"); round++) {
       press("#read-all");
-      if (!page().contains("In order after")) {
+      if (!page().contains("In order. Rounds")) {
         press("#primary");
       }
     }
-    assertThat(page()).contains("In order after");
+    assertThat(page()).contains("In order. Rounds");
     press("#secondary");
     assertThat(words("#site-earth")).isEmpty();
     assertThat(entries()).hasSize(before);

@@ -87,6 +87,9 @@ final class Shots {
     take("bed");
     onInterface(() -> assembly.model().darkProperty().set(true));
     take("bed-dark");
+    onInterface(() -> fire(KeyCode.F1, false));
+    take("about");
+    escape();
     onInterface(() -> assembly.shell().show(Shell.TODAY));
     take("today-dark");
     onInterface(() -> assembly.model().darkProperty().set(false));
@@ -148,6 +151,8 @@ final class Shots {
     });
     press("#proof-leaks");
     take("cooling");
+    show(Shell.ALL);
+    take("all-machines");
     choose("Flint");
     show("bed");
     onInterface(() -> {

@@ -53,7 +53,8 @@ final class BedAdvice {
           steps.add(Step.of(Message.of("bed.do.finer"), level.warnings().getFirst()));
       case STOP -> {
         steps.add(
-            new Step(Text.of("bed.do.warp.where"), Text.of("bed.do.warp"), Text.of(warp(level))));
+            new Step(Text.of("bed.do.warp.where"), Text.of("bed.do.warp"), Text.of(warp(level)))
+                .about("bed.level-fit"));
         steps.addAll(moves(found));
       }
       case ADJUST -> {
@@ -109,7 +110,7 @@ final class BedAdvice {
                 Math.abs(turn.eighths()) > 8 ? "bed.do.turns" : "bed.do.turn",
                 pretty(turn),
                 turn.direction());
-    return new Step(Text.of("bed.do.screw", turn.id()), big, exactly);
+    return new Step(Text.of("bed.do.screw", turn.id()), big, exactly).about("bed.do");
   }
 
   private static Message bare(double number) {
@@ -133,12 +134,13 @@ final class BedAdvice {
       if (shim.thicknessMm() > 0 && !stacks.get(i).piecesMm().isEmpty()) {
         steps.add(
             new Step(
-                Text.of(task.underHead() ? "bed.do.column-foot" : "bed.do.foot", shim.id()),
-                Text.of("bed.do.shim", stacks.get(i).said()),
-                Text.of(
-                    "bed.do.shim.exact",
-                    mm(shim.thicknessMm()),
-                    Message.bare(mm(shim.thicknessMmUncertainty())))));
+                    Text.of(task.underHead() ? "bed.do.column-foot" : "bed.do.foot", shim.id()),
+                    Text.of("bed.do.shim", stacks.get(i).said()),
+                    Text.of(
+                        "bed.do.shim.exact",
+                        mm(shim.thicknessMm()),
+                        Message.bare(mm(shim.thicknessMmUncertainty()))))
+                .about("bed.shimming"));
       }
     }
     return steps;

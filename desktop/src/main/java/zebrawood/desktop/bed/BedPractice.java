@@ -14,7 +14,6 @@ import zebrawood.desktop.sheet.Practice;
 import zebrawood.devices.bed.StandInBed;
 import zebrawood.measure.Finding;
 import zebrawood.quantity.Amount;
-import zebrawood.quantity.Numbers;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
@@ -103,14 +102,37 @@ final class BedPractice extends Practice<StandInBed, BedTask, Finding> {
     work.form().clearReadings();
   }
 
+  private double[][] places() {
+    return work.places().stream().flatMap(p -> p.at().stream()).toArray(double[][]::new);
+  }
+
   @Override
-  protected Message done(StandInBed bed, int rounds) {
-    List<Double> gaps =
-        work.places().stream()
-            .flatMap(p -> p.at().stream())
-            .map(at -> bed.trueGapMm(at[0], at[1]))
-            .toList();
+  protected Message stands(StandInBed bed) {
     return Message.of(
-        "bed.practice.done", rounds, Amount.of(Numbers.peakToValley(gaps), Quantity.LENGTH, 2));
+        "bed.practice.stands", Amount.of(bed.peakToValleyMm(places()), Quantity.LENGTH, 2));
+  }
+
+  @Override
+  protected Message best(StandInBed bed) {
+    return Message.of(
+        work.onShims() ? "bed.practice.best-shims" : "bed.practice.best",
+        Amount.of(bed.leastPeakToValleyMm(places()), Quantity.LENGTH, 2));
+  }
+
+  @Override
+  protected List<Deed<StandInBed>> deeds() {
+    return work.supports().stream()
+        .map(s ->
+            Deed.<StandInBed>by(
+                Message.of(
+                    work.onShims() ? "bed.practice.shim" : "bed.practice.turn",
+                    Message.verbatim(s.name())),
+                (bed, amount) -> bed.turn(s.name(), amount)))
+        .toList();
+  }
+
+  @Override
+  protected Quantity amountOf() {
+    return work.onShims() ? Quantity.LENGTH : Quantity.TURNS;
   }
 }

@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.stream.Stream;
 import zebrawood.cooling.CoolingFinding;
 import zebrawood.cooling.CoolingReadings;
 import zebrawood.cooling.CoolingReadings.Item;
@@ -12,12 +13,15 @@ import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Practice;
 import zebrawood.devices.site.StandInLoop;
 import zebrawood.devices.site.StandInLoop.Fault;
+import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
 /** Practice on a simulated loop with a hidden fault. */
 final class CoolingPractice extends Practice<StandInLoop, CoolingReadings, CoolingFinding> {
   private static final double LITRES = 20;
   private static final double CHILLER_W = 700;
+  private static final double HEAT_W = 300;
+  private static final double SETTLING_MINUTES = 240;
 
   /** A chiller is set a little above what is just allowed, since it swings about its set point. */
   private static final double ABOVE_LOWEST_K = 1;
@@ -55,7 +59,7 @@ final class CoolingPractice extends Practice<StandInLoop, CoolingReadings, Cooli
     work.atEveryVisit().get(0).set(on.readRoomC());
     work.atEveryVisit().get(1).set(on.readHumidityPercent());
     work.atEveryVisit().get(2).set(on.readCoolantC());
-    on.run(60, 300);
+    on.run(60, HEAT_W);
     work.afterHour().set(on.readCoolantC());
     work.proofs()
         .forEach((item, proof) ->
@@ -77,13 +81,40 @@ final class CoolingPractice extends Practice<StandInLoop, CoolingReadings, Cooli
     double lowest = found.finding().air().lowestCoolantC();
     if (found.readings().air().coolantC() < lowest) {
       on.setPoint(lowest + ABOVE_LOWEST_K);
-      on.run(240, 300);
+      on.run(SETTLING_MINUTES, HEAT_W);
     }
     work.form().clearReadings();
   }
 
   @Override
-  protected Message done(StandInLoop on, int rounds) {
-    return Message.of("practice.in-order", rounds);
+  protected Message stands(StandInLoop on) {
+    return Message.of("practice.left", on.faultsLeft().size());
+  }
+
+  /** All that is wrong shows at once, and can be mended in one round. */
+  @Override
+  protected Message best(StandInLoop on) {
+    return Message.of("practice.left-best", on.faultsLeft().isEmpty() ? 0 : 1);
+  }
+
+  @Override
+  protected List<Deed<StandInLoop>> deeds() {
+    Stream<Deed<StandInLoop>> mends =
+        Stream.of(Item.values())
+            .map(item ->
+                Deed.of(Message.of("practice.see-to", item), on -> on.mend(FAULT_OF.get(item))));
+    Deed<StandInLoop> set =
+        Deed.by(
+            Message.of("cooling.practice.set"),
+            (on, celsius) -> {
+              on.setPoint(celsius);
+              on.run(SETTLING_MINUTES, HEAT_W);
+            });
+    return Stream.concat(mends, Stream.of(set)).toList();
+  }
+
+  @Override
+  protected Quantity amountOf() {
+    return Quantity.TEMPERATURE;
   }
 }

@@ -3,6 +3,7 @@ package zebrawood.desktop.mirrors;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.sheet.Choices;
@@ -24,6 +25,8 @@ import zebrawood.mirrors.MirrorVisit.Judged;
 import zebrawood.mirrors.MirrorVisit.ScrewsBy;
 import zebrawood.mirrors.MountScrew;
 import zebrawood.mirrors.Suspicion;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
 /** Practice on a simulated train with hidden angles and offsets. */
@@ -48,9 +51,6 @@ final class MirrorPractice extends Practice<StandInTrain, MirrorVisit, Judged> {
   private static final double MINUTES = 60;
   private static final double QUARTER = 0.25;
   private static final double USUAL_STEP_MM = 0.5;
-
-  /** Six marks as found, one more for each of four screws, and six that prove it. */
-  private static final int BEST_BURNS = 16;
 
   private final MirrorsWork work;
   private final ChoiceField<Task> task;
@@ -101,11 +101,7 @@ final class MirrorPractice extends Practice<StandInTrain, MirrorVisit, Judged> {
   /** The first train from this number on that is far enough out to be worth practising. */
   @Override
   protected StandInTrain make(long number) {
-    double[][] corners =
-        work.marks().keySet().stream()
-            .filter(MarkPlace::head)
-            .map(work.legs()::pathsMm)
-            .toArray(double[][]::new);
+    double[][] corners = corners();
     long next = number;
     while (true) {
       StandInTrain train =
@@ -219,8 +215,57 @@ final class MirrorPractice extends Practice<StandInTrain, MirrorVisit, Judged> {
     return told;
   }
 
+  private double[][] corners() {
+    return work.marks().keySet().stream()
+        .filter(MarkPlace::head)
+        .map(work.legs()::pathsMm)
+        .toArray(double[][]::new);
+  }
+
   @Override
-  protected Message done(StandInTrain on, int rounds) {
-    return Message.of("mirrors.practice.done", burns, BEST_BURNS);
+  protected Message stands(StandInTrain on) {
+    return Message.of(
+        "mirrors.practice.stands",
+        Amount.of(on.trueWanderMm(corners()), Quantity.LENGTH, 2),
+        burns);
+  }
+
+  /** All marks as found, one more for each screw that was never tried, and all that prove it. */
+  @Override
+  protected Message best(StandInTrain on) {
+    return Message.of(
+        "mirrors.practice.stands",
+        Amount.of(on.leastWanderMm(corners()), Quantity.LENGTH, 2),
+        2 * work.marks().size() + work.screws().size());
+  }
+
+  @Override
+  protected List<Deed<StandInTrain>> deeds() {
+    Stream<Deed<StandInTrain>> turns =
+        work.screws().stream()
+            .map(s ->
+                Deed.by(
+                    Message.of(
+                        "mirrors.practice.turn", new MountScrew(s.mirror(), s.sideways()).said()),
+                    (on, amount) -> on.turn(knob(s), amount)));
+    Stream<Deed<StandInTrain>> looks =
+        Stream.of(Task.values())
+            .filter(t -> t != Task.SOUND)
+            .map(t ->
+                Deed.of(
+                    Message.of(
+                        "mirrors.practice.mend."
+                            + t.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-')),
+                    on -> {
+                      boolean was = on.kind() == t.kind;
+                      told =
+                          Message.of(
+                              was ? "mirrors.practice.mended" : "mirrors.practice.not-there");
+                      if (was) {
+                        on.mend();
+                        work.setBefore(Optional.empty());
+                      }
+                    }));
+    return Stream.concat(turns, looks).toList();
   }
 }

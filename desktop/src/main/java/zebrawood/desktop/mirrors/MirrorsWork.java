@@ -474,12 +474,13 @@ public final class MirrorsWork extends StationWork<MirrorVisit, Judged> {
     }
     List<Object> of = advice.what().arguments();
     return new Step(
-        Text.words().line((Message) of.get(0)),
-        Text.of(
-            "mirrors.step.turn",
-            (Integer) advice.why().orElseThrow().arguments().getFirst(),
-            (TurnDirection) of.get(1)),
-        Text.of("mirrors.step.exact", (Amount) of.get(2), (Amount) of.get(3)));
+            Text.words().line((Message) of.get(0)),
+            Text.of(
+                "mirrors.step.turn",
+                (Integer) advice.why().orElseThrow().arguments().getFirst(),
+                (TurnDirection) of.get(1)),
+            Text.of("mirrors.step.exact", (Amount) of.get(2), (Amount) of.get(3)))
+        .about(advice.what().key());
   }
 
   /** Below a mirror that folds down, what was up is further from the tube. */

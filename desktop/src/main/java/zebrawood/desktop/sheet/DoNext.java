@@ -2,6 +2,7 @@ package zebrawood.desktop.sheet;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -13,6 +14,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.text.Text;
 
 /**
@@ -73,6 +75,7 @@ public final class DoNext extends HeightCachingBox {
 
   public void show(
       List<Step> steps, List<String> warningWords, String cautionWords, Choice one, Choice other) {
+    Topic.mark(this, steps.stream().map(Step::about).collect(Collectors.joining("\n")));
     count.setText(steps.size() > 1 ? Text.of("sheet.steps", steps.size()) : "");
     List<Node> rows = new ArrayList<>();
     for (int i = 0; i < steps.size(); i++) {

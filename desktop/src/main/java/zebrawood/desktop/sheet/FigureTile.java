@@ -29,6 +29,11 @@ public record FigureTile(
     return new FigureTile(name, value, Optional.of(standardDeviation), verdict, within);
   }
 
+  /** With words below it that judge nothing. */
+  public FigureTile with(Message words) {
+    return new FigureTile(name, value, uncertainty, words, Optional.empty());
+  }
+
   /** Judged, with the words for it. */
   public FigureTile judged(boolean isWithin, Message words) {
     return new FigureTile(name, value, uncertainty, words, Optional.of(isWithin));
@@ -53,8 +58,12 @@ public record FigureTile(
 
   /** A figure that is not known yet, and what would tell it. */
   static FigureTile unknown(String stationId, Figure figure, Message wouldTell) {
-    return new FigureTile(
-        name(stationId, figure), Optional.empty(), Optional.empty(), wouldTell, Optional.empty());
+    return unknown(name(stationId, figure), wouldTell);
+  }
+
+  /** A figure that is not known yet, and what would tell it. */
+  public static FigureTile unknown(Message name, Message wouldTell) {
+    return new FigureTile(name, Optional.empty(), Optional.empty(), wouldTell, Optional.empty());
   }
 
   private static Message name(String stationId, Figure figure) {

@@ -24,6 +24,7 @@ import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.TypedField;
 import zebrawood.desktop.form.WordsField;
+import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.text.Text;
 import zebrawood.words.Message;
 
@@ -123,6 +124,7 @@ public final class FormPane extends HeightCachingBox {
           case ProofField proof -> throw new IllegalArgumentException(proof.name());
         };
     control.setId(idOf(form.station(), field));
+    mark(control, field);
     order.add(control);
     if (control instanceof ComboBox<?> box) {
       box.setOnKeyPressed(e -> {
@@ -133,6 +135,18 @@ public final class FormPane extends HeightCachingBox {
       });
     }
     return control;
+  }
+
+  private static void mark(Node control, Field field) {
+    control.getProperties().put(Field.class, field);
+    Topic.mark(control, field.label().key());
+  }
+
+  /** The field that is typed or answered there. */
+  static Optional<Field> fieldOf(Node node) {
+    return node != null && node.getProperties().get(Field.class) instanceof Field field
+        ? Optional.of(field)
+        : Optional.empty();
   }
 
   private TypedControl typed(TypedField field) {
@@ -242,6 +256,7 @@ public final class FormPane extends HeightCachingBox {
   /** A row for something to prove. */
   private Node proof(ProofField field) {
     ProofRow row = new ProofRow(field, this::goOn);
+    mark(row.answer(), field);
     order.add(row.answer());
     return row;
   }
@@ -413,7 +428,7 @@ public final class FormPane extends HeightCachingBox {
     text.setAccessibleText(Text.of(area.field().label()));
     text.setPromptText(Text.of(area.prompt()));
     text.setPrefRowCount(area.rows());
-    text.setUserData(area.field());
+    mark(text, area.field());
     text.textProperty().bindBidirectional(area.field().textProperty());
     area.field()
         .problemProperty()

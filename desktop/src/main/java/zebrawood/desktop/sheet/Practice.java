@@ -4,9 +4,15 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.function.Consumer;
+import java.util.function.ObjDoubleConsumer;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
+import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.form.StationForm;
 import zebrawood.measure.Finding;
+import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
 /**
@@ -16,8 +22,12 @@ import zebrawood.words.Message;
  * @param <S> the stand-in
  */
 public abstract class Practice<S, R, F extends Finding> {
+  /** Nobody turns, shims or warms further. */
+  private static final double MOST_AMOUNT = 60;
+
   private final StationWork<R, F> work;
   private final ReadOnlyIntegerWrapper rounds = new ReadOnlyIntegerWrapper(-1);
+  private Message bestPossible = Message.NONE;
   private Optional<S> standIn = Optional.empty();
 
   protected Practice(StationWork<R, F> work) {
@@ -33,8 +43,35 @@ public abstract class Practice<S, R, F extends Finding> {
   /** Does what the advice says, as a hand does it. Readings are cleared where all are made anew. */
   protected abstract void obey(S on, Outcome.Found<R, F> found);
 
-  /** What is to be said when it is in order. */
-  protected abstract Message done(S on, int roundsOfMending);
+  /** How it truly stands, as somebody sees it who sees everything: for the score. */
+  protected abstract Message stands(S on);
+
+  /** The best that could be reached from here, computed of what is hidden in it. */
+  protected abstract Message best(S on);
+
+  /**
+   * Something that a hand can do to it, whatever is advised.
+   *
+   * @param measured whether it is done by an amount
+   * @param run does it; the amount is 0 where it has none
+   */
+  public record Deed<S>(Message what, boolean measured, ObjDoubleConsumer<S> run) {
+    public static <S> Deed<S> of(Message what, Consumer<S> run) {
+      return new Deed<>(what, false, (on, amount) -> run.accept(on));
+    }
+
+    public static <S> Deed<S> by(Message what, ObjDoubleConsumer<S> run) {
+      return new Deed<>(what, true, run);
+    }
+  }
+
+  /** All that can be done to it. */
+  protected abstract List<Deed<S>> deeds();
+
+  /** What an amount is of. */
+  protected Quantity amountOf() {
+    return Quantity.TURNS;
+  }
 
   /** Makes the sheet ready for the stand-in. */
   protected void prepare() {}
@@ -66,6 +103,7 @@ public abstract class Practice<S, R, F extends Finding> {
     // From here on nothing that is typed is the machine's own.
     standIn = Optional.of(on);
     prepare();
+    bestPossible = best(on);
     work.form().clearReadings();
     rounds.set(0);
   }
@@ -99,14 +137,49 @@ public abstract class Practice<S, R, F extends Finding> {
     rounds.set(rounds.get() + 1);
   }
 
+  /** What can be done, and doing nothing. */
+  public final List<Deed<S>> choicesOfDeeds() {
+    return Stream.concat(
+            Stream.of(Deed.<S>of(Message.of("practice.nothing"), on -> {})), deeds().stream())
+        .toList();
+  }
+
+  /** The amount of what is done, in the units shown. */
+  public final QuantityField newAmount() {
+    return new StationForm("practice", work.form().units())
+        .quantity("amount", amountOf(), -MOST_AMOUNT, MOST_AMOUNT);
+  }
+
+  /** Does this, and not what is advised; then everything is to be read again. */
+  final void act(Deed<?> deed, double amount) {
+    S on = standIn.orElseThrow();
+    choicesOfDeeds().stream()
+        .filter(d -> d.what().equals(deed.what()))
+        .findFirst()
+        .ifPresent(d -> {
+          d.run().accept(on, amount);
+          work.form().clearReadings();
+          rounds.set(rounds.get() + 1);
+        });
+  }
+
   /** Where the practice stands; nothing when there is none. */
   public final Optional<Message> words() {
     return standIn.map(on -> {
       Message stands =
           work.outcome().within()
-              ? done(on, rounds.get())
+              ? Message.of("practice.done", score(on))
               : Message.of("practice.rounds", rounds.get());
       return told().isEmpty() ? stands : Message.of("practice.told", told(), stands);
     });
+  }
+
+  private Message score(S on) {
+    return Message.of("practice.score", rounds.get(), stands(on), bestPossible);
+  }
+
+  /** What came of it; nothing when nothing was done. */
+  public final Optional<Message> score() {
+    return standIn.filter(on -> rounds.get() > 0).map(this::score);
   }
 }

@@ -7,13 +7,12 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextArea;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
-import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.TypedField;
+import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
@@ -74,11 +73,13 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     practiceBar =
         practice.map(p ->
             new PracticeBar(
+                p,
                 () -> p.start(workshop.clock()),
                 () -> {
                   p.readAll();
                   doNext.focusPrimary();
-                }));
+                },
+                () -> practiceBar().focusReadAll()));
     work.attach(this);
     pane = new FormPane(work.form(), parts(), practiceBar, doNext::focusPrimary);
     boolean listed = work.judged().isPresent();
@@ -105,6 +106,7 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     if (listed) {
       doNext.setBeside(picture);
     }
+    Topic.mark(frame, station.id() + ".sheet");
     frame.heightProperty().subscribe(h -> tiles.setLow(h.doubleValue() < LOW));
     focus = new FocusFollower(frame, node -> followFocus(node));
     refresh();
@@ -161,11 +163,12 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     Optional<TypedField> typed =
         node instanceof TypedControl control ? Optional.of(control.field()) : Optional.empty();
     pane.message().setFocused(typed);
-    work.focused(
-        node instanceof TextArea area && area.getUserData() instanceof Field lines
-            ? Optional.of(lines)
-            : typed.map(Field.class::cast));
+    work.focused(FormPane.fieldOf(node));
     picture.draw();
+  }
+
+  private PracticeBar practiceBar() {
+    return practiceBar.orElseThrow();
   }
 
   private boolean practising() {
@@ -279,7 +282,8 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
   }
 
   private static Step toProve(GuardLine line) {
-    return new Step(Text.of("guard.missing"), Text.words().line(line.said()), "", false);
+    return new Step(
+        Text.of("guard.missing"), Text.words().line(line.said()), "", false, line.said().key());
   }
 
   private String primaryWords(Outcome<R, F> outcome) {
@@ -354,6 +358,7 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     if (heldBack()) {
       goOn();
     } else if (practising()) {
+      practice.flatMap(Practice::score).ifPresent(s -> workshop.say(Text.words().sentence(s)));
       practice.ifPresent(Practice::end);
       recorder.fillAgain();
     } else if (recorder.correcting()) {

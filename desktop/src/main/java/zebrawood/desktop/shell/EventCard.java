@@ -20,6 +20,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
@@ -133,6 +134,11 @@ final class EventCard {
       }
     });
     subject.setOnAction(e -> confirm.fire());
+    Topic.mark(card, "event.sheet");
+    Topic.mark(kinds, "event.kind");
+    Topic.mark(at, "event.at");
+    Topic.mark(note, "event.note");
+    Topic.mark(subject, "event.subject");
     cards.open(card, kinds);
     kinds.getSelectionModel().select(0);
     if (naming.isPresent()) {

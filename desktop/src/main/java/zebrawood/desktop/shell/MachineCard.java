@@ -1,6 +1,5 @@
 package zebrawood.desktop.shell;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -17,6 +16,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.sheet.FormPane;
 import zebrawood.desktop.sheet.Part;
 import zebrawood.desktop.sheet.SheetFrame;
@@ -70,6 +70,7 @@ final class MachineCard {
             problem,
             Card.buttons(
                 Card.button("machine-cancel", Text.of("button.cancel"), cards::close), add));
+    Topic.mark(card, "machine.sheet");
     cards.open(card, pane.order().getFirst());
   }
 
@@ -102,13 +103,37 @@ final class MachineCard {
 
   private static GridPane grid(FormPane pane, MachineForm form) {
     GridPane grid = new GridPane(12, 6);
-    form.fields().forEach(f -> row(grid, pane, form, f));
-    grid.addRow(grid.getRowCount(), new Label(Text.of("machine.fitted")), fitted(form));
-    Label later = new Label(Text.of("machine.later"));
-    later.getStyleClass().add("column-title-words");
-    grid.add(later, 0, grid.getRowCount(), 2, 1);
-    form.more().forEach(f -> row(grid, pane, form, f));
+    for (MachineForm.Section section : form.sections()) {
+      Label heading = new Label(Text.of(section.heading()));
+      heading.getStyleClass().addAll("column-title-words", "section-heading");
+      grid.add(heading, 0, grid.getRowCount(), 2, 1);
+      showWhile(
+          form,
+          () ->
+              section.heading().equals(MachineForm.FITTED)
+                  || section.fields().stream().anyMatch(form::applies),
+          heading);
+      if (section.heading().equals(MachineForm.FITTED)) {
+        grid.add(fitted(form), 0, grid.getRowCount(), 2, 1);
+      }
+      section.fields().forEach(f -> row(grid, pane, form, f));
+    }
     return grid;
+  }
+
+  /** There while it applies to such a machine. */
+  private static void showWhile(
+      MachineForm form, java.util.concurrent.Callable<Boolean> applies, Node... parts) {
+    var shown =
+        Bindings.createBooleanBinding(
+            applies,
+            form.deciding().stream()
+                .map(f -> f.valueProperty())
+                .toArray(javafx.beans.Observable[]::new));
+    for (Node part : parts) {
+      part.visibleProperty().bind(shown);
+      part.managedProperty().bind(part.visibleProperty());
+    }
   }
 
   private static void row(GridPane grid, FormPane pane, MachineForm form, Field field) {
@@ -132,18 +157,8 @@ final class MachineCard {
     if (control instanceof TextInputControl text && Text.words().has(prompt)) {
       text.setPromptText(Text.of(prompt));
     }
-    List<Field> deciding = new ArrayList<>(form.fields().subList(1, 3));
-    var applies =
-        Bindings.createBooleanBinding(
-            () -> form.applies(field),
-            deciding.stream()
-                .map(f -> ((zebrawood.desktop.form.ChoiceField<?>) f).valueProperty())
-                .toArray(javafx.beans.Observable[]::new));
-    control.disableProperty().bind(applies.not());
-    for (Node part : List.of(label, control)) {
-      part.visibleProperty().bind(applies);
-      part.managedProperty().bind(applies);
-    }
+    showWhile(form, () -> form.applies(field), label, control);
+    control.disableProperty().bind(control.visibleProperty().not());
     grid.addRow(grid.getRowCount(), label, control);
   }
 
@@ -155,6 +170,7 @@ final class MachineCard {
       box.setMinWidth(Region.USE_PREF_SIZE);
       box.setId("fitted-" + choice.getKey().name().toLowerCase(Locale.ROOT));
       box.selectedProperty().bindBidirectional(choice.getValue());
+      Topic.mark(box, "machine.fitting");
       boxes.add(box, place % 3, place / 3);
       place++;
     }

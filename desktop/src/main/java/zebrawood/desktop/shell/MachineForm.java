@@ -31,6 +31,9 @@ import zebrawood.words.Phrasebook;
 
 /** What is typed on the new-machine form, and the machine that it makes. Knows no scene. */
 final class MachineForm {
+  /** The section with what is fitted. */
+  static final String FITTED = "machine.group.fitted";
+
   private static final int LONGEST_NAME = 60;
   private static final int MOST_PARTS = 12;
   private final List<Machine> others;
@@ -166,14 +169,23 @@ final class MachineForm {
     return form;
   }
 
-  /** In the order they stand on the card. */
-  List<Field> fields() {
-    return List.of(name, build, source, watts, wavelength, width, depth, support, tolerance);
+  /** Fields that belong together, under a heading of their own. */
+  record Section(String heading, List<Field> fields) {}
+
+  /** In the order they stand on the card: what decides about the others comes first. */
+  List<Section> sections() {
+    return List.of(
+        new Section("machine.group.kind", List.of(build, source, name)),
+        new Section("machine.group.source", List.of(watts, wavelength, pulses)),
+        new Section("machine.group.area", List.of(width, depth, support, tolerance, lenses)),
+        new Section("machine.group.mirrors", List.of(mirrors, lastAt, railAt)),
+        new Section(FITTED, List.of(startUp)),
+        new Section("machine.group.whose", List.of(serialNumber, place, customer)));
   }
 
-  /** What may be told later. */
-  List<Field> more() {
-    return List.of(serialNumber, place, customer, startUp, lenses, pulses, mirrors, lastAt, railAt);
+  /** What decides which fields apply. */
+  List<ChoiceField<?>> deciding() {
+    return List.of(build, source);
   }
 
   WordsField name() {

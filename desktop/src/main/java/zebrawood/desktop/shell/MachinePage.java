@@ -17,6 +17,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.form.Field;
+import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.sheet.StandingMark;
 import zebrawood.desktop.sheet.SubjectWords;
@@ -28,11 +29,11 @@ import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.desktop.workshop.WorkshopModel.Opened;
 import zebrawood.ledger.Aftermath;
 import zebrawood.ledger.Doubt;
+import zebrawood.ledger.Due;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
 import zebrawood.ledger.FigureWords;
 import zebrawood.ledger.Standing;
-import zebrawood.ledger.StandingWords;
 import zebrawood.ledger.Station;
 import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
@@ -57,6 +58,8 @@ final class MachinePage extends BorderPane {
   /** More of what happened stands in the drawer. */
   private static final int MOST_EVENTS = 5;
 
+  private static final int MOST_DUE = 3;
+
   private final WorkshopModel workshop;
   private final Actions actions;
   private final ZoneId zone;
@@ -71,6 +74,7 @@ final class MachinePage extends BorderPane {
     somethingHappened =
         Card.button("today-happened", Text.of("today.events.new"), actions::happened);
     getStyleClass().addAll("sheet", "today");
+    Topic.mark(this, "today.sheet");
     refresh();
   }
 
@@ -114,7 +118,7 @@ final class MachinePage extends BorderPane {
     Node all = events(opened);
     all.setVisible(allEvents);
     all.setManaged(allEvents);
-    setBottom(all);
+    setBottom(new VBox(all, upkeep(opened)));
   }
 
   /** Opens all that happened, or shuts it. */
@@ -184,15 +188,14 @@ final class MachinePage extends BorderPane {
   }
 
   private Region toProve(Opened opened) {
-    List<Map.Entry<Station, Standing>> rest =
-        opened.standings().entrySet().stream().filter(e -> !e.getValue().holds()).toList();
-    int minutes = rest.stream().mapToInt(e -> e.getKey().minutes()).sum();
-    Label about = new Label(rest.isEmpty() ? "" : Text.of("today.prove.minutes", minutes));
+    List<ToProve> rest = ToProve.of(opened.standings());
+    Label about =
+        new Label(rest.isEmpty() ? "" : Text.of("today.prove.minutes", ToProve.minutes(rest)));
     about.getStyleClass().add("soft");
     VBox list = new VBox(SheetFrame.columnTitle(Text.of("today.prove"), about));
     go = Optional.empty();
-    for (Map.Entry<Station, Standing> entry : rest) {
-      list.getChildren().add(row(entry.getKey(), entry.getValue(), go.isEmpty()));
+    for (ToProve prove : rest) {
+      list.getChildren().add(row(prove, go.isEmpty()));
     }
     if (rest.isEmpty()) {
       list.getChildren().add(soft(Text.of("today.prove.nothing")));
@@ -200,13 +203,12 @@ final class MachinePage extends BorderPane {
     return list;
   }
 
-  private Node row(Station station, Standing standing, boolean first) {
-    Label title =
-        new Label(
-            Text.of(doKey(standing), SubjectWords.title(workshop.opened().ledger(), station)));
+  private Node row(ToProve prove, boolean first) {
+    Station station = prove.station();
+    Label title = new Label(prove.words(workshop.opened().ledger()));
     title.getStyleClass().add("prove-title");
     title.setWrapText(true);
-    String because = because(standing);
+    String because = prove.because();
     boolean draft = hasReadings(workshop.draft(station));
     Label why = soft(draft ? because + " · " + Text.of("today.prove.draft") : because);
     VBox words = new VBox(title, why);
@@ -218,7 +220,7 @@ final class MachinePage extends BorderPane {
     button.setAccessibleText(title.getText());
     Label minutes = soft(Text.of("today.minutes", station.minutes()));
     minutes.setMinWidth(Region.USE_PREF_SIZE);
-    HBox row = new HBox(new StandingMark(standing), words, minutes, button);
+    HBox row = new HBox(new StandingMark(prove.standing()), words, minutes, button);
     row.getStyleClass().add(first ? "prove-first" : "prove-row");
     if (first) {
       button.getStyleClass().add("primary");
@@ -230,48 +232,6 @@ final class MachinePage extends BorderPane {
   private static boolean hasReadings(Map<String, String> draft) {
     return draft.entrySet().stream()
         .anyMatch(e -> e.getKey().startsWith(Field.READING) && !e.getValue().isBlank());
-  }
-
-  private static String doKey(Standing standing) {
-    return switch (standing) {
-      case Standing.Holds h -> throw new IllegalArgumentException("nothing to prove");
-      case Standing.Stale(var proof, Standing.Cause.Happened(var event, Doubt doubt))
-          when doubt == Doubt.QUICK_CHECK ->
-          "prove.do.check";
-      case Standing.Stale s -> "prove.do.stale";
-      case Standing.Out o -> "prove.do.out";
-      case Standing.Open o -> "prove.do.open";
-    };
-  }
-
-  private String because(Standing standing) {
-    return switch (standing) {
-      case Standing.Holds h -> "";
-      case Standing.Stale(Entry proof, Standing.Cause cause) ->
-          proof
-              .tellingFigure()
-              .map(f -> Text.of("prove.stale", StandingWords.because(cause), figure(proof, f)))
-              .orElse(Text.of(StandingWords.because(cause)));
-      case Standing.Out(Entry last) ->
-          last.tellingFigure()
-              .map(f ->
-                  f.limit().isPresent()
-                      ? Text.of(
-                          "prove.out",
-                          figure(last, f),
-                          FigureWords.number(f, f.limit().getAsDouble(), Text.words()))
-                      : figure(last, f))
-              .orElse(Text.of("prove.out.bare"));
-      case Standing.Open(var check, Optional<Station> waitsFor) ->
-          waitsFor.map(s -> Text.of("prove.wait", s.title())).orElse(Text.of("prove.open"));
-    };
-  }
-
-  private static String figure(Entry entry, Figure figure) {
-    return Text.of(
-        "prove.figure",
-        Phrasebook.lowerFirst(FigureWords.label(entry.stationId(), figure, Text.words())),
-        FigureWords.withUnit(figure, Text.words()));
   }
 
   private Node held(Opened opened) {
@@ -347,6 +307,46 @@ final class MachinePage extends BorderPane {
       box.getChildren().add(soft(Text.of("today.events.none")));
     }
     return box;
+  }
+
+  /** What is due next of what holds, and how long it has been on record. */
+  private Node upkeep(Opened opened) {
+    Label title = new Label(Text.of("today.upkeep"));
+    title.getStyleClass().add("strip-title");
+    title.setMinWidth(Region.USE_PREF_SIZE);
+    HBox line = new HBox(title);
+    line.getStyleClass().add("notebook-strip");
+    Topic.mark(line, "today.upkeep");
+    List<Due> due = Due.of(opened.standings());
+    due.stream()
+        .limit(MOST_DUE)
+        .forEach(d -> {
+          Label day = new Label(When.dayAndYear(d.on(), zone));
+          day.getStyleClass().add("strip-figure");
+          day.setMinWidth(Region.USE_PREF_SIZE);
+          Label station = new Label(Text.of("today.upkeep.read", d.station().title()));
+          station.getStyleClass().add("strip-words");
+          station.setMinWidth(0);
+          line.getChildren().add(new HBox(5, day, station));
+        });
+    if (due.isEmpty()) {
+      Label none = new Label(Text.of("today.upkeep.none"));
+      none.getStyleClass().add("strip-words");
+      line.getChildren().add(none);
+    }
+    opened.ledger().entries().stream()
+        .findFirst()
+        .ifPresent(oldest -> {
+          Label since =
+              soft(
+                  Text.of(
+                      "today.upkeep.since",
+                      opened.ledger().entries().size(),
+                      When.dayAndYear(oldest.time(), zone)));
+          since.setMinWidth(Region.USE_PREF_SIZE);
+          line.getChildren().addAll(SheetFrame.spacer(), since);
+        });
+    return line;
   }
 
   private Node events(Opened opened) {

@@ -7,10 +7,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -18,6 +21,8 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.command.Command;
+import zebrawood.desktop.help.HelpPage;
+import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.sheet.Guard;
 import zebrawood.desktop.sheet.GuardLine;
 import zebrawood.desktop.sheet.SheetHost;
@@ -57,6 +62,9 @@ public final class Shell extends StackPane implements SheetHost {
   /** The machine page's place among the pages. */
   public static final String TODAY = "";
 
+  /** The place of the page of all machines. */
+  public static final String ALL = "*";
+
   private static final List<KeyCombination> FIND =
       List.of(KeyCombination.valueOf("Ctrl+Space"), KeyCombination.valueOf("Ctrl+K"));
 
@@ -88,6 +96,10 @@ public final class Shell extends StackPane implements SheetHost {
   private final BeamRail rail = new BeamRail();
   private final BorderPane frame = new BorderPane();
   private final Cards cards = new Cards(frame);
+
+  /** What is written about something lies over whatever card is open. */
+  private final Cards about = new Cards(new StackPane(frame, cards));
+
   private final Map<String, StationSheet<?, ?>> sheets = new LinkedHashMap<>();
   private final ReadOnlyStringWrapper title = new ReadOnlyStringWrapper(Text.of("app.title"));
   private final Button firstMachine =
@@ -96,6 +108,7 @@ public final class Shell extends StackPane implements SheetHost {
   private final Tour tour = new Tour(this::where);
   private final List<StationWork<?, ?>> ending = new java.util.concurrent.CopyOnWriteArrayList<>();
   private Optional<MachinePage> page = Optional.empty();
+  private Optional<WorkshopPage> all = Optional.empty();
   private String shown = TODAY;
   private Optional<Machine> shownMachine = Optional.empty();
 
@@ -108,12 +121,12 @@ public final class Shell extends StackPane implements SheetHost {
     this.modules = List.copyOf(modules);
     this.outside = outside;
     this.closeWindow = closeWindow;
-    top = new TopBar(workshop::choose, this::newMachine, this::palette);
+    top = new TopBar(workshop::choose, () -> show(ALL), this::newMachine, this::palette);
     frame.setTop(new VBox(top, tour));
     frame.setLeft(rail);
     frame.setBottom(
         new StatusLine(workshop, this::askInitials, this::toggleUnit, this::toggleTheme));
-    getChildren().addAll(frame, cards);
+    getChildren().addAll(frame.getParent(), about);
     setAlignment(Pos.TOP_LEFT);
     widthProperty().subscribe(w -> rail.setNarrow(w.doubleValue() < NARROW));
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
@@ -232,6 +245,9 @@ public final class Shell extends StackPane implements SheetHost {
     if (machine.isPresent() && machine.equals(shownMachine)) {
       sheets.values().forEach(StationSheet::refresh);
       page.ifPresent(MachinePage::refresh);
+      if (shown.equals(ALL)) {
+        all.ifPresent(WorkshopPage::refresh);
+      }
       showRail();
       return;
     }
@@ -258,7 +274,11 @@ public final class Shell extends StackPane implements SheetHost {
       focusPage();
       return;
     }
-    if (stationId.equals(TODAY)) {
+    if (stationId.equals(ALL)) {
+      WorkshopPage shownAll = new WorkshopPage(workshop, this::openMachine);
+      all = Optional.of(shownAll);
+      frame.setCenter(shownAll);
+    } else if (stationId.equals(TODAY)) {
       MachinePage today = page.orElseGet(() -> new MachinePage(workshop, pageActions()));
       page = Optional.of(today);
       today.refresh();
@@ -269,6 +289,14 @@ public final class Shell extends StackPane implements SheetHost {
     }
     showRail();
     focusPage();
+  }
+
+  private void openMachine(Machine machine) {
+    if (shownMachine.filter(m -> m.id().equals(machine.id())).isPresent()) {
+      show(TODAY);
+    } else {
+      workshop.choose(machine);
+    }
   }
 
   private java.time.ZoneId zone() {
@@ -297,7 +325,7 @@ public final class Shell extends StackPane implements SheetHost {
   }
 
   private void focusPage() {
-    if (cards.isOpen() || getScene() == null) {
+    if (cards.isOpen() || about.isOpen() || getScene() == null) {
       return;
     }
     // What scrolls has its content in the scene only once its looks are applied.
@@ -307,6 +335,8 @@ public final class Shell extends StackPane implements SheetHost {
       firstMachine.requestFocus();
     } else if (shown.equals(TODAY)) {
       page.ifPresent(MachinePage::focusFirst);
+    } else if (shown.equals(ALL)) {
+      all.ifPresent(WorkshopPage::focusFirst);
     } else {
       sheet(shown).focusFirst();
     }
@@ -431,7 +461,50 @@ public final class Shell extends StackPane implements SheetHost {
   }
 
   private void palette() {
-    PaletteCard.open(cards, commands());
+    List<Command> all = new ArrayList<>(commands());
+    all.addAll(topics());
+    PaletteCard.open(cards, all);
+  }
+
+  /** Tells of what has the focus; of the page where that is nothing by itself. */
+  private void tell() {
+    Node focused = getScene().getFocusOwner();
+    List<Topic> topics = new ArrayList<>(Topic.at(focused == null ? this : focused));
+    Topic page = Topic.sheet(shownSheet().isPresent() ? shown : "today");
+    if (!topics.contains(page) && !cards.isOpen()) {
+      topics.add(page);
+    }
+    if (!topics.isEmpty()) {
+      tell(topics.getFirst(), topics);
+    }
+  }
+
+  private void tell(Topic topic, List<Topic> near) {
+    String caution =
+        shownSheet()
+            .filter(s -> near.contains(Topic.sheet(shown)))
+            .map(s -> Text.of(s.work().caution()))
+            .orElse(topic.caution());
+    HelpPage page = new HelpPage(topic, caution, near, t -> tell(t, near), about::close);
+    about.open(page, page.close());
+  }
+
+  /** A line of the palette for all that is written about what the machine has. */
+  private List<Command> topics() {
+    return Stream.concat(
+            Stream.of("today", "workshop", "event", "machine"),
+            Optional.ofNullable(workshop.opened()).stream()
+                .flatMap(o -> o.standings().keySet().stream())
+                .map(Station::id))
+        .flatMap(Topic::all)
+        .map(t ->
+            Command.of(
+                Message.of(
+                    "command.about",
+                    Message.verbatim(t.name()),
+                    Message.verbatim(Topic.sheet(t.of()).name())),
+                () -> tell(t, List.of(Topic.sheet(t.of())))))
+        .toList();
   }
 
   private void askInitials() {
@@ -516,6 +589,7 @@ public final class Shell extends StackPane implements SheetHost {
     }
     all.add(Command.of(Message.of("command.new-machine"), "Ctrl+N", this::newMachine));
     all.addAll(displayCommands());
+    all.add(Command.of(Message.of("command.tell"), "F1", this::tell));
     all.add(Command.of(Message.of("command.initials"), this::askInitials));
     all.add(Command.of(Message.of("command.window"), "Ctrl+Q", closeWindow));
     return all;
@@ -537,7 +611,10 @@ public final class Shell extends StackPane implements SheetHost {
       all.add(number <= 9 ? Command.of(words, "Ctrl+" + number, run) : Command.of(words, run));
       number++;
     }
-    if (!shown.equals(TODAY)) {
+    if (workshop.machinesProperty().get().size() > 1) {
+      all.add(Command.of(Message.of("command.all"), "Ctrl+0", () -> show(ALL)));
+    }
+    if (shownSheet().isPresent()) {
       all.add(
           Command.of(Message.of("command.primary"), "Ctrl+Enter", () -> sheet(shown).primary()));
       all.add(
@@ -600,6 +677,14 @@ public final class Shell extends StackPane implements SheetHost {
   }
 
   private void key(KeyEvent event) {
+    if (about.isOpen()) {
+      return;
+    }
+    if (event.getCode() == KeyCode.F1) {
+      event.consume();
+      tell();
+      return;
+    }
     if (cards.isOpen()) {
       return;
     }

@@ -22,8 +22,10 @@ final class TopBar extends HBox {
   private final Label plaque = new Label();
   private final Consumer<Machine> choose;
   private final Runnable addMachine;
+  private final Runnable showAll;
 
-  TopBar(Consumer<Machine> choose, Runnable addMachine, Runnable find) {
+  TopBar(Consumer<Machine> choose, Runnable showAll, Runnable addMachine, Runnable find) {
+    this.showAll = showAll;
     this.choose = choose;
     this.addMachine = addMachine;
     getStyleClass().add("top-bar");
@@ -56,6 +58,9 @@ final class TopBar extends HBox {
     }
     if (!all.isEmpty()) {
       machines.getItems().add(new SeparatorMenuItem());
+    }
+    if (all.size() > 1) {
+      machines.getItems().add(item(Text.of("command.all"), showAll));
     }
     machines.getItems().add(item(Text.of("command.new-machine"), addMachine));
   }

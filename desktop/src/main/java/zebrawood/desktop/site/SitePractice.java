@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.stream.Stream;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Practice;
@@ -97,7 +98,25 @@ final class SitePractice extends Practice<StandInRoom, SiteReadings, SiteFinding
   }
 
   @Override
-  protected Message done(StandInRoom on, int rounds) {
-    return Message.of("practice.in-order", rounds);
+  protected Message stands(StandInRoom on) {
+    return Message.of("practice.left", on.faultsLeft().size());
+  }
+
+  /** All that is wrong shows at once, and can be mended in one round. */
+  @Override
+  protected Message best(StandInRoom on) {
+    return Message.of("practice.left-best", on.faultsLeft().isEmpty() ? 0 : 1);
+  }
+
+  @Override
+  protected List<Deed<StandInRoom>> deeds() {
+    return Stream.of(Fault.values())
+        .map(
+            f -> Deed.<StandInRoom>of(Message.of("site.practice.mend." + key(f)), on -> on.mend(f)))
+        .toList();
+  }
+
+  private static String key(Fault fault) {
+    return fault.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
   }
 }

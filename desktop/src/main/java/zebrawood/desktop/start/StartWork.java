@@ -13,12 +13,17 @@ import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.scene.control.Button;
 import zebrawood.desktop.command.Command;
+import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.ProofField;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.sheet.FigureTile;
+import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Part;
+import zebrawood.desktop.sheet.SheetContext;
 import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.sheet.StationWork;
+import zebrawood.desktop.sheet.Step;
 import zebrawood.desktop.sheet.When;
 import zebrawood.desktop.stations.StationDefinition;
 import zebrawood.desktop.text.Text;
@@ -26,6 +31,7 @@ import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
 import zebrawood.ledger.Ledger;
+import zebrawood.quantity.Amount;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.picture.Canvas;
@@ -38,6 +44,7 @@ import zebrawood.start.StartReadings;
 import zebrawood.start.StartReadings.Answer;
 import zebrawood.start.StartReadings.Asked;
 import zebrawood.start.StartStation;
+import zebrawood.words.Advice;
 import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
@@ -60,6 +67,7 @@ public final class StartWork extends StationWork<StartReadings, StartFinding> {
   private final OptionalDouble warmestC;
   private final QuantityField coolant =
       form().quantity("reading.coolant", Quantity.TEMPERATURE, -40, 100);
+  private Optional<GoLine> here = Optional.empty();
   private final Map<GoLine, ProofField> proofs = new LinkedHashMap<>();
   private final ReadOnlyObjectWrapper<GoCard> card = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Message> earlier = new ReadOnlyObjectWrapper<>(Message.NONE);
@@ -219,7 +227,78 @@ public final class StartWork extends StationWork<StartReadings, StartFinding> {
 
   @Override
   public void draw(Canvas on) {
-    CardPicture.draw(on, asked().collect(Collectors.toList()));
+    CardPicture.draw(on, asked().collect(Collectors.toList()), now(), this::answer);
+  }
+
+  /** The line that has the focus, else the first that is not answered. */
+  private Optional<GoLine> now() {
+    return here.filter(proofs::containsKey)
+        .or(() -> asked().filter(a -> a.answer() == Answer.NOT_YET).map(Asked::line).findFirst());
+  }
+
+  private void answer(Answer answer) {
+    now()
+        .ifPresent(line -> {
+          proofs.get(line).set(answer == Answer.YES);
+          here = Optional.empty();
+          context().ifPresent(SheetContext::focusNext);
+        });
+  }
+
+  @Override
+  public void focused(Optional<Field> field) {
+    here =
+        proofs.entrySet().stream()
+            .filter(e -> field.filter(e.getValue()::equals).isPresent())
+            .map(Map.Entry::getKey)
+            .findFirst();
+  }
+
+  /** Nothing is in order before everything was answered. */
+  @Override
+  public List<FigureTile> tiles(Outcome.Found<StartReadings, StartFinding> found) {
+    long open = asked().filter(a -> a.answer() == Answer.NOT_YET).count();
+    List<FigureTile> tiles = new ArrayList<>();
+    Message all = Message.of("start.tile.of", proofs.size());
+    FigureTile answered =
+        FigureTile.of(
+            Message.of("start.tile.answered"), Amount.of(proofs.size() - open, Quantity.LINES, 0));
+    tiles.add(open == 0 ? answered.judged(true, all) : answered.with(all));
+    int notSo = found.finding().notSo();
+    FigureTile faults =
+        FigureTile.of(Message.of("start.figure.notSo"), Amount.of(notSo, Quantity.LINES, 0));
+    tiles.add(open > 0 && notSo == 0 ? faults : faults.limited(Amount.of(0, Quantity.LINES, 0)));
+    if (water) {
+      Message name = Message.of("start.figure.coolant");
+      tiles.add(
+          coolant.value().isPresent()
+              ? limited(
+                  FigureTile.of(
+                      name, Amount.of(coolant.value().getAsDouble(), Quantity.TEMPERATURE, 1)))
+              : FigureTile.unknown(name, Message.of("tile.would-tell", coolant.label())));
+    }
+    return tiles;
+  }
+
+  private FigureTile limited(FigureTile tile) {
+    return warmestC.isPresent()
+        ? tile.limited(Amount.plain(warmestC.getAsDouble(), Quantity.TEMPERATURE))
+        : tile;
+  }
+
+  /** What is not so, and one line that is next: all others stand on the card beside it. */
+  @Override
+  public List<Step> steps(Outcome.Found<StartReadings, StartFinding> found) {
+    List<Advice> advice = found.finding().advice();
+    long open = asked().filter(a -> a.answer() == Answer.NOT_YET).count();
+    boolean unread = water && coolant.value().isEmpty();
+    int first = advice.size() - (int) open - (unread ? 1 : 0);
+    List<Step> steps =
+        new ArrayList<>(advice.stream().limit(Math.max(1, first + 1)).map(Step::of).toList());
+    if (advice.size() > steps.size()) {
+      steps.add(Step.of(Message.of("start.further", advice.size() - steps.size())));
+    }
+    return steps;
   }
 
   @Override

@@ -97,6 +97,29 @@ public final class WorkshopModel implements AutoCloseable {
       Optional<Opened> opened,
       Preferences preferences) {}
 
+  /** A machine beside others. */
+  public record Glance(Machine machine, Ledger ledger, SequencedMap<Station, Standing> standings) {}
+
+  /** More machines are not looked at together. */
+  public static final int MOST_AT_A_GLANCE = 200;
+
+  /** Reads how every machine stands, off the interface's thread. */
+  public void glance(Consumer<List<Glance>> then) {
+    Instant now = clock.instant();
+    ask(
+        "workshop.not-read",
+        () ->
+            workshop.machines().readable().stream()
+                .limit(MOST_AT_A_GLANCE)
+                .map(m -> {
+                  Ledger ledger = new Ledger(m, workshop.history(m.id()));
+                  return new Glance(m, ledger, ledger.standings(stations, now));
+                })
+                .toList(),
+        then,
+        () -> {});
+  }
+
   /** Something that happened, as it is told. */
   public record Happening(
       EventKind kind, Instant at, String note, Optional<String> subject, List<String> settles) {

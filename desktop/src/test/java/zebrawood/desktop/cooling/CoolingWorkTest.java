@@ -82,7 +82,7 @@ class CoolingWorkTest {
         practice.obey(found);
       }
       assertThat(practised.outcome().within()).as("loop %s", number).isTrue();
-      assertThat(said(practice.words().orElseThrow())).startsWith("In order after");
+      assertThat(said(practice.words().orElseThrow())).startsWith("In order. Rounds");
     }
   }
 

@@ -267,7 +267,7 @@ class MirrorsWorkTest {
         }
         if (practised.outcome().within()) {
           within++;
-          assertThat(said(practice.words().orElseThrow())).startsWith("Within the limit after");
+          assertThat(said(practice.words().orElseThrow())).startsWith("In order. Rounds");
           break;
         }
         practice.obey(found(practised));

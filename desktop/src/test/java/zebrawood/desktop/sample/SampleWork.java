@@ -124,8 +124,19 @@ public final class SampleWork extends StationWork<Widths.Readings, Widths.Found>
           }
 
           @Override
-          protected Message done(Widths.StandIn on, int roundsOfMending) {
-            return Message.of("practice.in-order", roundsOfMending);
+          protected Message stands(Widths.StandIn on) {
+            return Message.of(
+                "practice.left", Math.round(Math.abs(on.widthMm(1) - on.widthMm(-1))));
+          }
+
+          @Override
+          protected Message best(Widths.StandIn on) {
+            return Message.of("practice.left", 0);
+          }
+
+          @Override
+          protected List<Deed<Widths.StandIn>> deeds() {
+            return List.of();
           }
         });
   }

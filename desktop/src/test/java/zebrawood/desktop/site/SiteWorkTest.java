@@ -210,7 +210,8 @@ class SiteWorkTest {
       assertThat(advice(practised)).anyMatch(a -> a.contains("earth"));
       practice.obey(found(practised));
       practice.readAll();
-      assertThat(said(practice.words().orElseThrow())).startsWith("In order after 1 rounds");
+      assertThat(said(practice.words().orElseThrow()))
+          .startsWith("In order. Rounds: 1; faults left: 0");
     }
   }
 }

@@ -36,7 +36,7 @@ class TextTest {
   /** Keys that are made of a station's or a form's names. */
   private static final Pattern MADE =
       Pattern.compile(
-          "[a-z]+\\.(?:field|figure|aim|place|line|count|line\\.on)\\..*"
+          "help\\..*|[a-z]+\\.(?:field|figure|aim|place|line|count|line\\.on)\\..*"
               // The command line's parser asks for these itself.
               + "|zebrawood\\..*|usage\\..*|mixinStandardHelpOptions\\..*");
 
@@ -129,6 +129,7 @@ class TextTest {
     missing.removeIf(k -> !firsts.contains(k.substring(0, k.indexOf('.'))));
     missing.removeAll(defined.keySet());
     missing.removeIf(begin -> defined.keySet().stream().anyMatch(k -> k.startsWith(begin + ".")));
+    missing.removeIf(k -> defined.containsKey("help." + k + ".what"));
     // Names of fields and of files look like keys.
     missing.removeIf(
         k -> k.matches("(reading|words|workshop)\\..*|zebrawood\\..*|form\\.keep|count\\.[a-z]+"));

@@ -1,9 +1,18 @@
 package zebrawood.devices.bed;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.stream.Stream;
+import org.hipparchus.optim.linear.LinearConstraint;
+import org.hipparchus.optim.linear.LinearConstraintSet;
+import org.hipparchus.optim.linear.LinearObjectiveFunction;
+import org.hipparchus.optim.linear.NonNegativeConstraint;
+import org.hipparchus.optim.linear.Relationship;
+import org.hipparchus.optim.linear.SimplexSolver;
+import org.hipparchus.optim.nonlinear.scalar.GoalType;
 import zebrawood.bed.Clockwise;
 import zebrawood.bed.Screw;
 import zebrawood.measure.Place;
@@ -30,6 +39,8 @@ public final class StandInBed {
   private static final double FOLLOWS = 0.3;
 
   private static final double PLAY_TURNS = 0.02;
+
+  private static final double MOST_RISE_MM = 50;
 
   private static final double SAG_MM = 0.9;
 
@@ -107,6 +118,59 @@ public final class StandInBed {
   /** What a perfect gauge would read; for scoring the practice, never for its advice. */
   public double trueGapMm(double xMm, double yMm) {
     return nominalGapMm - surfaceMm(xMm, yMm);
+  }
+
+  /** Highest to lowest at these places, as a perfect gauge would find it. */
+  public double peakToValleyMm(double[][] placesMm) {
+    double[] gaps =
+        Stream.of(placesMm).mapToDouble(at -> trueGapMm(at[0], at[1])).sorted().toArray();
+    return gaps.length == 0 ? 0 : gaps[gaps.length - 1] - gaps[0];
+  }
+
+  /**
+   * The least that any turning of all screws could leave at these places. The surface is linear in
+   * what the screws stand, so that it is the minimum of a linear programme: the spread of sᵢ + Σ
+   * aᵢⱼ·hⱼ over further rises hⱼ of the screws.
+   */
+  public double leastPeakToValleyMm(double[][] placesMm) {
+    int count = screws.size();
+    double[] now = Stream.of(placesMm).mapToDouble(at -> surfaceMm(at[0], at[1])).toArray();
+    double[][] each = new double[count][];
+    for (int j = 0; j < count; j++) {
+      State state = states.get(screws.get(j).id());
+      state.heightMm += 1;
+      each[j] = Stream.of(placesMm).mapToDouble(at -> surfaceMm(at[0], at[1])).toArray();
+      state.heightMm -= 1;
+    }
+    List<LinearConstraint> within = new ArrayList<>();
+    for (int i = 0; i < now.length; i++) {
+      double[] below = new double[count + 2];
+      double[] above = new double[count + 2];
+      for (int j = 0; j < count; j++) {
+        below[j] = each[j][i] - now[i];
+        above[j] = below[j];
+      }
+      below[count] = -1;
+      above[count + 1] = -1;
+      within.add(new LinearConstraint(below, Relationship.LEQ, -now[i]));
+      within.add(new LinearConstraint(above, Relationship.GEQ, -now[i]));
+    }
+    for (int j = 0; j < count; j++) {
+      double[] rise = new double[count + 2];
+      rise[j] = 1;
+      within.add(new LinearConstraint(rise, Relationship.LEQ, MOST_RISE_MM));
+      within.add(new LinearConstraint(rise, Relationship.GEQ, -MOST_RISE_MM));
+    }
+    double[] spread = new double[count + 2];
+    spread[count] = 1;
+    spread[count + 1] = -1;
+    return new SimplexSolver()
+        .optimize(
+            new LinearObjectiveFunction(spread, 0),
+            new LinearConstraintSet(within),
+            GoalType.MINIMIZE,
+            new NonNegativeConstraint(false))
+        .getValue();
   }
 
   private double surfaceMm(double xMm, double yMm) {

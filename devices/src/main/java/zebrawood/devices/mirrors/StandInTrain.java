@@ -237,6 +237,12 @@ public final class StandInTrain {
     return largest;
   }
 
+  /** What the wander would be with every mirror as drawn and nothing loose or bent. */
+  public double leastWanderMm(double[][] pathsFrom1And2Mm) {
+    StandInTrain perfect = new StandInTrain(Kind.SOUND, 0, 0, 0);
+    return perfect.trueWanderMm(pathsFrom1And2Mm);
+  }
+
   /** The beam's true angle added at a mirror, in mrad to the right and up: for scoring. */
   public double[] trueErrorMrad(int mirror) {
     Vector3D in = mirror == 1 ? FROM_TUBE : TO_FRONT;

@@ -122,4 +122,9 @@ public final class StandInLoop {
   public void mend(Fault fault) {
     faults.remove(fault);
   }
+
+  /** What is still wrong: for scoring the practice, never for its advice. */
+  public Set<Fault> faultsLeft() {
+    return Set.copyOf(faults);
+  }
 }

@@ -99,4 +99,9 @@ public final class StandInRoom {
   public void mend(Fault fault) {
     faults.remove(fault);
   }
+
+  /** What is still wrong: for scoring the practice, never for its advice. */
+  public Set<Fault> faultsLeft() {
+    return Set.copyOf(faults);
+  }
 }

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import zebrawood.bed.BedFinding;
 import zebrawood.bed.BedReadings;
@@ -115,5 +116,49 @@ class StandInBedTest {
   void theSameNumberIsTheSameBed() {
     assertThat(bed(StandInBed.Variant.WARPED, 8).trueGapMm(100, 100))
         .isEqualTo(bed(StandInBed.Variant.WARPED, 8).trueGapMm(100, 100));
+  }
+
+  /** Against turning the screws about at random, better and better: another way to the same. */
+  @Test
+  void noTurningLeavesLessThanTheLeastAndSomeComesNearIt() {
+    double[][] places = {
+      {20, 20},
+      {300, 20},
+      {580, 20},
+      {20, 200},
+      {300, 200},
+      {580, 200},
+      {20, 380},
+      {300, 380},
+      {580, 380}
+    };
+    for (StandInBed.Variant variant : StandInBed.Variant.values()) {
+      for (long seed = 0; seed < 10; seed++) {
+        StandInBed bed = bed(variant, seed);
+        double least = bed.leastPeakToValleyMm(places);
+        Random random = new Random(seed);
+        double found = bed.peakToValleyMm(places);
+        double step = 1;
+        for (int trial = 0; trial < 20_000; trial++) {
+          double[] turns = new double[SCREWS.size()];
+          for (int i = 0; i < turns.length; i++) {
+            turns[i] = step * random.nextGaussian();
+            bed.turn(SCREWS.get(i).id(), turns[i]);
+          }
+          double now = bed.peakToValleyMm(places);
+          assertThat(now).isGreaterThanOrEqualTo(least - 1e-9);
+          if (now < found) {
+            found = now;
+          } else {
+            for (int i = 0; i < turns.length; i++) {
+              bed.turn(SCREWS.get(i).id(), -turns[i]);
+            }
+            found = Math.max(found, bed.peakToValleyMm(places));
+          }
+          step = Math.max(0.02, step * 0.999);
+        }
+        assertThat(found).isLessThan(least + 0.08);
+      }
+    }
   }
 }
