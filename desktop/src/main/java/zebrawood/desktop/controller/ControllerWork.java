@@ -48,6 +48,7 @@ import zebrawood.machine.Machine;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.quantity.Quantity;
+import zebrawood.records.handover.Teller;
 import zebrawood.records.picture.Canvas;
 import zebrawood.words.Message;
 
@@ -462,6 +463,16 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
   @Override
   public void draw(Canvas on) {
     ControllerPicture.draw(on, found());
+  }
+
+  @Override
+  public List<Teller.Setting> settingsLeft() {
+    return settings()
+        .map(s ->
+            s.values().entrySet().stream()
+                .map(e -> new Teller.Setting(e.getKey(), e.getValue()))
+                .toList())
+        .orElse(List.of());
   }
 
   @Override

@@ -29,6 +29,7 @@ import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Recorded;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
+import zebrawood.machine.Identity;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
 import zebrawood.measure.Finding;
@@ -68,7 +69,8 @@ public final class DemoWorkshop {
       double areaXMm,
       double areaYMm,
       BedSupport bedSupport,
-      double levelToleranceMm) {}
+      double levelToleranceMm,
+      Optional<Identity> identity) {}
 
   private sealed interface Line {
     String machine();
@@ -158,7 +160,12 @@ public final class DemoWorkshop {
             m.areaXMm(),
             m.areaYMm(),
             m.bedSupport(),
-            m.levelToleranceMm());
+            m.levelToleranceMm(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            m.identity());
     machines.put(m.name(), machine);
     histories.put(m.name(), new ArrayList<>());
     workshop.record(machine, MORNING, now.minus(Duration.ofDays(60)));

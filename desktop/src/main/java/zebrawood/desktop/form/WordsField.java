@@ -39,6 +39,10 @@ public final class WordsField extends Field implements TypedField {
     if (words.isBlank()) {
       return Optional.empty();
     }
+    Optional<Message> unseen = PlainWords.problem(words);
+    if (unseen.isPresent()) {
+      return Optional.of(Message.of("words.of", label, unseen.get()));
+    }
     try {
       reader.accept(words);
       return Optional.empty();

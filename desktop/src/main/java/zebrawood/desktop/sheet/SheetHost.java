@@ -47,18 +47,20 @@ public interface SheetHost {
    * What is written.
    *
    * @param kind begins the files' name and the folder's
+   * @param remark whether the technician may add a remark
    * @param writer holds all it needs; it runs off the interface's thread
    */
-  record Page(String title, String why, String kind, Writer writer) {}
+  record Page(String title, String why, String kind, boolean remark, Writer writer) {}
 
   /** Makes a page's files. */
   @FunctionalInterface
   interface Writer {
     /**
      * @param name the files' name without ending
+     * @param remark what the technician adds; possibly empty
      */
-    zebrawood.records.paper.Paper.Written write(java.nio.file.Path folder, String name)
-        throws java.io.IOException;
+    zebrawood.records.paper.Paper.Written write(
+        java.nio.file.Path folder, String name, String remark) throws java.io.IOException;
   }
 
   /** Withdraws the last recorded entry of the machine, whichever station it belongs to. */

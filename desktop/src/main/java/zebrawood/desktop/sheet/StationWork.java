@@ -19,6 +19,7 @@ import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Figure;
 import zebrawood.measure.Finding;
 import zebrawood.measure.UnusableReading;
+import zebrawood.records.handover.Teller;
 import zebrawood.records.picture.Canvas;
 import zebrawood.words.Message;
 
@@ -159,6 +160,11 @@ public abstract class StationWork<R, F extends Finding> {
   /** Whether a picture stands on paper for what is typed now. */
   public boolean hasPaperPicture() {
     return false;
+  }
+
+  /** Settings that a device was left with, for paper. */
+  public List<Teller.Setting> settingsLeft() {
+    return List.of();
   }
 
   /** Why something is to be read at all, while the sheet waits for it. */

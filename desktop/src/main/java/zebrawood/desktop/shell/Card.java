@@ -1,13 +1,17 @@
 package zebrawood.desktop.shell;
 
 import java.util.List;
+import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import zebrawood.desktop.form.PlainWords;
 import zebrawood.desktop.sheet.WrappedLabel;
+import zebrawood.desktop.text.Text;
 
 /** Makes the parts that cards have in common. */
 final class Card {
@@ -32,6 +36,24 @@ final class Card {
     row.setAlignment(Pos.CENTER_RIGHT);
     row.getChildren().setAll(List.of(buttons));
     return row;
+  }
+
+  /** Below a field, what cannot be used of what is typed there. */
+  static Label problem(TextField field, int longest) {
+    Label problem = words("");
+    problem.getStyleClass().add("refusal");
+    problem
+        .textProperty()
+        .bind(
+            Bindings.createStringBinding(
+                () ->
+                    PlainWords.problem(field.getText(), longest)
+                        .map(Text.words()::sentence)
+                        .orElse(""),
+                field.textProperty()));
+    problem.visibleProperty().bind(problem.textProperty().isNotEmpty());
+    problem.managedProperty().bind(problem.visibleProperty());
+    return problem;
   }
 
   static Button button(String id, String words, Runnable run) {

@@ -38,6 +38,8 @@ final class EventCard {
       DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ROOT);
 
   private final Cards cards;
+  private static final int LONGEST_NOTE = 400;
+  private static final int LONGEST_SUBJECT = 60;
   private final SheetHost host;
   private final WorkshopModel workshop;
   private final ListView<EventKind> kinds = new ListView<>();
@@ -89,21 +91,27 @@ final class EventCard {
     at.textProperty()
         .subscribe(t -> problem.setText(time().isEmpty() ? Text.of("event.at.bad") : ""));
     Button confirm = Card.primary("event-confirm", Text.of("event.confirm"), this::confirm);
+    Label noteProblem = Card.problem(note, LONGEST_NOTE);
+    Label subjectProblem = Card.problem(subject, LONGEST_SUBJECT);
     confirm
         .disableProperty()
         .bind(
-            Bindings.createBooleanBinding(
-                () ->
-                    kinds.getSelectionModel().getSelectedItem() == null
-                        || time().isEmpty()
-                        || naming.isPresent() && subject.getText().isBlank(),
-                kinds.getSelectionModel().selectedItemProperty(),
-                subject.textProperty(),
-                at.textProperty()));
+            noteProblem
+                .visibleProperty()
+                .or(subjectProblem.visibleProperty())
+                .or(
+                    Bindings.createBooleanBinding(
+                        () ->
+                            kinds.getSelectionModel().getSelectedItem() == null
+                                || time().isEmpty()
+                                || naming.isPresent() && subject.getText().isBlank(),
+                        kinds.getSelectionModel().selectedItemProperty(),
+                        subject.textProperty(),
+                        at.textProperty())));
     subject.setId("event-subject");
     subject.setAccessibleText(Text.of("event.subject"));
     Label onFile = Card.words("");
-    Region named = new VBox(2, labelled(Text.of("event.subject"), subject), onFile);
+    Region named = new VBox(2, labelled(Text.of("event.subject"), subject), subjectProblem, onFile);
     named.setVisible(false);
     named.setManaged(false);
     kinds
@@ -125,6 +133,7 @@ final class EventCard {
             problem,
             named,
             labelled(Text.of("event.note"), note),
+            noteProblem,
             Card.buttons(
                 Card.button("event-cancel", Text.of("button.cancel"), cards::close), confirm));
     kinds.setOnKeyPressed(key -> {

@@ -2,6 +2,7 @@ package zebrawood.desktop.shell;
 
 import java.util.function.Consumer;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.text.Text;
@@ -24,16 +25,18 @@ final class InitialsCard {
               cards.close();
               use.accept(field.getText().strip());
             });
+    Label problem = Card.problem(field, LONGEST);
     save.disableProperty()
         .bind(
             javafx.beans.binding.Bindings.createBooleanBinding(
-                () -> field.getText().isBlank() || field.getText().strip().length() > LONGEST,
-                field.textProperty()));
+                    () -> field.getText().isBlank(), field.textProperty())
+                .or(problem.visibleProperty()));
     VBox card =
         Card.of(
             Text.of("initials.title"),
             Card.words(Text.of("initials.why", LONGEST)),
             field,
+            problem,
             Card.buttons(
                 Card.button("initials-cancel", Text.of("button.cancel"), cards::close), save));
     cards.open(card, field);

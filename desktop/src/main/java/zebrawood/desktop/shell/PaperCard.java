@@ -7,6 +7,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -27,11 +28,14 @@ final class PaperCard {
   private final WorkshopModel workshop;
   private final Page page;
   private final DesktopPrograms outside;
+  private static final int LONGEST_REMARK = 600;
   private final TextField folder = new TextField();
+  private final TextField remark = new TextField();
   private final Label outcome = Card.words("");
   private final Button open = Card.button("handover-open", Text.of("handover.open"), this::open);
   private final Button write =
       Card.primary("handover-write", Text.of("handover.write"), this::write);
+  private final SimpleBooleanProperty working = new SimpleBooleanProperty();
   private Path written;
 
   private PaperCard(Cards cards, WorkshopModel workshop, Page page, DesktopPrograms outside) {
@@ -55,11 +59,20 @@ final class PaperCard {
     open.setManaged(false);
     Label label = new Label(Text.of("handover.folder"));
     label.setLabelFor(folder);
+    remark.setId("handover-remark");
+    Label asked = new Label(Text.of("handover.remark"));
+    asked.setLabelFor(remark);
+    Label problem = Card.problem(remark, LONGEST_REMARK);
+    write.disableProperty().bind(working.or(problem.visibleProperty()));
+    VBox remarked = new VBox(2, asked, remark, problem);
+    remarked.setVisible(page.remark());
+    remarked.setManaged(page.remark());
     VBox card =
         Card.of(
             page.title(),
             Card.words(page.why()),
             new VBox(2, label, folder),
+            remarked,
             outcome,
             Card.buttons(
                 Card.button("handover-close", Text.of("handover.close"), cards::close),
@@ -69,6 +82,7 @@ final class PaperCard {
   }
 
   private void write() {
+    String said = remark.getText().strip();
     Path target;
     try {
       target = Path.of(folder.getText().strip()).toAbsolutePath();
@@ -82,9 +96,10 @@ final class PaperCard {
         fileName(workshop.opened().machine(), workshop.machinesProperty().get())
             + (page.kind().equals(HAND_OVER) ? "-" : "-" + page.kind() + "-")
             + day;
-    write.setDisable(true);
+    working.set(true);
     outcome.setText(Text.of("handover.writing"));
-    new Jobs(workshop.ui()).run(p -> page.writer().write(target, name), this::done, this::failed);
+    new Jobs(workshop.ui())
+        .run(p -> page.writer().write(target, name, said), this::done, this::failed);
   }
 
   private static final int MARK_LETTERS = 6;
@@ -110,7 +125,7 @@ final class PaperCard {
 
   private void done(Written files) {
     written = files.pdf();
-    write.setDisable(false);
+    working.set(false);
     outcome.setText(
         Text.of("handover.done", files.pdf().toString(), files.html().getFileName().toString()));
     open.setVisible(true);
@@ -119,7 +134,7 @@ final class PaperCard {
   }
 
   private void failed(Throwable because) {
-    write.setDisable(false);
+    working.set(false);
     String reason =
         because instanceof IOException
             ? because.getClass().getSimpleName() + ", " + because.getMessage()

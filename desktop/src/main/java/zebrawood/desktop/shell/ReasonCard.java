@@ -3,6 +3,7 @@ package zebrawood.desktop.shell;
 import java.util.function.Consumer;
 import javafx.beans.binding.Bindings;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import zebrawood.desktop.text.Text;
 
@@ -29,17 +30,18 @@ final class ReasonCard {
               cards.close();
               then.accept(words);
             });
+    Label problem = Card.problem(reason, LONGEST);
     go.disableProperty()
         .bind(
-            Bindings.createBooleanBinding(
-                () -> reason.getText().isBlank() || reason.getText().strip().length() > LONGEST,
-                reason.textProperty()));
+            Bindings.createBooleanBinding(() -> reason.getText().isBlank(), reason.textProperty())
+                .or(problem.visibleProperty()));
     cards.open(
         Card.of(
             Text.of("reason.title"),
             Card.words(Text.of("reason.missing", what)),
             Card.words(Text.of("reason.why", LONGEST)),
             reason,
+            problem,
             Card.buttons(Card.button("reason-cancel", Text.of("button.cancel"), cards::close), go)),
         reason);
   }

@@ -1,5 +1,6 @@
 package zebrawood.desktop.shell;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -7,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
@@ -30,7 +32,7 @@ import zebrawood.desktop.sheet.StationSheet;
 import zebrawood.desktop.sheet.StationWork;
 import zebrawood.desktop.sheet.SubjectWords;
 import zebrawood.desktop.sheet.When;
-import zebrawood.desktop.stations.PaperPictures;
+import zebrawood.desktop.stations.PaperTellers;
 import zebrawood.desktop.stations.StationDefinition;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
@@ -440,24 +442,43 @@ public final class Shell extends StackPane implements SheetHost {
     EventCard.open(cards, this, Optional.empty());
   }
 
-  private void handOver() {
-    HandOverSheet sheet =
+  /** As the record stands now, with what the technician says of what was not done. */
+  private Function<String, HandOverSheet> sheet() {
+    Ledger ledger = workshop.opened().ledger();
+    var tellers = PaperTellers.of(ledger, workshop.units());
+    Instant now = workshop.clock().instant();
+    String by = workshop.initials().orElse("–");
+    Phrasebook words = Text.words();
+    return remark ->
         HandOverSheet.of(
-            workshop.opened().ledger(),
+            ledger,
             workshop.stations(),
-            new HandOverSheet.Hand(
-                PaperPictures.of(workshop.opened().ledger(), workshop.units()),
-                workshop.clock().instant(),
-                zone(),
-                workshop.initials().orElse("–"),
-                Text.words()));
+            new HandOverSheet.Hand(tellers, now, zone(), by, words, remark));
+  }
+
+  private void handOver() {
+    Function<String, HandOverSheet> sheet = sheet();
     Phrasebook words = Text.words();
     write(
         new Page(
             Text.of("handover.title", workshop.opened().machine().name()),
             Text.of("handover.why"),
             PaperCard.HAND_OVER,
-            (folder, name) -> HandOver.write(sheet, words, folder, name)));
+            true,
+            (folder, name, remark) -> HandOver.write(sheet.apply(remark), words, folder, name)));
+  }
+
+  private void machineCard() {
+    Function<String, HandOverSheet> sheet = sheet();
+    Phrasebook words = Text.words();
+    write(
+        new Page(
+            Text.of("machine-card.title", workshop.opened().machine().name()),
+            Text.of("machine-card.why"),
+            "machine-card",
+            false,
+            (folder, name, remark) ->
+                HandOver.writeCard(sheet.apply(remark), words, folder, name)));
   }
 
   private void palette() {
@@ -627,6 +648,7 @@ public final class Shell extends StackPane implements SheetHost {
       }
     }
     all.add(Command.of(Message.of("command.handover"), "Ctrl+P", this::handOver));
+    all.add(Command.of(Message.of("command.machine-card"), this::machineCard));
     all.add(
         Command.of(
             Message.of("command.change-machine", workshop.opened().machine().name()),

@@ -193,7 +193,8 @@ public final class StartWork extends StationWork<StartReadings, StartFinding> {
             Text.of("start.page.title", ledger.machine().name()),
             Text.of("start.page.why"),
             PAGE_KIND,
-            (folder, name) ->
+            false,
+            (folder, name, remark) ->
                 GoCardPage.of(ledger.machine(), card, day, words).write(folder, name, words)));
   }
 

@@ -22,6 +22,15 @@ public final class HandOver {
     return Paper.write(html(sheet, words), folder, name);
   }
 
+  /** Writes what of it fits on one page, to hang at the machine. */
+  public static Written writeCard(HandOverSheet sheet, Phrasebook words, Path folder, String name)
+      throws IOException {
+    return Paper.write(
+        Paper.fill("/zebrawood/records/handover/card.html", Map.of("sheet", sheet), words),
+        folder,
+        name);
+  }
+
   /** The sheet as one well-formed HTML page; its pictures are inside it. */
   public static String html(HandOverSheet sheet, Phrasebook words) throws IOException {
     return Paper.fill("/zebrawood/records/handover/sheet.html", Map.of("sheet", sheet), words);

@@ -1,14 +1,16 @@
 package zebrawood.records.handover;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedMap;
-import java.util.function.Function;
 import zebrawood.ledger.Aftermath;
+import zebrawood.ledger.Due;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
@@ -18,42 +20,68 @@ import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Standing;
 import zebrawood.ledger.StandingWords;
 import zebrawood.ledger.Station;
+import zebrawood.machine.Identity;
 import zebrawood.machine.Machine;
 import zebrawood.records.picture.SvgCanvas;
 import zebrawood.records.picture.TrendPicture;
 import zebrawood.words.Dates;
-import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
 /** What stands on a hand-over sheet, ready for the template: texts and pictures only. */
 public record HandOverSheet(
     String machine,
-    String description,
+    List<Fact> identity,
     String written,
     String by,
     String caution,
     List<StationPart> stations,
-    List<Happening> events) {
+    List<Undone> undone,
+    List<Proof> proofs,
+    List<DueOn> due,
+    List<Happening> events,
+    String remark) {
+  /** A line of what the machine is. */
+  public record Fact(String name, String value) {}
+
   /**
    * One station.
    *
    * @param mark the standing's sign as SVG, told apart by shape
+   * @param newest when the newest figures were read, where neither found nor left are the newest
    * @param picture SVG of the last readings, or empty
    * @param trend SVG of the telling figure, or empty
+   * @param telling the telling figure as it was read last, or empty
    */
   public record StationPart(
       String title,
       String question,
       String mark,
       String standing,
+      String caution,
       List<FigureRow> figures,
+      String newest,
       List<String> checks,
+      List<Teller.Setting> settings,
       String picture,
       String trend,
-      String trendOf) {}
+      String trendOf,
+      Telling telling) {}
 
-  /** A figure as found and as left, with its limit. */
-  public record FigureRow(String label, String found, String left, String limit, String unit) {}
+  /** One figure, for a card of one page. */
+  public record Telling(String value, String limit, String on, String due) {}
+
+  /** A figure as found and as left on the last visit, with its limit, and as it was read last. */
+  public record FigureRow(
+      String label, String found, String left, String last, String limit, String unit) {}
+
+  /** A station that does not hold, and why. */
+  public record Undone(String mark, String station, String why) {}
+
+  /** Something proven by hand and eye on the day of the sheet. */
+  public record Proof(String at, String station, String what, String so, String by) {}
+
+  /** Until when a station's figures hold. */
+  public record DueOn(String station, String on) {}
 
   /** An event, what it put in doubt, and whether that was proven again. */
   public record Happening(String at, String what, String doubted, String proved, String by) {}
@@ -61,43 +89,104 @@ public record HandOverSheet(
   /**
    * What a sheet is written with.
    *
-   * @param pictures draws the plan of an entry of a station, by the station's id; empty where there
-   *     is none
+   * @param tellers what a station's module tells, by the station's id
+   * @param remark what the technician says of what was not done; possibly empty
    */
   public record Hand(
-      Map<String, Function<Entry, String>> pictures,
+      Map<String, Teller> tellers,
       Instant now,
       ZoneId zone,
       String by,
-      Phrasebook words) {
+      Phrasebook words,
+      String remark) {
     String day(Instant at) {
       return words.say(Dates.dayAndYear(at, zone));
     }
+
+    String moment(Instant at) {
+      return words.say(Dates.dayAndTime(at, zone));
+    }
+
+    boolean isToday(Instant at) {
+      return LocalDate.ofInstant(at, zone).equals(LocalDate.ofInstant(now, zone));
+    }
+
+    Teller.Told told(Entry entry) {
+      Teller teller = tellers.get(entry.stationId());
+      return teller == null ? Teller.Told.NOTHING : teller.of(entry);
+    }
   }
 
-  private static final double TREND_WIDTH = 220;
-  private static final double TREND_HEIGHT = 56;
+  private static final double TREND_WIDTH = 560;
+  private static final double TREND_HEIGHT = 64;
 
   public static HandOverSheet of(Ledger ledger, List<Station> stations, Hand hand) {
     Machine machine = ledger.machine();
     Phrasebook words = hand.words;
     SequencedMap<Station, Standing> standings = ledger.standings(stations, hand.now);
+    List<Due> due = Due.of(standings);
     List<StationPart> parts = new ArrayList<>();
-    standings.forEach((station, standing) -> parts.add(part(ledger, station, standing, hand)));
+    standings.forEach((station, standing) -> parts.add(part(ledger, station, standing, due, hand)));
     List<Happening> happenings =
         ledger.aftermaths(stations).stream().map(after -> happening(after, hand)).toList();
     return new HandOverSheet(
         machine.name(),
-        words.say(
-            machine
-                .identity()
-                .map(its -> Message.of("machine.identity.and", machine.inOneLine(), its.said()))
-                .orElse(machine.inOneLine())),
+        identity(machine, words),
         hand.day(hand.now),
         hand.by,
         words.say(machine.standingCaution()),
         parts,
-        happenings);
+        undone(standings, hand),
+        proofs(ledger, standings.keySet(), hand),
+        due.stream().map(d -> new DueOn(words.say(d.station().title()), hand.day(d.on()))).toList(),
+        happenings,
+        hand.remark);
+  }
+
+  /** What of the machine was told; what was not is said to be so. */
+  private static List<Fact> identity(Machine machine, Phrasebook words) {
+    Identity its =
+        machine
+            .identity()
+            .orElse(new Identity(Optional.empty(), Optional.empty(), Optional.empty()));
+    String unknown = words.say("paper.not-told");
+    return List.of(
+        new Fact(words.say("paper.kind"), words.say(machine.inOneLine())),
+        new Fact(words.say("machine.field.serialNumber"), its.serialNumber().orElse(unknown)),
+        new Fact(words.say("machine.field.place"), its.place().orElse(unknown)),
+        new Fact(words.say("machine.field.customer"), its.customer().orElse(unknown)));
+  }
+
+  private static List<Undone> undone(Map<Station, Standing> standings, Hand hand) {
+    return standings.entrySet().stream()
+        .filter(e -> !e.getValue().holds())
+        .map(e ->
+            new Undone(
+                StandingSvg.of(e.getValue()),
+                hand.words.say(e.getKey().title()),
+                hand.words.say(StandingWords.of(e.getValue(), hand.zone))))
+        .toList();
+  }
+
+  private static List<Proof> proofs(Ledger ledger, Collection<Station> stations, Hand hand) {
+    Phrasebook words = hand.words;
+    List<Proof> proofs = new ArrayList<>();
+    for (Station station : stations) {
+      for (Entry entry : ledger.entriesAt(station)) {
+        if (hand.isToday(entry.time())) {
+          for (Teller.Proven proven : hand.told(entry).proven()) {
+            proofs.add(
+                new Proof(
+                    hand.moment(entry.time()),
+                    words.say(station.title()),
+                    Phrasebook.upperFirst(proven.what()),
+                    words.say(proven.so() ? "paper.so" : "paper.not-so"),
+                    entry.by()));
+          }
+        }
+      }
+    }
+    return proofs;
   }
 
   private static Happening happening(Aftermath after, Hand hand) {
@@ -122,11 +211,12 @@ public record HandOverSheet(
         event.by());
   }
 
-  private static StationPart part(Ledger ledger, Station station, Standing standing, Hand hand) {
+  private static StationPart part(
+      Ledger ledger, Station station, Standing standing, List<Due> due, Hand hand) {
     Phrasebook words = hand.words;
     List<Entry> entries = ledger.entriesAt(station);
-    Optional<Entry> left = last(entries, EntryKind.AS_LEFT);
-    Optional<Entry> found = foundBefore(entries, left);
+    List<Entry> measured = entries.stream().filter(e -> e.tellingFigure().isPresent()).toList();
+    Visit visit = Visit.last(measured);
     List<String> checks =
         entries.stream()
             .filter(e -> e.tellingFigure().isEmpty())
@@ -134,20 +224,86 @@ public record HandOverSheet(
                 words.say(
                     "paper.check", hand.day(e.time()), words.say(StandingWords.of(e)), e.by()))
             .toList();
-    List<Entry> measured = entries.stream().filter(e -> e.tellingFigure().isPresent()).toList();
-    Function<Entry, String> picture = hand.pictures.get(station.id());
+    Teller teller = hand.tellers.get(station.id());
+    Teller.Told told = measured.isEmpty() ? Teller.Told.NOTHING : hand.told(measured.getLast());
     return new StationPart(
         words.say(station.title()),
         words.say(station.question()),
         StandingSvg.of(standing),
         words.say(StandingWords.of(standing, hand.zone)),
-        rows(station, found, left, hand),
+        teller == null ? "" : teller.caution(),
+        rows(station, visit, hand),
+        visit.newest().map(e -> at(Optional.of(e), hand)).orElse(""),
         checks,
-        picture == null || measured.isEmpty() ? "" : picture.apply(measured.getLast()),
+        told.settings(),
+        told.picture(),
         measured.size() > 1 ? trend(measured) : "",
         measured.isEmpty()
             ? ""
-            : FigureWords.label(station.id(), measured.getLast().figures().getFirst(), words));
+            : FigureWords.label(station.id(), measured.getLast().figures().getFirst(), words),
+        telling(station, measured, due, hand));
+  }
+
+  private static Telling telling(Station station, List<Entry> measured, List<Due> due, Hand hand) {
+    String until =
+        due.stream()
+            .filter(d -> d.station().equals(station))
+            .findFirst()
+            .map(d -> hand.day(d.on()))
+            .orElse("–");
+    if (measured.isEmpty()) {
+      return new Telling("–", "–", "–", until);
+    }
+    Entry last = measured.getLast();
+    Figure figure = last.figures().getFirst();
+    String unit = FigureWords.unit(figure, hand.words);
+    return new Telling(
+        hand.words.say(
+            "paper.telling",
+            FigureWords.label(station.id(), figure, hand.words),
+            FigureWords.full(figure, hand.words),
+            unit),
+        limit(figure, hand.words),
+        at(Optional.of(last), hand),
+        until);
+  }
+
+  private static String limit(Figure figure, Phrasebook words) {
+    return figure.limit().isPresent()
+        ? FigureWords.number(figure, figure.limit().getAsDouble(), words)
+        : "–";
+  }
+
+  /**
+   * The last visit to a station.
+   *
+   * @param newest the last entry, where it is neither of the others
+   */
+  private record Visit(Optional<Entry> found, Optional<Entry> left, Optional<Entry> newest) {
+    /** The last entry as left with what was found before it on that visit, and what came after. */
+    static Visit last(List<Entry> measured) {
+      Optional<Entry> left = last(measured, EntryKind.AS_LEFT);
+      List<Entry> before =
+          left.map(l -> measured.subList(0, measured.indexOf(l) + 1)).orElse(measured);
+      Optional<Entry> found =
+          last(before, EntryKind.AS_FOUND)
+              .filter(f -> left.isEmpty() || Ledger.ofVisit(f, left.get().time()));
+      Optional<Entry> newest =
+          measured.isEmpty()
+              ? Optional.empty()
+              : Optional.of(measured.getLast())
+                  .filter(e -> !left.equals(Optional.of(e)))
+                  .filter(e -> left.isPresent() || !found.equals(Optional.of(e)));
+      return new Visit(found, left, newest);
+    }
+
+    private static Optional<Entry> last(List<Entry> entries, EntryKind kind) {
+      return entries.reversed().stream().filter(e -> e.kind() == kind).findFirst();
+    }
+
+    Optional<Entry> pattern() {
+      return newest.or(() -> left).or(() -> found);
+    }
   }
 
   private static String trend(List<Entry> measured) {
@@ -156,36 +312,28 @@ public record HandOverSheet(
     return on.svg();
   }
 
-  private static Optional<Entry> last(List<Entry> entries, EntryKind kind) {
-    return entries.reversed().stream()
-        .filter(e -> e.kind() == kind && e.tellingFigure().isPresent())
-        .findFirst();
-  }
-
-  /** The as-found entry of the visit that ended in this as-left one, else the last as found. */
-  private static Optional<Entry> foundBefore(List<Entry> entries, Optional<Entry> left) {
-    List<Entry> before = left.map(l -> entries.subList(0, entries.indexOf(l) + 1)).orElse(entries);
-    return last(before, EntryKind.AS_FOUND);
-  }
-
-  private static List<FigureRow> rows(
-      Station station, Optional<Entry> found, Optional<Entry> left, Hand hand) {
+  private static List<FigureRow> rows(Station station, Visit visit, Hand hand) {
     List<FigureRow> rows = new ArrayList<>();
-    Entry pattern = left.or(() -> found).orElse(null);
-    if (pattern == null) {
+    if (visit.pattern().isEmpty()) {
       return rows;
     }
     Phrasebook words = hand.words;
-    rows.add(new FigureRow(words.say("paper.read-on"), at(found, hand), at(left, hand), "", ""));
-    for (Figure figure : pattern.figures()) {
+    rows.add(
+        new FigureRow(
+            words.say("paper.read-on"),
+            at(visit.found, hand),
+            at(visit.left, hand),
+            at(visit.newest, hand),
+            "",
+            ""));
+    for (Figure figure : visit.pattern().get().figures()) {
       rows.add(
           new FigureRow(
               FigureWords.label(station.id(), figure, words),
-              shown(found, figure.id(), words),
-              shown(left, figure.id(), words),
-              figure.limit().isPresent()
-                  ? FigureWords.number(figure, figure.limit().getAsDouble(), words)
-                  : "–",
+              shown(visit.found, figure.id(), words),
+              shown(visit.left, figure.id(), words),
+              shown(visit.newest, figure.id(), words),
+              limit(figure, words),
               FigureWords.unit(figure, words)));
     }
     return rows;

@@ -1,5 +1,8 @@
 package zebrawood.records.paper;
 
+import com.openhtmltopdf.bidi.support.ICUBidiReorderer;
+import com.openhtmltopdf.bidi.support.ICUBidiSplitter;
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FSFontUseCase;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
@@ -22,6 +25,8 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
+import org.apache.fontbox.util.autodetect.FontFileFinder;
 import zebrawood.words.Phrasebook;
 
 /** Writes a well-formed HTML page as it is and as a PDF, in the bundled typeface. */
@@ -31,6 +36,17 @@ public final class Paper {
   /** The bundled typeface's files, as resources of this class: regular, semi-bold and bold. */
   public static final List<String> TYPEFACE =
       List.of(FONTS + "Inter-Regular.ttf", FONTS + "Inter-SemiBold.ttf", FONTS + "Inter-Bold.ttf");
+
+  /** What is common beside Latin, Greek and Cyrillic: Arabic, Hebrew, signs. */
+  private static final List<String> SECOND =
+      List.of(
+          "/net/sf/jasperreports/fonts/dejavu/DejaVuSans.ttf",
+          "/net/sf/jasperreports/fonts/dejavu/DejaVuSans-Bold.ttf");
+
+  private static final String SECOND_NAME = "DejaVu";
+
+  /** Names of installed typefaces that a page needs, as the templates have them. */
+  private static final String FURTHER = "Further";
 
   private Paper() {}
 
@@ -49,7 +65,7 @@ public final class Paper {
     Path pdfFile = folder.resolve(name + ".pdf");
     Path part = folder.resolve(name + ".part");
     try {
-      Files.writeString(part, html);
+      Files.writeString(part, Letters.forScreen(html));
       Files.move(part, htmlFile, StandardCopyOption.REPLACE_EXISTING);
       try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part))) {
         pdf(html, out);
@@ -74,9 +90,9 @@ public final class Paper {
     }
   }
 
-  /** A bar in somebody's words is none between arguments. */
+  /** A bar in somebody's words is none between arguments; what no page may hold is a box. */
   private static String escaped(String words) {
-    return Escapers.HTML.escape(words).replace("|", "&#124;");
+    return Escapers.HTML.escape(UNPRINTABLE.matcher(words).replaceAll("▯")).replace("|", "&#124;");
   }
 
   /** The arguments come escaped out of the template; the words of the bundles are escaped here. */
@@ -87,7 +103,20 @@ public final class Paper {
     return arguments.length > 0 ? said : Escapers.HTML.escape(said);
   }
 
-  private static void pdf(String html, OutputStream out) throws IOException {
+  private static final Pattern UNPRINTABLE =
+      Pattern.compile("[\\p{Cc}&&[^\\t\\n\\r]]|[\\x{FFFE}\\x{FFFF}]|\\p{Cs}");
+
+  /** Files of typefaces that this computer has, as far as it tells. */
+  private static List<Path> installed() {
+    return new FontFileFinder().find().stream().map(Path::of).sorted().toList();
+  }
+
+  private static void pdf(String page, OutputStream out) throws IOException {
+    Letters.Printable printable =
+        Letters.forPaper(
+            page,
+            List.of(() -> resource(TYPEFACE.getFirst()), () -> resource(SECOND.getFirst())),
+            Paper::installed);
     XRLog.setLoggingEnabled(false);
     if (System.getProperty("pdfbox.fontcache") == null) {
       System.setProperty("pdfbox.fontcache", System.getProperty("java.io.tmpdir"));
@@ -104,8 +133,24 @@ public final class Paper {
           true,
           EnumSet.of(FSFontUseCase.DOCUMENT, FSFontUseCase.SVG));
     }
+    for (int i = 0; i < SECOND.size(); i++) {
+      String file = SECOND.get(i);
+      builder.useFont(
+          () -> resource(file),
+          SECOND_NAME,
+          weights.get(2 * i),
+          FontStyle.NORMAL,
+          true,
+          EnumSet.of(FSFontUseCase.DOCUMENT, FSFontUseCase.SVG));
+    }
+    for (int i = 0; i < printable.further().size(); i++) {
+      builder.useFont(printable.further().get(i).toFile(), FURTHER + (i + 1));
+    }
+    builder.useUnicodeBidiSplitter(new ICUBidiSplitter.ICUBidiSplitterFactory());
+    builder.useUnicodeBidiReorderer(new ICUBidiReorderer());
+    builder.defaultTextDirection(BaseRendererBuilder.TextDirection.LTR);
     builder.useSVGDrawer(new BatikSVGDrawer());
-    builder.withHtmlContent(html, null);
+    builder.withHtmlContent(printable.html(), null);
     builder.toStream(out);
     builder.run();
   }

@@ -50,6 +50,9 @@ public final class SvgCanvas implements Canvas {
           Map.entry("turn-arrow", stroked(RED)),
           Map.entry("turn-head", stroked(RED)));
 
+  /** A little more than a letter needs, for what stands on a line. */
+  private static final double LETTER_WIDTH = 6.6;
+
   private final double width;
   private final double height;
   private final StringBuilder svg = new StringBuilder();
@@ -60,7 +63,7 @@ public final class SvgCanvas implements Canvas {
     svg.append(
         format(
             "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%.0f\" height=\"%.0f\""
-                + " font-family=\"Inter\" font-size=\"11\" text-anchor=\"middle\">",
+                + " font-family=\"Inter, DejaVu\" font-size=\"11\" text-anchor=\"middle\">",
             width, height));
   }
 
@@ -162,6 +165,11 @@ public final class SvgCanvas implements Canvas {
       double y,
       String look,
       Runnable press) {
+    double wide = LETTER_WIDTH * words.codePointCount(0, words.length());
+    add(
+        format(
+            "<rect x=\"%.1f\" y=\"%.1f\" width=\"%.1f\" height=\"14\" fill=\"#FFFFFF\"/>",
+            x - wide / 2, y - 7, wide));
     return words(words, x, y, width, look);
   }
 

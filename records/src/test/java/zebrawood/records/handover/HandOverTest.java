@@ -39,12 +39,29 @@ class HandOverTest {
             Stream.concat(entries.stream(), events.stream()).map(r -> (Recorded) r).toList()),
         List.of(BedStation.STATION),
         new HandOverSheet.Hand(
-            Map.of("bed", HandOverTest::picture),
+            Map.of("bed", TELLER),
             Samples.START.plusSeconds(86_400),
             ZoneOffset.UTC,
             "EH",
-            Phrasebook.ENGLISH));
+            Phrasebook.ENGLISH,
+            "the spare screw was not at hand"));
   }
+
+  private static final Teller TELLER =
+      new Teller() {
+        @Override
+        public String caution() {
+          return "Fingers away from the bed";
+        }
+
+        @Override
+        public Told of(Entry entry) {
+          return new Told(
+              picture(entry),
+              List.of(new Proven("it was seen <to>", true), new Proven("it stays", false)),
+              List.of(new Setting("par beam top", "1000"), new Setting("a&b", "0")));
+        }
+      };
 
   private static String picture(Entry entry) {
     SvgCanvas canvas = new SvgCanvas(300, 200);
@@ -80,7 +97,12 @@ class HandOverTest {
         .contains("0 of 1")
         .contains("Eyewear for 10 600 nm")
         .contains("Technician, date", "Customer, date")
-        .contains("Page 1 of ");
+        .contains("Page 1 of ")
+        .contains("Serial number not told")
+        .contains("Not done, and why", "The technician says: the spare screw was not at hand")
+        .contains("Fingers away from the bed")
+        .contains("par beam top 1000", "a&b 0")
+        .contains("No station holds");
     assertThat(text).as("a glyph that the typeface lacks").doesNotContain("#");
     assertThat(Files.readString(written.html()))
         .contains("Alder &amp; &lt;Co&gt;", "<svg", "bed &amp; &lt;plan&gt;");
@@ -106,7 +128,7 @@ class HandOverTest {
             new Ledger(odd, List.of()),
             List.of(BedStation.STATION),
             new HandOverSheet.Hand(
-                Map.of(), Samples.START, ZoneOffset.UTC, "E|H", Phrasebook.ENGLISH));
+                Map.of(), Samples.START, ZoneOffset.UTC, "E|H", Phrasebook.ENGLISH, "a | b"));
     String text = textOf(HandOver.write(sheet, Phrasebook.ENGLISH, folder, "odd").pdf());
     assertThat(text).contains(name + " ·").contains("by E|H").contains("Page 1 of ");
     assertThat(text.split(java.util.regex.Pattern.quote(name), -1))
@@ -137,6 +159,109 @@ class HandOverTest {
         textOf(
             HandOver.write(sheet(List.of(), List.of()), Phrasebook.ENGLISH, folder, "new").pdf());
     assertThat(text).contains("No figures on record", "Nothing on record", "open");
+  }
+
+  @Test
+  void everyScriptIsPrintedOrSaidNotToBe() throws IOException {
+    String arabic = "\u0622\u0644\u0629 \u0627\u0644\u062d\u0641\u0631";
+    String chinese = "\u96d5\u523b\u673a";
+    Machine named =
+        new Machine(
+            "odd",
+            "Alder "
+                + arabic
+                + " \u041e\u043b\u044c\u0445\u0430 "
+                + chinese
+                + " \u0007\ud83d\ude00",
+            Samples.ALDER.build(),
+            Samples.ALDER.source(),
+            Samples.ALDER.areaXMm(),
+            Samples.ALDER.areaYMm(),
+            Samples.ALDER.bedSupport(),
+            0.3);
+    HandOverSheet sheet =
+        HandOverSheet.of(
+            new Ledger(named, List.of()),
+            List.of(BedStation.STATION),
+            new HandOverSheet.Hand(
+                Map.of(), Samples.START, ZoneOffset.UTC, "EH", Phrasebook.ENGLISH, ""));
+    Written written = HandOver.write(sheet, Phrasebook.ENGLISH, folder, "scripts");
+    String text = textOf(written.pdf());
+    assertThat(text).doesNotContain("#").contains("\u041e\u043b\u044c\u0445\u0430", "\ud83d\ude00");
+    // Chinese is printed where this computer has a typeface for it, else it is said.
+    assertThat(
+            text.contains("\u96d5")
+                || text.contains("\u25af\u25af\u25af") && text.contains("A box"))
+        .isTrue();
+    // Joined letters are printed as the forms that they have beside one another.
+    assertThat(
+            java.text.Normalizer.normalize(text, java.text.Normalizer.Form.NFKC)
+                .codePoints()
+                .filter(c -> c >= 0x600 && c < 0x700)
+                .count())
+        .isGreaterThanOrEqualTo(16);
+    assertThat(Files.readString(written.html())).contains(arabic, chinese).doesNotContain("A box");
+  }
+
+  @Test
+  void onlyWhatWasReadOnOneVisitStandsSideBySideAndTheNewestBeside() throws IOException {
+    Entry early =
+        Samples.entry("x", EntryKind.AS_FOUND, -60 * 24 * 9, Samples.onScrews(6, 9, 6, 6));
+    Entry later = Samples.entry("c", EntryKind.CHECK, 300, Samples.onScrews(6.4, 6.4, 6.4, 6.9));
+    String text =
+        textOf(
+            HandOver.write(
+                    sheet(List.of(early, VISIT.get(1), later), List.of()),
+                    Phrasebook.ENGLISH,
+                    folder,
+                    "visits")
+                .pdf());
+    assertThat(text)
+        .as("what another visit found is not beside what this one left")
+        .contains("newest", "High to low \u2013 0.10 0.50 0.30 mm");
+  }
+
+  @Test
+  void whatWasProvenOnTheDayStandsWithItsTimeAndInitials() throws IOException {
+    Entry today =
+        Samples.entry("t", EntryKind.AS_LEFT, 60 * 24 - 10, Samples.onScrews(6.4, 6.5, 6.4, 6.4));
+    String text =
+        textOf(
+            HandOver.write(sheet(List.of(today), List.of()), Phrasebook.ENGLISH, folder, "day")
+                .pdf());
+    assertThat(text)
+        .containsPattern("Bed It was seen <to> yes EH")
+        .containsPattern("Bed It stays NO EH");
+    assertThat(
+            textOf(
+                HandOver.write(sheet(VISIT, List.of()), Phrasebook.ENGLISH, folder, "none").pdf()))
+        .contains("Nothing was proven by hand and eye on this day");
+  }
+
+  @Test
+  void theCardIsOnePage() throws IOException {
+    Path pdf =
+        HandOver.writeCard(sheet(VISIT, List.of()), Phrasebook.ENGLISH, folder, "card").pdf();
+    try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+      assertThat(document.getNumberOfPages()).isOne();
+    }
+    assertThat(textOf(pdf)).contains("High to low 0.10", "0.30", "holds until");
+  }
+
+  @Test
+  void theLastPageIsNotEmpty() throws IOException {
+    for (int i = 0; i < 40; i += 3) {
+      List<Event> events = new ArrayList<>();
+      for (int k = 0; k < i; k++) {
+        events.add(Samples.moved("m" + k, 90 + k));
+      }
+      Path pdf = HandOver.write(sheet(VISIT, events), Phrasebook.ENGLISH, folder, "n" + i).pdf();
+      try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+        PDFTextStripper last = new PDFTextStripper();
+        last.setStartPage(document.getNumberOfPages());
+        assertThat(last.getText(document)).as("with %s events", i).contains("Technician, date");
+      }
+    }
   }
 
   @Test
