@@ -149,6 +149,17 @@ class MirrorWindowTest extends WindowTest {
     settle();
     assertThat(words("#mirrors-head-rear-right-right")).isNotBlank();
     assertThat(words("#mirrors-head-rear-right-up")).isNotBlank();
+    String right = words("#mirrors-head-rear-right-right");
+    String up = words("#mirrors-head-rear-right-up");
+    drag(tape).dropTo(tape.add(40, -20));
+    settle();
+    assertThat(Double.parseDouble(words("#mirrors-head-rear-right-right")))
+        .as("drawn to the right")
+        .isGreaterThan(Double.parseDouble(right));
+    assertThat(Double.parseDouble(words("#mirrors-head-rear-right-up")))
+        .as("drawn up")
+        .isGreaterThan(Double.parseDouble(up));
+    assertThat(focused()).isEqualTo("mirrors-head-rear-right-right");
     fill("#mirrors-head-rear-right-right", "1/64 in");
     fill("#mirrors-head-rear-right-up", "0");
     onInterface(() -> {

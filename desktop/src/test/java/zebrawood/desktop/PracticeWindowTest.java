@@ -94,4 +94,23 @@ class PracticeWindowTest extends WindowTest {
     press("#secondary");
     assertThat(status()).contains("faults left: 1").contains("no fault left after round 1");
   }
+
+  @Test
+  void aPressOnAPlaceOfTheBedGoesToItsReading() {
+    begin("bed");
+    press("#read-all");
+    press("#secondary");
+    var corner =
+        onInterface(() -> {
+          var picture = (javafx.scene.layout.Region) node("#bed-picture");
+          return picture.localToScreen(picture.getWidth() - 48, 68);
+        });
+    for (int right = -30; right <= 0 && !focused().equals("reading-2-1"); right += 6) {
+      for (int down = -10; down <= 60 && !focused().equals("reading-2-1"); down += 6) {
+        clickOn(corner.add(right, down));
+        settle();
+      }
+    }
+    assertThat(focused()).isEqualTo("reading-2-1");
+  }
 }

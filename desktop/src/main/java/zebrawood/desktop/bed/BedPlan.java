@@ -36,6 +36,7 @@ final class BedPlan {
   /** Figures of the outermost columns stand this far inside the outline. */
   private static final double INSIDE = 25;
 
+  private static final double NEAR = 8;
   private static final double SMALLEST = 3;
   private static final double LARGEST = 13;
 
@@ -67,6 +68,18 @@ final class BedPlan {
       places();
       supports();
     }
+  }
+
+  /** The place that is drawn there, or near it. */
+  Optional<BedPlace> placeAt(double x, double y) {
+    return fitScale()
+        ? work.places().stream()
+            .filter(p ->
+                p.at()
+                    .filter(at -> Math.hypot(px(at[0]) - x, py(at[1]) - y) <= LARGEST + NEAR)
+                    .isPresent())
+            .findFirst()
+        : Optional.empty();
   }
 
   /** Finds the scale at which all places and supports fit; false when none has a position. */

@@ -49,6 +49,7 @@ import zebrawood.quantity.DisplayUnits;
 import zebrawood.quantity.Quantity;
 import zebrawood.quantity.TypedQuantity;
 import zebrawood.records.picture.Canvas;
+import zebrawood.records.picture.SvgCanvas;
 import zebrawood.words.Message;
 
 /** The bed station at one machine. */
@@ -247,6 +248,14 @@ public final class BedWork extends StationWork<BedTask, Finding> {
   Optional<BedPlace> current() {
     return current.flatMap(
         field -> places().stream().filter(p -> p.reading() == field).findFirst());
+  }
+
+  /** The reading of the place that is pressed has the focus. */
+  @Override
+  public void pressed(double x, double y, double width, double height) {
+    new BedPlan(this, new SvgCanvas(width, height))
+        .placeAt(x, y)
+        .ifPresent(place -> context().ifPresent(c -> c.focus(place.reading())));
   }
 
   @Override

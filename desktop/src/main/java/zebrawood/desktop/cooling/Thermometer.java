@@ -50,9 +50,13 @@ final class Thermometer {
     on.rectangle(stemX - STEM / 2, allowedTop, STEM, allowedBottom - allowedTop, "scale-allowed");
     marks.sort((a, b) -> Double.compare(b.celsius(), a.celsius()));
     double lastWordsY = Double.NEGATIVE_INFINITY;
+    int below = marks.size();
     for (Mark mark : marks) {
       double y = TOP + (high - mark.celsius()) * scale;
-      double wordsY = Math.max(y, lastWordsY + LINE_APART);
+      below--;
+      // Those still to come need room below it.
+      double lowest = on.height() - LINE_APART / 2 - below * LINE_APART;
+      double wordsY = Math.min(Math.max(y, lastWordsY + LINE_APART), lowest);
       lastWordsY = wordsY;
       on.line(stemX - STEM / 2 - 6, y, stemX + STEM / 2 + 8, y, "scale-tick");
       on.line(stemX + STEM / 2 + 8, y, stemX + STEM / 2 + 20, wordsY, "scale-tick");

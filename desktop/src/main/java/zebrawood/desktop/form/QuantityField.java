@@ -103,6 +103,16 @@ public final class QuantityField extends Field implements TypedField {
         });
   }
 
+  /** The least that is accepted, in the canonical unit. */
+  public double least() {
+    return least;
+  }
+
+  /** The most that is accepted, in the canonical unit. */
+  public double most() {
+    return most;
+  }
+
   private boolean inRange(double v) {
     return v >= least && v <= most && !(leastExcluded && v == least);
   }

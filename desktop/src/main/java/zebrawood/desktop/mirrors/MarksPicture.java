@@ -2,6 +2,7 @@ package zebrawood.desktop.mirrors;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -76,6 +77,20 @@ final class MarksPicture {
     return y < tapeHeight && x < tapeWidth
         ? Optional.of(new double[] {(x - middleX) / scale, (middleY - y) / scale})
         : Optional.empty();
+  }
+
+  /** The mark that is drawn there. */
+  Optional<MarkPlace> markAt(double x, double y) {
+    return work.marks().entrySet().stream()
+        .filter(e -> e.getKey().at() == at)
+        .filter(e ->
+            e.getValue()
+                .mm()
+                .filter(mm ->
+                    Math.hypot(middleX + mm[0] * scale - x, middleY - mm[1] * scale - y) <= DOT + 3)
+                .isPresent())
+        .map(Map.Entry::getKey)
+        .findFirst();
   }
 
   void draw(Canvas on) {

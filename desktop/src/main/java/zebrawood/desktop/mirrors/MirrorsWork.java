@@ -246,12 +246,27 @@ public final class MirrorsWork extends StationWork<MirrorVisit, Judged> {
   /** Takes a place on the drawn tape for the mark that is typed now, read to the tape's step. */
   @Override
   public void pressed(double x, double y, double width, double height) {
-    new MarksPicture(this, width, height)
-        .at(x, y)
+    put(new MarksPicture(this, width, height), x, y);
+  }
+
+  private void put(MarksPicture on, double x, double y) {
+    on.at(x, y)
         .ifPresent(at -> {
           double step = resolution.value().orElse(USUAL_STEP_MM);
           Aim mark = marks.get(place());
           form().quietly(() -> mark.set(stepped(at[0], step), stepped(at[1], step)));
+        });
+  }
+
+  /** A mark is drawn along on the tape as it was when it was taken. */
+  @Override
+  public Optional<Held> grabbed(double x, double y, double width, double height) {
+    MarksPicture as = new MarksPicture(this, width, height);
+    return as.markAt(x, y)
+        .map(place -> {
+          active = Optional.of(place);
+          context().ifPresent(c -> c.focus(marks.get(place).right()));
+          return (toX, toY) -> put(as, toX, toY);
         });
   }
 

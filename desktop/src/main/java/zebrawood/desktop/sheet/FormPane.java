@@ -482,6 +482,15 @@ public final class FormPane extends HeightCachingBox {
     }
   }
 
+  /** Puts the focus on a field, where it is to be seen. */
+  void focus(Field field) {
+    order.stream()
+        .filter(c -> fieldOf(c).filter(field::equals).isPresent())
+        .filter(FormPane::seen)
+        .findFirst()
+        .ifPresent(FormPane::focus);
+  }
+
   /** Puts the focus on the first place, whatever stands there. */
   public void focusStart() {
     order.stream().filter(FormPane::seen).findFirst().ifPresent(FormPane::focus);

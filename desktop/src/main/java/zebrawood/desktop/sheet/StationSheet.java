@@ -11,6 +11,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
+import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.TypedField;
 import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.text.Text;
@@ -57,6 +58,7 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
   private final FocusFollower focus;
   private final Subscription units;
   private List<GuardLine> missing = List.of();
+  private Optional<StationWork.Held> held = Optional.empty();
 
   /** What must be named before anything is recorded of it. */
   private Optional<SubjectKind> unnamed = Optional.empty();
@@ -88,8 +90,14 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
             ? new PictureRegion(work::draw, SMALL_WIDTH, SMALL_HEIGHT)
             : new PictureRegion(work::draw);
     picture.setId(station.id() + "-picture");
-    picture.setOnMouseClicked(
-        e -> work.pressed(e.getX(), e.getY(), picture.getWidth(), picture.getHeight()));
+    picture.setOnMousePressed(
+        e -> held = work.grabbed(e.getX(), e.getY(), picture.getWidth(), picture.getHeight()));
+    picture.setOnMouseDragged(e -> held.ifPresent(h -> h.to(e.getX(), e.getY())));
+    picture.setOnMouseClicked(e -> {
+      if (held.isEmpty() && e.isStillSincePress()) {
+        work.pressed(e.getX(), e.getY(), picture.getWidth(), picture.getHeight());
+      }
+    });
     notebook =
         new Notebook(station.id(), workshop.clock().getZone(), this::correct, host::undoLast);
     notebook.setVisible(false);
@@ -450,6 +458,11 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
   @Override
   public EntryRecorder recorder() {
     return recorder;
+  }
+
+  @Override
+  public void focus(Field field) {
+    pane.focus(field);
   }
 
   @Override

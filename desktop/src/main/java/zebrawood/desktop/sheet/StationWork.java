@@ -260,6 +260,17 @@ public abstract class StationWork<R, F extends Finding> {
   /** The picture was pressed at a place of it. */
   public void pressed(double x, double y, double width, double height) {}
 
+  /** Something in the picture that follows the hand. */
+  @FunctionalInterface
+  public interface Held {
+    void to(double x, double y);
+  }
+
+  /** Takes hold of what is drawn at a place of the picture; empty where nothing can be moved. */
+  public Optional<Held> grabbed(double x, double y, double width, double height) {
+    return Optional.empty();
+  }
+
   /**
    * Waits, at most for seconds, until what was begun outside has ended; not on the window's thread.
    */

@@ -17,8 +17,13 @@ final class CardPicture {
   private static final double BEAM_Y = 30;
   private static final double DOT = 8;
 
-  /** A lower picture has room for the line alone. */
-  private static final double ROOMY = 300;
+  /** A lower picture has room for the line and the answers alone. */
+  private static final double ROOMY = 420;
+
+  /** A still lower one has room for the line alone. */
+  private static final double LOW = 200;
+
+  private static final double ANSWERS_Y = 30;
 
   private CardPicture() {}
 
@@ -54,17 +59,17 @@ final class CardPicture {
         now.map(l -> Phrasebook.upperFirst(Text.of(l.said())))
             .orElse(Text.of("start.picture.through")),
         middle,
-        on.height() * (roomy ? 0.36 : 0.6),
+        on.height() * (roomy ? 0.36 : 0.48),
         wide,
         roomy ? "card-next" : "card-next-small");
     if (roomy) {
       now.flatMap(l -> Topic.of(l.said().key()))
-          .ifPresent(t -> on.words(t.how(), middle, on.height() * 0.6, wide, "card-how"));
-      if (now.isPresent()) {
-        double y = on.height() - 34;
-        answer(on, "card-yes", "form.answer.yes", middle - 60, y, () -> answer.accept(Answer.YES));
-        answer(on, "card-no", "form.answer.no", middle + 60, y, () -> answer.accept(Answer.NO));
-      }
+          .ifPresent(t -> on.words(t.how(), middle, on.height() * 0.62, wide, "card-how"));
+    }
+    if (now.isPresent() && on.height() >= LOW) {
+      double y = on.height() - ANSWERS_Y;
+      answer(on, "card-yes", "form.answer.yes", middle - 60, y, () -> answer.accept(Answer.YES));
+      answer(on, "card-no", "form.answer.no", middle + 60, y, () -> answer.accept(Answer.NO));
     }
   }
 
