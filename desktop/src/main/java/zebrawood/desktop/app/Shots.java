@@ -152,6 +152,9 @@ final class Shots {
     press("#proof-leaks");
     take("cooling");
     show(Shell.ALL);
+    while (!ask(() -> node("#workshop-rows") != null)) {
+      frames(1);
+    }
     take("all-machines");
     choose("Flint");
     show("bed");

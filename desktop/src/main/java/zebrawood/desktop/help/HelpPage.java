@@ -64,6 +64,7 @@ public final class HelpPage extends VBox {
           others.getChildren().add(other);
         });
     close.setId("about-close");
+    close.setMinWidth(Region.USE_PREF_SIZE);
     close.getStyleClass().add("primary");
     close.setDefaultButton(true);
     close.setOnAction(e -> onClose.run());

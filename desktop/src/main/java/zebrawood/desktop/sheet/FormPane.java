@@ -6,12 +6,15 @@ import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.binding.Bindings;
 import javafx.scene.Node;
+import javafx.scene.TraversalDirection;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.control.TitledPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
@@ -128,7 +131,7 @@ public final class FormPane extends HeightCachingBox {
     order.add(control);
     if (control instanceof ComboBox<?> box) {
       box.setOnKeyPressed(e -> {
-        if (e.getCode() == javafx.scene.input.KeyCode.ENTER && !box.isShowing()) {
+        if (e.getCode() == KeyCode.ENTER && !box.isShowing()) {
           e.consume();
           goOn();
         }
@@ -433,6 +436,16 @@ public final class FormPane extends HeightCachingBox {
     area.field()
         .problemProperty()
         .subscribe(p -> text.pseudoClassStateChanged(TypedControl.UNUSABLE, p.isPresent()));
+    // Tab leaves it as it leaves any other place; nobody types tabs into settings.
+    text.addEventFilter(
+        KeyEvent.KEY_PRESSED,
+        e -> {
+          if (e.getCode() == KeyCode.TAB) {
+            e.consume();
+            text.requestFocusTraversal(
+                e.isShiftDown() ? TraversalDirection.PREVIOUS : TraversalDirection.NEXT);
+          }
+        });
     order.add(text);
     return text;
   }

@@ -11,6 +11,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -141,7 +142,8 @@ final class MachinePage extends BorderPane {
     title.getStyleClass().add("title");
     Label summary = new Label(summary(opened));
     summary.getStyleClass().add("question");
-    summary.setWrapText(true);
+    summary.setMinWidth(0);
+    summary.setTooltip(new Tooltip(summary.getText()));
     Button handOver = Card.button("today-handover", Text.of("today.handover"), actions::handOver);
     handOver.setMinWidth(Region.USE_PREF_SIZE);
     title.setMinWidth(Region.USE_PREF_SIZE);
@@ -181,9 +183,9 @@ final class MachinePage extends BorderPane {
         .map(e ->
             Text.of(
                 "today.some",
+                need + rest,
                 Text.words().sayKept(e.said()),
-                When.day(e.time(), zone),
-                need + rest))
+                When.day(e.time(), zone)))
         .orElse(need + rest + ".");
   }
 
@@ -327,7 +329,10 @@ final class MachinePage extends BorderPane {
           Label station = new Label(Text.of("today.upkeep.read", d.station().title()));
           station.getStyleClass().add("strip-words");
           station.setMinWidth(0);
-          line.getChildren().add(new HBox(5, day, station));
+          HBox one = new HBox(5, day, station);
+          one.setAlignment(Pos.CENTER_LEFT);
+          one.setMinWidth(0);
+          line.getChildren().add(one);
         });
     if (due.isEmpty()) {
       Label none = new Label(Text.of("today.upkeep.none"));
