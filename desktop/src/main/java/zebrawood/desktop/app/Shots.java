@@ -225,6 +225,7 @@ final class Shots {
     onInterface(() -> {
       Assembly.loadLooks();
       stage = new Stage();
+      ZebrawoodWindow.addIcons(stage);
       assembly =
           new Assembly(
               StationList.ALL, start, DAY, "shots", Platform::runLater, path -> {}, stage::close);

@@ -74,13 +74,6 @@ public final class ZebrawoodWindow extends Application {
 
   @Override
   public void start(Stage stage) {
-    for (String size : new String[] {"32", "64", "256"}) {
-      stage
-          .getIcons()
-          .add(
-              new Image(
-                  getClass().getResourceAsStream("/zebrawood/desktop/icon-" + size + ".png")));
-    }
     Assembly.loadLooks();
     Prepared ready = prepared.join();
     if (ready.start() == null) {
@@ -102,6 +95,19 @@ public final class ZebrawoodWindow extends Application {
     stage.setMinWidth(1024);
     stage.setMinHeight(640);
     stage.show();
+    // Behind the first frame: a title bar without a picture is no reason to wait.
+    Platform.runLater(() -> addIcons(stage));
+  }
+
+  static void addIcons(Stage stage) {
+    for (String size : new String[] {"32", "64", "256"}) {
+      stage
+          .getIcons()
+          .add(
+              new Image(
+                  ZebrawoodWindow.class.getResourceAsStream(
+                      "/zebrawood/desktop/icon-" + size + ".png")));
+    }
   }
 
   /** The technician gets a sentence, the log the rest. */
