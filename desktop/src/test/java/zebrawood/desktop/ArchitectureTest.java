@@ -50,7 +50,7 @@ class ArchitectureTest {
           .resideOutsideOfPackage("zebrawood.records..")
           .should()
           .dependOnClassesThat()
-          .resideInAnyPackage("java.sql..", "org.jdbi..", "org.flywaydb..", "com.fasterxml..")
+          .resideInAnyPackage("java.sql..", "org.flywaydb..", "com.fasterxml..")
           .because("how a workshop is kept is decided in one module");
 
   @ArchTest

@@ -42,8 +42,9 @@ public final class ZebrawoodWindow extends Application {
   public static int open(Path workshopFile, Clock theClock) {
     file = workshopFile;
     clock = theClock;
-    CompletableFuture.runAsync(RecordJson::prepare);
-    prepared = CompletableFuture.supplyAsync(ZebrawoodWindow::prepare);
+    // Threads of their own: the common pool of a small machine would do one after the other.
+    Thread.ofPlatform().daemon().start(RecordJson::prepare);
+    prepared = CompletableFuture.supplyAsync(ZebrawoodWindow::prepare, Thread.ofPlatform()::start);
     try {
       Application.launch(ZebrawoodWindow.class);
     } catch (UnsupportedOperationException e) {

@@ -3,9 +3,7 @@ package zebrawood.records.workshop;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import org.jdbi.v3.core.Handle;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Figure;
@@ -16,49 +14,43 @@ import zebrawood.words.Message;
 
 /** Entries; a row that this version cannot read is an entry of the kind UNKNOWN. */
 final class EntryTable {
-  private final Handle handle;
+  private final Sql sql;
 
-  EntryTable(Handle handle) {
-    this.handle = handle;
+  EntryTable(Sql sql) {
+    this.sql = sql;
   }
 
   List<Written> of(String machineId) {
-    return handle
-        .createQuery("SELECT * FROM entry WHERE machine_id = :id ORDER BY ord, seq")
-        .bind("id", machineId)
-        .map((row, context) -> new Written(row.getLong("ord"), entry(row)))
-        .list();
+    return sql.list(
+        "SELECT * FROM entry WHERE machine_id = ? ORDER BY ord, seq",
+        row -> new Written(row.getLong("ord"), entry(row)),
+        machineId);
   }
 
   void add(Entry entry) {
-    handle
-        .createUpdate(
-            """
-            INSERT INTO entry (id, machine_id, station, subject, kind, at, recorded_at,
-              recorded_by, because, readings, finding, verdict, figures, replaces, version, ord)
-            VALUES (:id, :machine, :station, :subject, :kind, :at, :recordedAt,
-              :by, :because, :readings, :finding, :verdict, :figures, :replaces, :version,
-            """
-                + Written.NEXT
-                + ")")
-        .bindMap(
-            Map.of(
-                "id", entry.id(),
-                "machine", entry.machineId(),
-                "station", entry.stationId(),
-                "kind", entry.kind().name(),
-                "at", entry.at().toString(),
-                "recordedAt", entry.recordedAt().toString(),
-                "by", entry.by(),
-                "because", RecordJson.write(entry.because()),
-                "readings", entry.readings(),
-                "finding", entry.finding()))
-        .bind("subject", entry.subject().orElse(null))
-        .bind("verdict", entry.verdict().name())
-        .bind("figures", RecordJson.write(new Figures(entry.figures())))
-        .bind("replaces", entry.replaces().orElse(null))
-        .bind("version", Workshop.SCHEMA)
-        .execute();
+    sql.run(
+        """
+        INSERT INTO entry (id, machine_id, station, subject, kind, at, recorded_at,
+          recorded_by, because, readings, finding, verdict, figures, replaces, version, ord)
+        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?,
+        """
+            + Written.NEXT
+            + ")",
+        entry.id(),
+        entry.machineId(),
+        entry.stationId(),
+        entry.subject().orElse(null),
+        entry.kind().name(),
+        entry.at().toString(),
+        entry.recordedAt().toString(),
+        entry.by(),
+        RecordJson.write(entry.because()),
+        entry.readings(),
+        entry.finding(),
+        entry.verdict().name(),
+        RecordJson.write(new Figures(entry.figures())),
+        entry.replaces().orElse(null),
+        Workshop.SCHEMA);
   }
 
   private record Figures(List<Figure> figures) {}

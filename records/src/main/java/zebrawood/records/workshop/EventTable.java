@@ -4,7 +4,6 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.List;
 import java.util.Optional;
-import org.jdbi.v3.core.Handle;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.EventKind;
 import zebrawood.measure.UnusableReading;
@@ -12,10 +11,10 @@ import zebrawood.records.json.RecordJson;
 
 /** Events; a row that this version cannot read is an event of the kind UNKNOWN. */
 final class EventTable {
-  private final Handle handle;
+  private final Sql sql;
 
-  EventTable(Handle handle) {
-    this.handle = handle;
+  EventTable(Sql sql) {
+    this.sql = sql;
   }
 
   /** What an event names beside its kind. */
@@ -24,35 +23,31 @@ final class EventTable {
   }
 
   List<Written> of(String machineId) {
-    return handle
-        .createQuery("SELECT * FROM event WHERE machine_id = :id ORDER BY ord, seq")
-        .bind("id", machineId)
-        .map((row, context) -> new Written(row.getLong("ord"), event(row)))
-        .list();
+    return sql.list(
+        "SELECT * FROM event WHERE machine_id = ? ORDER BY ord, seq",
+        row -> new Written(row.getLong("ord"), event(row)),
+        machineId);
   }
 
   void add(Event event) {
-    handle
-        .createUpdate(
-            """
-            INSERT INTO event (id, machine_id, kind, at, recorded_at, recorded_by, note, details,
-              replaces, version, ord)
-            VALUES (:id, :machine, :kind, :at, :recordedAt, :by, :note, :details,
-              :replaces, :version,
-            """
-                + Written.NEXT
-                + ")")
-        .bind("id", event.id())
-        .bind("machine", event.machineId())
-        .bind("kind", event.kind().name())
-        .bind("at", event.at().toString())
-        .bind("recordedAt", event.recordedAt().toString())
-        .bind("by", event.by())
-        .bind("note", event.note())
-        .bind("details", RecordJson.write(new Details(event.subject(), event.settles())))
-        .bind("replaces", event.replaces().orElse(null))
-        .bind("version", Workshop.SCHEMA)
-        .execute();
+    sql.run(
+        """
+        INSERT INTO event (id, machine_id, kind, at, recorded_at, recorded_by, note, details,
+          replaces, version, ord)
+        VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?,
+        """
+            + Written.NEXT
+            + ")",
+        event.id(),
+        event.machineId(),
+        event.kind().name(),
+        event.at().toString(),
+        event.recordedAt().toString(),
+        event.by(),
+        event.note(),
+        RecordJson.write(new Details(event.subject(), event.settles())),
+        event.replaces().orElse(null),
+        Workshop.SCHEMA);
   }
 
   private static Event event(ResultSet row) throws SQLException {

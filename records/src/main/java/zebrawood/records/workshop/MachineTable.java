@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.jdbi.v3.core.Handle;
 import zebrawood.machine.Machine;
 import zebrawood.measure.UnusableReading;
 import zebrawood.records.json.RecordJson;
@@ -13,10 +12,10 @@ import zebrawood.records.workshop.Workshop.Machines;
 
 /** Versions of the machines' descriptions: the newest one that can be read is the machine. */
 final class MachineTable {
-  private final Handle handle;
+  private final Sql sql;
 
-  MachineTable(Handle handle) {
-    this.handle = handle;
+  MachineTable(Sql sql) {
+    this.sql = sql;
   }
 
   private record Row(String id, String body) {}
@@ -24,9 +23,9 @@ final class MachineTable {
   /** In the order they were first entered. */
   Machines all() {
     Map<String, List<String>> bodies = new LinkedHashMap<>();
-    handle
-        .createQuery("SELECT id, body FROM machine ORDER BY seq")
-        .map((row, context) -> new Row(row.getString("id"), row.getString("body")))
+    sql.list(
+            "SELECT id, body FROM machine ORDER BY seq",
+            row -> new Row(row.getString("id"), row.getString("body")))
         .forEach(row -> bodies.computeIfAbsent(row.id, id -> new ArrayList<>()).add(row.body));
     List<Machine> machines = new ArrayList<>();
     List<String> unread = new ArrayList<>();
@@ -48,17 +47,12 @@ final class MachineTable {
   }
 
   void add(Machine machine, String by, Instant now) {
-    handle
-        .createUpdate(
-            """
-            INSERT INTO machine (id, recorded_at, recorded_by, body, version)
-            VALUES (:id, :now, :by, :body, :version)
-            """)
-        .bind("id", machine.id())
-        .bind("now", now.toString())
-        .bind("by", by)
-        .bind("body", RecordJson.write(machine))
-        .bind("version", Workshop.SCHEMA)
-        .execute();
+    sql.run(
+        "INSERT INTO machine (id, recorded_at, recorded_by, body, version) VALUES (?, ?, ?, ?, ?)",
+        machine.id(),
+        now.toString(),
+        by,
+        RecordJson.write(machine),
+        Workshop.SCHEMA);
   }
 }

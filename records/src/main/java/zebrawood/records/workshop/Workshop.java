@@ -12,9 +12,6 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
-import org.jdbi.v3.core.Handle;
-import org.jdbi.v3.core.Jdbi;
-import org.jdbi.v3.core.JdbiException;
 import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteDataSource;
 import zebrawood.ledger.Entry;
@@ -36,22 +33,22 @@ public final class Workshop implements AutoCloseable {
 
   private final Path file;
   private final FileHold hold;
-  private final Handle handle;
+  private final Sql sql;
   private final MachineTable machines;
   private final EntryTable entries;
   private final EventTable events;
   private final DraftTable drafts;
   private final PreferenceTable preferences;
 
-  private Workshop(Path file, FileHold hold, Handle handle) {
+  private Workshop(Path file, FileHold hold, Sql sql) {
     this.file = file;
     this.hold = hold;
-    this.handle = handle;
-    machines = new MachineTable(handle);
-    entries = new EntryTable(handle);
-    events = new EventTable(handle);
-    drafts = new DraftTable(handle);
-    preferences = new PreferenceTable(handle);
+    this.sql = sql;
+    machines = new MachineTable(sql);
+    entries = new EntryTable(sql);
+    events = new EventTable(sql);
+    drafts = new DraftTable(sql);
+    preferences = new PreferenceTable(sql);
   }
 
   /** Opens the file, makes it when there is none, and brings an older one up to date. */
@@ -87,19 +84,18 @@ public final class Workshop implements AutoCloseable {
     SQLiteDataSource source = new SQLiteDataSource(config);
     source.setUrl("jdbc:sqlite:" + file);
     try {
-      Jdbi jdbi = Jdbi.create(source);
-      Handle handle = jdbi.open();
-      int version = handle.createQuery("PRAGMA user_version").mapTo(Integer.class).one();
+      Sql sql = new Sql(source);
+      int version = sql.list("PRAGMA user_version", row -> row.getInt(1)).getFirst();
       if (version != SCHEMA) {
-        handle.close();
+        sql.close();
         if (version > SCHEMA) {
           return new Unusable(Message.of("workshop.newer", file.toString(), version, SCHEMA));
         }
         migrate(file, source, version);
-        handle = jdbi.open();
+        sql = new Sql(source);
       }
-      return new Opened(new Workshop(file, hold, handle));
-    } catch (JdbiException | FlywayException e) {
+      return new Opened(new Workshop(file, hold, sql));
+    } catch (Sql.Refused | FlywayException e) {
       return new Unusable(Message.of("workshop.damaged", file.toString()));
     }
   }
@@ -136,7 +132,7 @@ public final class Workshop implements AutoCloseable {
 
   /** Adds a machine, or a newer description of one. */
   public synchronized void record(Machine machine, String by, Instant now) {
-    handle.useTransaction(h -> machines.add(machine, by, now));
+    sql.inTransaction(() -> machines.add(machine, by, now));
   }
 
   /** Every line of a machine's record, withdrawn ones too, in the order of writing. */
@@ -152,7 +148,7 @@ public final class Workshop implements AutoCloseable {
    * replaces another was made from that one, and takes the draft of the correction with it.
    */
   public synchronized void record(Entry entry) {
-    handle.useTransaction(h -> {
+    sql.inTransaction(() -> {
       entries.add(entry);
       if (entry.replaces().isEmpty()) {
         drafts.delete(entry.machineId(), entry.stationId());
@@ -168,7 +164,7 @@ public final class Workshop implements AutoCloseable {
   }
 
   public synchronized void record(Event event) {
-    handle.useTransaction(h -> events.add(event));
+    sql.inTransaction(() -> events.add(event));
   }
 
   /** What was typed at a station and not recorded: text by field. */
@@ -178,11 +174,11 @@ public final class Workshop implements AutoCloseable {
 
   public synchronized void keepDraft(
       String machineId, String stationId, Map<String, String> typed) {
-    handle.useTransaction(h -> drafts.keep(machineId, stationId, typed));
+    sql.inTransaction(() -> drafts.keep(machineId, stationId, typed));
   }
 
   public synchronized void dropDraft(String machineId, String stationId) {
-    handle.useTransaction(h -> drafts.delete(machineId, stationId));
+    sql.inTransaction(() -> drafts.delete(machineId, stationId));
   }
 
   /** A person's choice, such as their initials or unit of length. */
@@ -191,12 +187,12 @@ public final class Workshop implements AutoCloseable {
   }
 
   public synchronized void prefer(String person, String name, String value) {
-    handle.useTransaction(h -> preferences.keep(person, name, value));
+    sql.inTransaction(() -> preferences.keep(person, name, value));
   }
 
   @Override
   public synchronized void close() {
-    handle.close();
+    sql.close();
     try {
       hold.close();
     } catch (IOException e) {

@@ -1,0 +1,111 @@
+package zebrawood.records.workshop;
+
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javax.sql.DataSource;
+
+/** Statements on one connection to the workshop file. */
+final class Sql implements AutoCloseable {
+  /** What the file or its driver refused. */
+  static final class Refused extends RuntimeException {
+    private static final long serialVersionUID = 1;
+
+    Refused(SQLException because) {
+      super(because.getMessage(), because);
+    }
+  }
+
+  /** Makes something of a row. */
+  @FunctionalInterface
+  interface Row<T> {
+    T of(ResultSet row) throws SQLException;
+  }
+
+  private final Connection connection;
+
+  Sql(DataSource source) {
+    try {
+      connection = source.getConnection();
+    } catch (SQLException e) {
+      throw new Refused(e);
+    }
+  }
+
+  /**
+   * All rows, in the order they come.
+   *
+   * @param values one for each question mark
+   */
+  <T> List<T> list(String query, Row<T> make, Object... values) {
+    try (PreparedStatement statement = prepared(query, values);
+        ResultSet rows = statement.executeQuery()) {
+      List<T> all = new ArrayList<>();
+      while (rows.next()) {
+        all.add(make.of(rows));
+      }
+      return all;
+    } catch (SQLException e) {
+      throw new Refused(e);
+    }
+  }
+
+  /** The first column of the first row. */
+  Optional<String> text(String query, Object... values) {
+    return list(query, row -> Optional.ofNullable(row.getString(1)), values).stream()
+        .flatMap(Optional::stream)
+        .findFirst();
+  }
+
+  /**
+   * Changes rows.
+   *
+   * @param values one for each question mark; null where nothing is kept
+   */
+  void run(String statement, Object... values) {
+    try (PreparedStatement prepared = prepared(statement, values)) {
+      prepared.executeUpdate();
+    } catch (SQLException e) {
+      throw new Refused(e);
+    }
+  }
+
+  private PreparedStatement prepared(String statement, Object... values) throws SQLException {
+    PreparedStatement prepared = connection.prepareStatement(statement);
+    for (int i = 0; i < values.length; i++) {
+      prepared.setObject(i + 1, values[i]);
+    }
+    return prepared;
+  }
+
+  /** All of it, or nothing. */
+  void inTransaction(Runnable changes) {
+    try {
+      connection.setAutoCommit(false);
+      try {
+        changes.run();
+        connection.commit();
+      } catch (SQLException | RuntimeException e) {
+        connection.rollback();
+        throw e;
+      } finally {
+        connection.setAutoCommit(true);
+      }
+    } catch (SQLException e) {
+      throw new Refused(e);
+    }
+  }
+
+  @Override
+  public void close() {
+    try {
+      connection.close();
+    } catch (SQLException e) {
+      throw new Refused(e);
+    }
+  }
+}
