@@ -101,6 +101,8 @@ final class FigureTiles extends Region {
 
     Tile() {
       getStyleClass().add("tile");
+      // All tiles are as high, whatever stands in them: a figure that changes asks for no layout.
+      setManaged(false);
       name.getStyleClass().add("tile-name");
       value.getStyleClass().add("tile-value");
       unit.getStyleClass().add("tile-unit");
@@ -128,11 +130,10 @@ final class FigureTiles extends Region {
               .within()
               .map(is -> Text.of(is ? "tile.mark.within" : "tile.mark.not", judged))
               .orElse(judged));
-      verdict
-          .getStyleClass()
-          .setAll(
-              "label",
-              figure.within().map(is -> is ? "tile-fits" : "tile-wrong").orElse("tile-unit"));
+      String look = figure.within().map(is -> is ? "tile-fits" : "tile-wrong").orElse("tile-unit");
+      if (!verdict.getStyleClass().contains(look)) {
+        verdict.getStyleClass().setAll("label", look);
+      }
       setAccessibleText(
           Text.of("tile.name", name.getText(), value.getText(), unit.getText(), verdict.getText()));
     }

@@ -37,7 +37,10 @@ public final class MessageLine extends WrappedLabel {
             .map(Text.words()::sentence)
             .or(() -> focused.flatMap(TypedField::understood).map(Text::of))
             .orElse(""));
-    getStyleClass().setAll("label", refusal.isPresent() ? "refusal" : "understood");
+    String look = refusal.isPresent() ? "refusal" : "understood";
+    if (!getStyleClass().contains(look)) {
+      getStyleClass().setAll("label", look);
+    }
     setVisible(!getText().isEmpty());
     setManaged(!getText().isEmpty());
   }

@@ -35,16 +35,8 @@ public final class SheetFrame extends BorderPane {
     subject.setManaged(false);
     HBox header = new HBox(name, asked, subject, spacer(), state);
     header.getStyleClass().add("sheet-header");
-    ScrollPane left = scrolling(readings);
-    width(left, 244, 308);
-    width(doNext, 226, 304);
-    picture.setPrefWidth(300);
-    picture.setMinWidth(190);
-    HBox columns = new HBox(left, picture, doNext);
-    columns.getStyleClass().add("sheet-columns");
-    HBox.setHgrow(picture, Priority.ALWAYS);
     setTop(header);
-    setCenter(columns);
+    setCenter(new Columns(scrolling(readings), picture, doNext));
     setBottom(notebook);
   }
 
@@ -60,12 +52,6 @@ public final class SheetFrame extends BorderPane {
     subject.setText(words);
     subject.setManaged(!words.isEmpty());
     subject.setVisible(!words.isEmpty());
-  }
-
-  private static void width(Region region, double least, double most) {
-    region.setMinWidth(least);
-    region.setPrefWidth(most);
-    region.setMaxWidth(most);
   }
 
   /** Content that scrolls when there is no room for it, without a frame of its own. */

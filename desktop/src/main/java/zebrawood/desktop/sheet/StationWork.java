@@ -1,5 +1,6 @@
 package zebrawood.desktop.sheet;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,6 +22,7 @@ import zebrawood.measure.Finding;
 import zebrawood.measure.UnusableReading;
 import zebrawood.records.handover.Teller;
 import zebrawood.records.picture.Canvas;
+import zebrawood.words.Advice;
 import zebrawood.words.Message;
 
 /**
@@ -170,8 +172,21 @@ public abstract class StationWork<R, F extends Finding> {
   /** Why something is to be read at all, while the sheet waits for it. */
   public abstract Message whyRead();
 
+  /** What is to be proven stands in the form already: the first of it is said, the rest counted. */
   public List<Step> steps(Outcome.Found<R, F> found) {
-    return found.finding().advice().stream().map(Step::of).toList();
+    List<Step> steps = new ArrayList<>();
+    int proofs = 0;
+    for (Advice advice : found.finding().advice()) {
+      boolean proof = advice.kind() == Advice.Kind.PROVE;
+      if (!proof || proofs == 0) {
+        steps.add(Step.of(advice));
+      }
+      proofs += proof ? 1 : 0;
+    }
+    if (proofs > 1) {
+      steps.add(Step.of(Message.of("sheet.prove-rest", proofs - 1)));
+    }
+    return steps;
   }
 
   /**

@@ -68,6 +68,7 @@ final class MachinePage extends BorderPane {
   private Optional<Button> go = Optional.empty();
   private boolean allEvents;
 
+  /** Shows nothing before it is refreshed. */
   MachinePage(WorkshopModel workshop, Actions actions) {
     this.workshop = workshop;
     this.actions = actions;
@@ -76,7 +77,6 @@ final class MachinePage extends BorderPane {
         Card.button("today-happened", Text.of("today.events.new"), actions::happened);
     getStyleClass().addAll("sheet", "today");
     Topic.mark(this, "today.sheet");
-    refresh();
   }
 
   /** Builds the page anew; the focus stays where it was, if that is still there. */
@@ -116,10 +116,12 @@ final class MachinePage extends BorderPane {
     HBox body = new HBox(prove, past);
     body.getStyleClass().add("today-body");
     setCenter(body);
-    Node all = events(opened);
-    all.setVisible(allEvents);
-    all.setManaged(allEvents);
-    setBottom(new VBox(all, upkeep(opened)));
+    VBox foot = new VBox();
+    if (allEvents) {
+      foot.getChildren().add(events(opened));
+    }
+    foot.getChildren().add(upkeep(opened));
+    setBottom(foot);
   }
 
   /** Opens all that happened, or shuts it. */

@@ -133,7 +133,12 @@ public final class Shell extends StackPane implements SheetHost {
     widthProperty().subscribe(w -> rail.setNarrow(w.doubleValue() < NARROW));
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     cards.setOtherwise(this::focusPage);
-    sceneProperty().subscribe(s -> javafx.application.Platform.runLater(this::focusPage));
+    sceneProperty()
+        .subscribe(s -> {
+          if (s != null) {
+            javafx.application.Platform.runLater(this::focusPage);
+          }
+        });
     workshop.openedProperty().subscribe(o -> follow());
     workshop.machinesProperty().subscribe(m -> showTop());
     workshop

@@ -11,8 +11,7 @@ final class PreferenceTable {
   }
 
   Optional<String> of(String person, String name) {
-    return sql.text(
-        "SELECT value FROM preference WHERE person = ? AND name = ?", person, name);
+    return sql.text("SELECT value FROM preference WHERE person = ? AND name = ?", person, name);
   }
 
   void keep(String person, String name, String value) {
