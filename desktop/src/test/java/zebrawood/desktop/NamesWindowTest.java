@@ -87,6 +87,12 @@ class NamesWindowTest extends WindowTest {
         look(machine.name() + ", " + station.id());
       }
     }
+    keys(KeyCode.CONTROL, KeyCode.DIGIT0);
+    until("all machines are shown", () -> app.scene().lookup("#workshop-rows") != null);
+    look("all machines");
+    keys(KeyCode.F1);
+    look("what F1 tells");
+    keys(KeyCode.ESCAPE);
     for (KeyCode card : new KeyCode[] {KeyCode.K, KeyCode.E, KeyCode.N, KeyCode.P}) {
       keys(KeyCode.CONTROL, card);
       look("the card of Ctrl " + card);

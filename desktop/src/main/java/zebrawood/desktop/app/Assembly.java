@@ -48,9 +48,12 @@ public final class Assembly {
     model.darkProperty().subscribe(dark -> dress(scene, dark));
   }
 
-  /** What needs no workshop: typeface and toolkit skin, while the workshop is still being read. */
+  /**
+   * What needs no workshop: typeface, of which the window has two weights, and toolkit skin, while
+   * the workshop is still being read.
+   */
   public static void loadLooks() {
-    for (String file : Paper.TYPEFACE) {
+    for (String file : List.of(Paper.TYPEFACE.getFirst(), Paper.TYPEFACE.getLast())) {
       Font.loadFont(Paper.class.getResourceAsStream(file), 14);
     }
     useSkin(false);

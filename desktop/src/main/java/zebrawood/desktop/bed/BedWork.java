@@ -78,7 +78,7 @@ public final class BedWork extends StationWork<BedTask, Finding> {
   private final QuantityField resolution = form().positive("resolution", Quantity.LENGTH, 50);
   private final QuantityField tolerance = form().positive("tolerance", Quantity.LENGTH, 20);
   private final WordsField atHand = form().lengths("atHand", BedWork::thicknesses);
-  private final WordsField keep = form().words("keep");
+  private final WordsField keep = form().plainWords("keep");
   private final Group<QuantityField> columns;
   private final Group<QuantityField> rows;
   private final Group<BedPlace> places;
@@ -141,7 +141,7 @@ public final class BedWork extends StationWork<BedTask, Finding> {
     boolean rear = i / 2 == 1;
     String name =
         Text.of(corner ? BedPlace.corner(right, rear) : Message.of("bed.support.number", i + 1));
-    WordsField id = form().words(at + "id", Message.of("bed.support.name"), words -> {});
+    WordsField id = form().plainWords(at + "id", Message.of("bed.support.name"));
     id.set(name);
     QuantityField x = supportField(at + "x", "bed.field.support-x", i);
     QuantityField y = supportField(at + "y", "bed.field.support-y", i);

@@ -79,10 +79,10 @@ public final class ControllerWork extends StationWork<ControllerVisit, Judged> {
   private final QuantityField width = form().quantity("width", Quantity.LENGTH, 0.1, 100_000);
   private final ChoiceField<TwoMarks> marks =
       form().choice(Field.READING + "marks", TwoMarks.class, TwoMarks.NOT_BURNT);
-  private final WordsField configuration = form().words("configuration");
+  private final WordsField configuration = form().plainWords("configuration");
   private final QuantityField lens = form().quantity("lens", Quantity.LENGTH, 5, 2000);
   private final WordsField offline = form().words(Field.READING + "offline");
-  private final WordsField leastMark = form().words("leastMark");
+  private final WordsField leastMark = form().plainWords("leastMark");
   private final WordsField connection = form().words("connection");
   private final Map<Motion, ProofField> proofs = new EnumMap<>(Motion.class);
 

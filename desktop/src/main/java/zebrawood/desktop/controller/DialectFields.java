@@ -78,7 +78,7 @@ final class DialectFields {
 
   DialectFields(StationForm form) {
     this.form = form;
-    name = form.words("dialect.name");
+    name = form.plainWords("dialect.name");
     settingLine = form.words("dialect.settingLine");
     writeLine = form.words("dialect.writeLine");
     remark = form.words("dialect.remark");

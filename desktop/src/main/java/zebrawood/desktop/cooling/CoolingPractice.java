@@ -88,13 +88,12 @@ final class CoolingPractice extends Practice<StandInLoop, CoolingReadings, Cooli
 
   @Override
   protected Message stands(StandInLoop on) {
-    return Message.of("practice.left", on.faultsLeft().size());
+    return left(on.faultsLeft().size());
   }
 
-  /** All that is wrong shows at once, and can be mended in one round. */
   @Override
   protected Message best(StandInLoop on) {
-    return Message.of("practice.left-best", on.faultsLeft().isEmpty() ? 0 : 1);
+    return mendedAtOnce(on.faultsLeft().size());
   }
 
   @Override

@@ -90,7 +90,16 @@ public final class StationForm {
   }
 
   public WordsField words(String name, Message label, Consumer<String> reader) {
-    return keep(new WordsField(name, label, reader));
+    return keep(new WordsField(name, label, reader, false));
+  }
+
+  /** What somebody calls something, to be shown and printed: every sign of it can be seen. */
+  public WordsField plainWords(String name) {
+    return plainWords(name, labelOf(name));
+  }
+
+  public WordsField plainWords(String name, Message label) {
+    return keep(new WordsField(name, label, words -> {}, true));
   }
 
   /** Several lengths in one line; one without a unit is in millimetres. */

@@ -26,20 +26,23 @@ public final class WordsField extends Field implements TypedField {
 
   /**
    * @param reader understands the words, or throws {@link UnusableReading}; not asked while empty
+   * @param plain whether a sign that cannot be seen is refused: in what people say, not in what a
+   *     device prints
    */
-  WordsField(String name, Message label, Consumer<String> reader) {
+  WordsField(String name, Message label, Consumer<String> reader, boolean plain) {
     super(name, label);
     text.subscribe((before, now) -> {
-      problem.set(problemOf(now, reader, label));
+      problem.set(problemOf(now, reader, label, plain));
       changed();
     });
   }
 
-  private static Optional<Message> problemOf(String words, Consumer<String> reader, Message label) {
+  private static Optional<Message> problemOf(
+      String words, Consumer<String> reader, Message label, boolean plain) {
     if (words.isBlank()) {
       return Optional.empty();
     }
-    Optional<Message> unseen = PlainWords.problem(words);
+    Optional<Message> unseen = plain ? PlainWords.problem(words) : Optional.empty();
     if (unseen.isPresent()) {
       return Optional.of(Message.of("words.of", label, unseen.get()));
     }

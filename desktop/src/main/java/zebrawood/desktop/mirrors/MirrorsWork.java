@@ -89,7 +89,7 @@ public final class MirrorsWork extends StationWork<MirrorVisit, Judged> {
   private final Aim tube = aim(Field.READING + "tube");
   private final Aim againMark = aim(Field.READING + "again");
   private final NozzleFields nozzle;
-  private final WordsField leastPulse = form().words(Field.VISIT + "leastPulse");
+  private final WordsField leastPulse = form().plainWords(Field.VISIT + "leastPulse");
   private final ProofField round = form().proof(Look.ROUND);
   private Optional<MarkPlace> active = Optional.empty();
   private Optional<MirrorReadings> before = Optional.empty();

@@ -49,6 +49,16 @@ public abstract class Practice<S, R, F extends Finding> {
   /** The best that could be reached from here, computed of what is hidden in it. */
   protected abstract Message best(S on);
 
+  /** How it stands where what is wrong is counted. */
+  protected static Message left(int faults) {
+    return Message.of("practice.left", faults);
+  }
+
+  /** The best where all that is wrong shows at once, and can be mended in one round. */
+  protected static Message mendedAtOnce(int faults) {
+    return Message.of("practice.left-best", faults == 0 ? 0 : 1);
+  }
+
   /**
    * Something that a hand can do to it, whatever is advised.
    *

@@ -76,7 +76,7 @@ final class MachineForm {
     this.before = before;
     DisplayUnits units = words.units();
     form = new StationForm("machine", units);
-    name = form.words("name");
+    name = form.plainWords("name");
     build = form.choice("build", Build.class, Build.GANTRY_WITH_MIRRORS);
     source = form.choice("source", SourceKind.class, SourceKind.CO2_GLASS_TUBE);
     watts = form.positive("watts", Quantity.POWER, 100_000);
@@ -85,10 +85,10 @@ final class MachineForm {
     depth = form.quantity("depth", Quantity.LENGTH, 10, 10_000);
     support = form.choice("support", BedSupport.class, BedSupport.SCREWS);
     tolerance = form.positive("tolerance", Quantity.LENGTH, 20);
-    serialNumber = form.words("serialNumber");
-    place = form.words("place");
-    customer = form.words("customer");
-    startUp = form.words("startUp");
+    serialNumber = form.plainWords("serialNumber");
+    place = form.plainWords("place");
+    customer = form.plainWords("customer");
+    startUp = form.plainWords("startUp");
     lenses = form.words("lenses", typed -> TypedOptics.lenses(typed, units));
     pulses = form.words("pulses", TypedOptics::pulses);
     mirrors = form.words("mirrors", TypedOptics::mirrors);

@@ -99,13 +99,12 @@ final class SitePractice extends Practice<StandInRoom, SiteReadings, SiteFinding
 
   @Override
   protected Message stands(StandInRoom on) {
-    return Message.of("practice.left", on.faultsLeft().size());
+    return left(on.faultsLeft().size());
   }
 
-  /** All that is wrong shows at once, and can be mended in one round. */
   @Override
   protected Message best(StandInRoom on) {
-    return Message.of("practice.left-best", on.faultsLeft().isEmpty() ? 0 : 1);
+    return mendedAtOnce(on.faultsLeft().size());
   }
 
   @Override

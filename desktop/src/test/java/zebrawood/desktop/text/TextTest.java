@@ -158,7 +158,7 @@ class TextTest {
   /** What is for whoever mends the program, and a stand-in's greeting. */
   private static final Pattern NOT_FOR_TECHNICIANS =
       Pattern.compile(
-          "(?s).*(Exception|Error|LOG\\.\\w+|\\.error|createQuery|createUpdate|execute)\\s*\\(?[^;]*"
+          "(?s).*(Exception|Error|LOG\\.\\w+|\\.error|sql\\.(list|text|run)|execute)\\s*\\(?[^;]*"
               + "|.*say\\s*\\(?\\s*");
 
   @Test

@@ -109,20 +109,23 @@ class HandOverTest {
     assertThat(folder.toFile().list()).containsExactlyInAnyOrder("alder.html", "alder.pdf");
   }
 
+  private static Machine named(String name) {
+    return new Machine(
+        "odd",
+        name,
+        Samples.ALDER.build(),
+        Samples.ALDER.source(),
+        Samples.ALDER.areaXMm(),
+        Samples.ALDER.areaYMm(),
+        Samples.ALDER.bedSupport(),
+        0.3);
+  }
+
   /** Marks that end a text of a style, a template's place or an argument. */
   @Test
   void noNameSpoilsThePage() throws IOException {
     String name = "Alder \"the big\" 'x' \\ {{y}} | </style> ; }";
-    Machine odd =
-        new Machine(
-            "odd",
-            name,
-            Samples.ALDER.build(),
-            Samples.ALDER.source(),
-            Samples.ALDER.areaXMm(),
-            Samples.ALDER.areaYMm(),
-            Samples.ALDER.bedSupport(),
-            0.3);
+    Machine odd = named(name);
     HandOverSheet sheet =
         HandOverSheet.of(
             new Ledger(odd, List.of()),
@@ -165,23 +168,16 @@ class HandOverTest {
   void everyScriptIsPrintedOrSaidNotToBe() throws IOException {
     String arabic = "\u0622\u0644\u0629 \u0627\u0644\u062d\u0641\u0631";
     String chinese = "\u96d5\u523b\u673a";
-    Machine named =
-        new Machine(
-            "odd",
+    Machine machine =
+        named(
             "Alder "
                 + arabic
                 + " \u041e\u043b\u044c\u0445\u0430 "
                 + chinese
-                + " \u0007\ud83d\ude00",
-            Samples.ALDER.build(),
-            Samples.ALDER.source(),
-            Samples.ALDER.areaXMm(),
-            Samples.ALDER.areaYMm(),
-            Samples.ALDER.bedSupport(),
-            0.3);
+                + " \u0007\ud83d\ude00");
     HandOverSheet sheet =
         HandOverSheet.of(
-            new Ledger(named, List.of()),
+            new Ledger(machine, List.of()),
             List.of(BedStation.STATION),
             new HandOverSheet.Hand(
                 Map.of(), Samples.START, ZoneOffset.UTC, "EH", Phrasebook.ENGLISH, ""));
