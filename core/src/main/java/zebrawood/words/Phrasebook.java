@@ -18,7 +18,8 @@ import zebrawood.quantity.DisplayUnits;
 public final class Phrasebook {
   /** As documents and {@code solve} have it. */
   public static final Phrasebook ENGLISH =
-      new Phrasebook(Locale.ROOT, DisplayUnits.METRIC, UnaryOperator.identity());
+      new Phrasebook(
+          Locale.ROOT, DisplayUnits.METRIC, UnaryOperator.identity(), new ConcurrentHashMap<>());
 
   /** What has no bundle of its own stands in one of these. */
   private static final List<String> SHARED =
@@ -28,15 +29,21 @@ public final class Phrasebook {
   private final DisplayUnits units;
   private final UnaryOperator<String> spoken;
   private final Map<String, Optional<Sentence>> known = new ConcurrentHashMap<>();
+  private final Map<String, Optional<ResourceBundle>> bundles;
 
-  private Phrasebook(Locale locale, DisplayUnits units, UnaryOperator<String> spoken) {
+  private Phrasebook(
+      Locale locale,
+      DisplayUnits units,
+      UnaryOperator<String> spoken,
+      Map<String, Optional<ResourceBundle>> bundles) {
+    this.bundles = bundles;
     this.locale = locale;
     this.units = units;
     this.spoken = spoken;
   }
 
   public static Phrasebook of(Locale locale, DisplayUnits units) {
-    return new Phrasebook(locale, units, UnaryOperator.identity());
+    return new Phrasebook(locale, units, UnaryOperator.identity(), new ConcurrentHashMap<>());
   }
 
   /**
@@ -44,12 +51,13 @@ public final class Phrasebook {
    * that came from elsewhere shows, and a field that is too narrow too.
    */
   public static Phrasebook pseudo() {
-    return new Phrasebook(Locale.ROOT, DisplayUnits.METRIC, PseudoLanguage::of);
+    return new Phrasebook(
+        Locale.ROOT, DisplayUnits.METRIC, PseudoLanguage::of, new ConcurrentHashMap<>());
   }
 
   /** The same language with other units. */
   public Phrasebook with(DisplayUnits others) {
-    return new Phrasebook(locale, others, spoken);
+    return new Phrasebook(locale, others, spoken, bundles);
   }
 
   public DisplayUnits units() {
@@ -183,7 +191,14 @@ public final class Phrasebook {
     return bundle(bundle).filter(b -> b.containsKey(key)).map(b -> b.getString(key));
   }
 
+  /**
+   * Looked for once: most keys begin with what has no bundle of its own, and not finding is slow.
+   */
   private Optional<ResourceBundle> bundle(String name) {
+    return bundles.computeIfAbsent(name, this::load);
+  }
+
+  private Optional<ResourceBundle> load(String name) {
     try {
       return Optional.of(
           ResourceBundle.getBundle(
