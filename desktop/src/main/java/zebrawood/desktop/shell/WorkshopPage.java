@@ -24,6 +24,7 @@ import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.desktop.workshop.WorkshopModel.Glance;
 import zebrawood.ledger.Due;
+import zebrawood.ledger.Standing;
 import zebrawood.machine.Machine;
 
 /** All machines of the workshop, a row each: what stands out, and what is due. */
@@ -120,7 +121,7 @@ final class WorkshopPage extends BorderPane {
     if (prove.isEmpty()) {
       out.getChildren().add(new Label(Text.of("all.holds")));
     } else {
-      ToProve next = prove.getFirst();
+      ToProve next = worst(prove);
       Label words = new WrappedLabel(next.words(glance.ledger()), "prove-title");
       String rest =
           prove.size() == 1
@@ -144,7 +145,8 @@ final class WorkshopPage extends BorderPane {
     go.setMinWidth(Region.USE_PREF_SIZE);
     StandingMark mark = new StandingMark();
     if (!glance.standings().isEmpty()) {
-      mark.show(prove.isEmpty() ? glance.standings().firstEntry().getValue() : worst(prove));
+      mark.show(
+          prove.isEmpty() ? glance.standings().firstEntry().getValue() : worst(prove).standing());
     }
     if (first.isEmpty()) {
       first = Optional.of(go);
@@ -157,12 +159,11 @@ final class WorkshopPage extends BorderPane {
   }
 
   /** What is out stands before what is only in doubt. */
-  private static zebrawood.ledger.Standing worst(List<ToProve> prove) {
+  private static ToProve worst(List<ToProve> prove) {
     return prove.stream()
-        .map(ToProve::standing)
-        .filter(zebrawood.ledger.Standing.Out.class::isInstance)
+        .filter(p -> p.standing() instanceof Standing.Out)
         .findFirst()
-        .orElse(prove.getFirst().standing());
+        .orElse(prove.getFirst());
   }
 
   private static Label soft(String words) {
