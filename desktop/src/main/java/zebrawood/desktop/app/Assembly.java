@@ -2,6 +2,7 @@ package zebrawood.desktop.app;
 
 import atlantafx.base.theme.PrimerDark;
 import atlantafx.base.theme.PrimerLight;
+import java.io.File;
 import java.time.Clock;
 import java.util.List;
 import java.util.concurrent.Executor;
@@ -19,7 +20,13 @@ import zebrawood.records.paper.Paper;
 public final class Assembly {
   public static final double WIDTH = 1280;
   public static final double HEIGHT = 800;
-  private static final String LOOK = "/zebrawood/desktop/look/";
+  static final String LOOK = "/zebrawood/desktop/look/";
+  private static final String LIGHT = "light";
+  private static final String DARK = "dark";
+  private static final String EVERYWHERE = "zebrawood";
+
+  /** The style sheets: tokens of each theme, and the looks made from them. */
+  static final List<String> LOOKS = List.of(LIGHT, DARK, EVERYWHERE);
 
   private final WorkshopModel model;
   private final Shell shell;
@@ -48,18 +55,20 @@ public final class Assembly {
     model.darkProperty().subscribe(dark -> dress(scene, dark));
   }
 
-  /**
-   * What needs no workshop: typeface, of which the window has two weights, and toolkit skin, while
-   * the workshop is still being read.
-   */
+  /** What needs no workshop: typeface and toolkit skin, while the workshop is still being read. */
   public static void loadLooks() {
-    for (String file : List.of(Paper.TYPEFACE.getFirst(), Paper.TYPEFACE.getLast())) {
-      Font.loadFont(Paper.class.getResourceAsStream(file), 14);
-    }
+    loadTypeface();
     useSkin(false);
   }
 
-  private static void useSkin(boolean dark) {
+  /** The two weights the window has. On any thread. */
+  static void loadTypeface() {
+    for (String file : List.of(Paper.TYPEFACE.getFirst(), Paper.TYPEFACE.getLast())) {
+      Font.loadFont(Paper.class.getResourceAsStream(file), 14);
+    }
+  }
+
+  static void useSkin(boolean dark) {
     String skin =
         dark
             ? new PrimerDark().getUserAgentStylesheetBSS()
@@ -72,11 +81,16 @@ public final class Assembly {
   /** The toolkit skin, our tokens for the theme, our looks. */
   static void dress(Scene scene, boolean dark) {
     useSkin(dark);
-    scene.getStylesheets().setAll(sheet(dark ? "dark.css" : "light.css"), sheet("zebrawood.css"));
+    scene.getStylesheets().setAll(sheet(dark ? DARK : LIGHT), sheet(EVERYWHERE));
   }
 
+  /** The launcher's binary form, where there is one. */
   private static String sheet(String name) {
-    return Assembly.class.getResource(LOOK + name).toExternalForm();
+    String folder = System.getProperty("zebrawood.looks", "");
+    File binary = new File(folder, name + ".bss");
+    return !folder.isEmpty() && binary.isFile()
+        ? binary.toURI().toString()
+        : Assembly.class.getResource(LOOK + name + ".css").toExternalForm();
   }
 
   /**

@@ -35,7 +35,7 @@ public final class Zebrawood implements Callable<Integer> {
   private Path workshop;
 
   public static void main(String[] args) {
-    System.setProperty("zebrawood.log", Folders.log().toString());
+    LogFile.begin(Folders.log());
     System.exit(run(args));
   }
 

@@ -3,6 +3,7 @@ package zebrawood.desktop.app;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.concurrent.CompletableFuture;
+import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -11,6 +12,7 @@ import javafx.scene.control.Label;
 import javafx.scene.image.Image;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
+import javafx.util.Duration;
 import org.slf4j.LoggerFactory;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.desktop.text.Text;
@@ -33,6 +35,7 @@ public final class ZebrawoodWindow extends Application {
   private record Prepared(WorkshopModel.Start start, String because) {}
 
   private static CompletableFuture<Prepared> prepared;
+  private static CompletableFuture<Void> typeface;
 
   /**
    * Opens the window and returns when it is closed.
@@ -45,6 +48,7 @@ public final class ZebrawoodWindow extends Application {
     // Threads of their own: the common pool of a small machine would do one after the other.
     Thread.ofPlatform().daemon().start(RecordJson::prepare);
     prepared = CompletableFuture.supplyAsync(ZebrawoodWindow::prepare, Thread.ofPlatform()::start);
+    typeface = CompletableFuture.runAsync(Assembly::loadTypeface, Thread.ofPlatform()::start);
     try {
       Application.launch(ZebrawoodWindow.class);
     } catch (UnsupportedOperationException e) {
@@ -75,7 +79,8 @@ public final class ZebrawoodWindow extends Application {
 
   @Override
   public void start(Stage stage) {
-    Assembly.loadLooks();
+    Assembly.useSkin(false);
+    typeface.join();
     Prepared ready = prepared.join();
     if (ready.start() == null) {
       refuse(stage, ready.because());
@@ -96,8 +101,10 @@ public final class ZebrawoodWindow extends Application {
     stage.setMinWidth(1024);
     stage.setMinHeight(640);
     stage.show();
-    // Behind the first frame: a title bar without a picture is no reason to wait.
-    Platform.runLater(() -> addIcons(stage));
+    // Behind the first frames: a title bar without a picture is no reason to wait.
+    PauseTransition shown = new PauseTransition(Duration.millis(250));
+    shown.setOnFinished(e -> addIcons(stage));
+    shown.play();
   }
 
   static void addIcons(Stage stage) {
