@@ -28,6 +28,10 @@ public final class StationList {
   }
 
   public static List<Solver> solvers() {
-    return ALL.stream().flatMap(m -> m.solvers().stream()).toList();
+    return java.util.stream.Stream.concat(ALL.stream().flatMap(m -> m.solvers().stream()), java.util.stream.Stream.of(
+      Solver.of("focus-ramp", zebrawood.focus.RampReadings.class, zebrawood.focus.Ramp::solve, java.util.Set.of()),
+      Solver.of("focus-ramp-photo", zebrawood.focus.RampPhotoReadings.class, r -> zebrawood.focus.RampPhoto.solve(r, zebrawood.devices.picture.PictureFile.read("imagePath", r.imagePath())), java.util.Set.of()),
+      Solver.of("focus-ladder", zebrawood.focus.LadderReadings.class, zebrawood.focus.Ladder::solve, java.util.Set.of()),
+      Solver.of("lens", zebrawood.lens.LensReadings.class, zebrawood.lens.LensOptics::solve, java.util.Set.of()))).toList();
   }
 }

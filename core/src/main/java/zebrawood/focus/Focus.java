@@ -1,0 +1,191 @@
+package zebrawood.focus;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import zebrawood.ledger.Figure;
+import zebrawood.measure.Estimate;
+import zebrawood.measure.Picture;
+import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
+
+/**
+ * Is the machine set to this lens's focus, and if not, by how much is it off?
+ *
+ * <p>In: one reading of where the focus is, by any way, and the gap that the machine is set to. Out:
+ * by how much it is off and which way to go. It is within when it is off by no more than half the
+ * depth of focus; where that depth is not known, by no more than two standard deviations of the
+ * reading, with a warning. While nobody read what it is set to, nothing is said of it: the advice
+ * is to set it. A gauge that slides in the gap sets it: it is then as far off as its length is
+ * unsure.
+ */
+public final class Focus {
+  private Focus() {}
+
+  /**
+   * @param pictures reads the picture in a file, upright; throws {@link
+   *     zebrawood.measure.UnusableReading}
+   */
+  public static FocusFinding solve(FocusReadings readings, Function<String, Picture> pictures) {
+    Located located = readings.task().locate(pictures);
+    List<Message> warnings = new ArrayList<>(located.warnings());
+    OptionalDouble depth =
+        located.depthMm().isPresent() ? located.depthMm() : readings.depthMm();
+    OptionalDouble allowed =
+        depth.isPresent() ? OptionalDouble.of(depth.getAsDouble() / 2) : OptionalDouble.empty();
+    if (located.gapMm().isEmpty()) {
+      return new FocusFinding(
+          located,
+          OptionalDouble.empty(),
+          allowed,
+          readings.tableUpMm(),
+          Verdict.MEASURE_AGAIN,
+          located.again(),
+          warnings);
+    }
+    Estimate gap = located.gapMm().get();
+    double wanted = gap.value() + readings.defocusMm();
+    OptionalDouble off =
+        readings.setGapMm().isPresent()
+            ? OptionalDouble.of(readings.setGapMm().getAsDouble() - wanted)
+            : OptionalDouble.empty();
+    if (located.probe().isPresent()) {
+      return probed(readings, located, located.probe().get(), allowed, warnings);
+    }
+    if (readings.stackChanged()) {
+      warnings.add(
+          Message.of(
+              "focus.stack-changed",
+              Amount.mm(readings.stackThen().orElseThrow().totalMm(), 2),
+              Amount.mm(readings.stack().orElseThrow().totalMm(), 2)));
+    }
+    if (off.isPresent() && allowed.isEmpty()) {
+      warnings.add(Message.of("focus.depth-unknown"));
+    }
+    boolean within =
+        off.isPresent()
+            && Math.abs(off.getAsDouble()) <= allowed.orElse(2 * gap.uncertainty());
+    return new FocusFinding(
+        located,
+        off,
+        allowed,
+        readings.tableUpMm(),
+        within ? Verdict.WITHIN : Verdict.ADJUST,
+        advice(wanted, gap, off, within),
+        warnings);
+  }
+
+  private static List<Advice> advice(
+      double wanted, Estimate gap, OptionalDouble off, boolean within) {
+    if (within) {
+      return List.of(
+          Advice.leave("focus.leave")
+              .because("focus.leave.why", Amount.mm(Math.abs(off.getAsDouble()), 2)));
+    }
+    Message uncertainty = Message.bare(Amount.mm(gap.uncertainty(), 2));
+    if (off.isEmpty()) {
+      return List.of(
+          Advice.act("focus.set", Amount.mm(wanted, 2)).because("focus.set.why", uncertainty),
+          Advice.read("focus.read-set"));
+    }
+    return List.of(
+        Advice.act(
+                off.getAsDouble() > 0 ? "focus.smaller" : "focus.larger",
+                Amount.mm(Math.abs(off.getAsDouble()), 2))
+            .because("focus.off.why", Amount.mm(wanted, 2), uncertainty),
+        Advice.read("focus.read-set"));
+  }
+
+  /** The offset that the autofocus needs; one within the allowed is as good. */
+  private static FocusFinding probed(
+      FocusReadings readings,
+      Located located,
+      Located.Probe probe,
+      OptionalDouble allowed,
+      List<Message> warnings) {
+    FocusTask.ByProbe task = (FocusTask.ByProbe) readings.task();
+    OptionalDouble set = task.offsetSetMm();
+    OptionalDouble off =
+        set.isPresent()
+            ? OptionalDouble.of(set.getAsDouble() - probe.offsetMm().value())
+            : OptionalDouble.empty();
+    boolean scatters = allowed.isPresent() && 2 * probe.scatterMm() > allowed.getAsDouble();
+    boolean within =
+        off.isPresent()
+            && !scatters
+            && Math.abs(off.getAsDouble())
+                <= allowed.orElse(2 * probe.offsetMm().uncertainty());
+    if (allowed.isEmpty()) {
+      warnings.add(Message.of("focus.depth-unknown"));
+    }
+    List<Advice> advice = new ArrayList<>();
+    if (scatters) {
+      advice.add(
+          Advice.act("focus.probe.scatters")
+              .because(
+                  "focus.probe.scatters.why",
+                  Amount.mm(probe.scatterMm(), 2),
+                  Amount.mm(allowed.getAsDouble(), 2)));
+    } else if (within) {
+      advice.add(
+          Advice.leave("focus.probe.leave")
+              .because("focus.leave.why", Amount.mm(Math.abs(off.getAsDouble()), 2)));
+    } else {
+      advice.add(
+          Advice.act("focus.probe.set", Amount.mm(probe.offsetMm().value(), 2))
+              .because(
+                  "focus.probe.set.why",
+                  Message.bare(Amount.mm(probe.offsetMm().uncertainty(), 2)),
+                  Amount.mm(probe.scatterMm(), 2)));
+    }
+    return new FocusFinding(
+        located,
+        off,
+        allowed,
+        readings.tableUpMm(),
+        within ? Verdict.WITHIN : Verdict.ADJUST,
+        advice,
+        warnings);
+  }
+
+  /** What the notebook shows; how far off it is first, where that is known. */
+  public static List<Figure> figures(FocusFinding f) {
+    List<Figure> figures = new ArrayList<>();
+    f.offMm()
+        .ifPresent(mm ->
+            figures.add(
+                Figure.of("off", Math.abs(mm), Quantity.LENGTH).limited(f.allowedMm())));
+    f.located()
+        .gapMm()
+        .ifPresent(gap ->
+            figures.add(
+                Figure.of("gap", gap.value(), Quantity.LENGTH).uncertain(gap.uncertainty())));
+    f.located()
+        .probe()
+        .ifPresent(p -> {
+          figures.add(
+              Figure.of("offset", p.offsetMm().value(), Quantity.LENGTH)
+                  .uncertain(p.offsetMm().uncertainty()));
+          figures.add(Figure.of("scatter", p.scatterMm(), Quantity.LENGTH));
+        });
+    f.located()
+        .depthMm()
+        .ifPresent(mm -> figures.add(Figure.of("depth", mm, Quantity.LENGTH)));
+    f.located()
+        .lineWidthMm()
+        .ifPresent(mm -> figures.add(Figure.of("line", mm, Quantity.LENGTH)));
+    if (f.located().axes().size() == 2) {
+      for (int i = 0; i < 2; i++) {
+        Estimate axis = f.located().axes().get(i);
+        figures.add(
+            Figure.of(i == 0 ? "gapX" : "gapY", axis.value(), Quantity.LENGTH)
+                .uncertain(axis.uncertainty()));
+      }
+    }
+    return figures;
+  }
+}

@@ -1,0 +1,48 @@
+package zebrawood.focus;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zebrawood.measure.Accepts;
+
+/**
+ * A visit to the focus of one lens.
+ *
+ * @param references what gaps are measured from
+ * @param setGapMm the gap that the machine is set to now, read after setting it; empty while nobody
+ *     read it
+ * @param depthMm of focus, where it is known otherwise than by this reading
+ * @param stack what is on the table now; empty while nobody said so
+ * @param stackThen what was on it when the focus was last left
+ * @param defocusMm how far the focus is meant to lie above the surface, less than 0 for below it
+ */
+public record FocusReadings(
+    FocusTask task,
+    References references,
+    OptionalDouble setGapMm,
+    OptionalDouble depthMm,
+    Optional<StackUp> stack,
+    Optional<StackUp> stackThen,
+    double defocusMm) {
+  public FocusReadings {
+    var accepts = new Accepts().between("defocusMm", defocusMm, -200, 200);
+    setGapMm.ifPresent(mm -> accepts.between("setGapMm", mm, 0, RampReadings.LONGEST_MM));
+    depthMm.ifPresent(mm -> accepts.positive("depthMm", mm, 1000));
+    accepts.orThrow();
+  }
+
+  /** How far the table goes up for what is on it now; empty while either stack is not known. */
+  public OptionalDouble tableUpMm() {
+    return stack.isPresent() && stackThen.isPresent()
+        ? OptionalDouble.of(stackThen.get().tableUpMm(stack.get(), defocusMm))
+        : OptionalDouble.empty();
+  }
+
+  boolean stackChanged() {
+    return stack.isPresent()
+        && stackThen.isPresent()
+        && Math.abs(stack.get().totalMm() - stackThen.get().totalMm()) > SAME_STACK_MM;
+  }
+
+  /** Half of what a caliper tells apart of two sheets. */
+  private static final double SAME_STACK_MM = 0.05;
+}

@@ -1,0 +1,8 @@
+package zebrawood.focus;
+
+/** What on the head a gap is measured from. */
+public enum FocusReference {
+  NOZZLE_TIP,
+  LENS_RING,
+  HEAD_LINE
+}

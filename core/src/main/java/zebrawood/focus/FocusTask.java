@@ -1,0 +1,123 @@
+package zebrawood.focus;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import zebrawood.focus.RampReadings.Slope;
+import zebrawood.measure.Accepts;
+import zebrawood.measure.Picture;
+
+/** One complete reading of where the focus is, in any of the ways to find it. */
+public sealed interface FocusTask {
+  /**
+   * The gauge or stick that came with the machine, pushed between the reference and the work.
+   *
+   * @param lengthMm as measured on the gauge itself
+   * @param resolutionMm of what its length was measured with; empty while it was only read off it
+   */
+  record ByGauge(double lengthMm, OptionalDouble resolutionMm) implements FocusTask {
+    public ByGauge {
+      var accepts = new Accepts().positive("lengthMm", lengthMm, 1000);
+      resolutionMm.ifPresent(mm -> accepts.positive("resolutionMm", mm, 10));
+      accepts.orThrow();
+    }
+  }
+
+  record ByRamp(RampReadings readings) implements FocusTask {}
+
+  record ByPhoto(RampPhotoReadings readings) implements FocusTask {}
+
+  /**
+   * The thinnest place of a ramp as the eye sees it.
+   *
+   * @param giveOrTakeMm how far to either side it may well lie: two standard deviations
+   */
+  record ByPencil(double alongMm, double giveOrTakeMm, Board board) implements FocusTask {
+    public ByPencil {
+      new Accepts()
+          .between("alongMm", alongMm, -RampReadings.LONGEST_MM, RampReadings.LONGEST_MM)
+          .positive("giveOrTakeMm", giveOrTakeMm, RampReadings.LONGEST_MM)
+          .orThrow();
+    }
+  }
+
+  /**
+   * Two places of a ramp, on both sides of the thinnest, where the line is equally wide.
+   *
+   * @param giveOrTakeMm how far each may well be off: two standard deviations
+   */
+  record ByEqualWidths(double oneMm, double otherMm, double giveOrTakeMm, Board board)
+      implements FocusTask {
+    public ByEqualWidths {
+      new Accepts()
+          .between("oneMm", oneMm, -RampReadings.LONGEST_MM, RampReadings.LONGEST_MM)
+          .between("otherMm", otherMm, -RampReadings.LONGEST_MM, RampReadings.LONGEST_MM)
+          .positive("giveOrTakeMm", giveOrTakeMm, RampReadings.LONGEST_MM)
+          .orThrow();
+    }
+  }
+
+  record ByLadder(LadderReadings readings) implements FocusTask {}
+
+  /** A spot that is oblong: a ramp along each of the machine's axes. */
+  record ByAxes(RampReadings alongX, RampReadings alongY) implements FocusTask {}
+
+  /**
+   * What the machine's own probe chose, against a focus that a ramp found with the same lens.
+   *
+   * @param chosenMm the gap that it chose each time
+   * @param offsetSetMm the offset that the machine adds now
+   */
+  record ByProbe(
+      List<Double> chosenMm,
+      double resolutionMm,
+      double focusGapMm,
+      double focusGapUncertaintyMm,
+      OptionalDouble offsetSetMm)
+      implements FocusTask {
+    static final int LEAST_PROBES = 3;
+
+    public ByProbe {
+      chosenMm = List.copyOf(chosenMm);
+      var accepts =
+          new Accepts()
+              .atLeast("chosenMm", chosenMm, LEAST_PROBES, "focus.count.probes")
+              .positive("resolutionMm", resolutionMm, 10)
+              .between("focusGapMm", focusGapMm, 0, RampReadings.LONGEST_MM)
+              .between("focusGapUncertaintyMm", focusGapUncertaintyMm, 0, 100);
+      for (int i = 0; i < chosenMm.size(); i++) {
+        accepts.between("chosenMm[" + i + "]", chosenMm.get(i), 0, RampReadings.LONGEST_MM);
+      }
+      offsetSetMm.ifPresent(mm -> accepts.between("offsetSetMm", mm, -1000, 1000));
+      accepts.orThrow();
+    }
+  }
+
+  /** A ramp's board where only places along it are read. */
+  record Board(double runMm, double riseMm, double gapAtStartMm) {
+    public Board {
+      var accepts = new Accepts();
+      RampReadings.slope(accepts, runMm, riseMm, gapAtStartMm);
+      accepts.orThrow();
+    }
+
+    Slope slope() {
+      return new Slope(runMm, riseMm, gapAtStartMm);
+    }
+  }
+
+  /** Where the focus is by this reading. */
+  default Located locate(Function<String, Picture> pictures) {
+    return switch (this) {
+      case ByGauge gauge -> Located.by(gauge);
+      case ByRamp(RampReadings readings) -> Located.of(Ramp.solve(readings));
+      case ByPhoto(RampPhotoReadings readings) ->
+          Located.of(RampPhoto.solve(readings, pictures.apply(readings.imagePath())));
+      case ByPencil pencil -> Located.by(pencil);
+      case ByEqualWidths equal -> Located.by(equal);
+      case ByLadder(LadderReadings readings) -> Located.of(Ladder.solve(readings));
+      case ByAxes axes -> Located.by(axes);
+      case ByProbe probe -> Located.by(probe);
+    };
+  }
+}

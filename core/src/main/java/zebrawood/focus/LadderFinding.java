@@ -1,0 +1,25 @@
+package zebrawood.focus;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import zebrawood.measure.Finding;
+import zebrawood.measure.Verdict;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
+
+/**
+ * At which height a ladder's marks are best. All figures are empty where there is no such height.
+ *
+ * @param depthOfFocusMm full height over which a width grows, or a score falls, by no more than a
+ *     tenth
+ * @param leftOut indexes of rungs that do not belong to the others
+ */
+public record LadderFinding(
+    OptionalDouble focusHeightMm,
+    OptionalDouble focusHeightMmUncertainty,
+    OptionalDouble depthOfFocusMm,
+    List<Integer> leftOut,
+    Verdict verdict,
+    List<Advice> advice,
+    List<Message> warnings)
+    implements Finding {}

@@ -1,0 +1,148 @@
+package zebrawood.focus;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import zebrawood.focus.RampReadings.Sample;
+import zebrawood.focus.RampReadings.Slope;
+import zebrawood.focus.WaistFit.Reading;
+import zebrawood.focus.WaistFit.Waist;
+import zebrawood.measure.Resolution;
+import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
+
+/**
+ * At which gap is a line that was burnt along a tilted board thinnest?
+ *
+ * <p>In: widths in mm at places in mm along the board. Out: the gap from the reference to the
+ * surface, in mm. Method and accuracy: {@link WaistFit}, over the gaps. Refuses fewer than five
+ * samples; answers "measure again" when the thinnest place lies outside the samples or within one
+ * of an end, or is not known to a quarter of the depth of focus.
+ */
+public final class Ramp {
+  private Ramp() {}
+
+  public static RampFinding solve(RampReadings readings) {
+    double error = Resolution.standardDeviation(readings.widthResolutionMm());
+    return solve(
+        readings.slope(),
+        readings.samples(),
+        Collections.nCopies(readings.samples().size(), error),
+        readings.widthResolutionMm());
+  }
+
+  /**
+   * @param errors one standard deviation of each width
+   */
+  static RampFinding solve(
+      Slope slope, List<Sample> samples, List<Double> errors, double resolutionMm) {
+    return WaistFit.ofWidths(readings(slope, samples, errors))
+        .map(waist -> found(slope, samples, resolutionMm, waist))
+        .orElseGet(() -> nothing(slope));
+  }
+
+  static List<Reading> readings(Slope slope, List<Sample> samples, List<Double> errors) {
+    return IntStream.range(0, samples.size())
+        .mapToObj(i ->
+            new Reading(
+                slope.gapMm(samples.get(i).alongMm()),
+                samples.get(i).lineWidthMm(),
+                errors.get(i)))
+        .toList();
+  }
+
+  private static RampFinding found(
+      Slope slope, List<Sample> samples, double resolutionMm, Waist waist) {
+    double gap = waist.heightMm().value();
+    double along = slope.alongMm(gap);
+    boolean decided = waist.inside() && waist.wellKnown();
+    return new RampFinding(
+        OptionalDouble.of(gap),
+        OptionalDouble.of(waist.heightMm().uncertainty()),
+        OptionalDouble.of(along),
+        OptionalDouble.of(waist.best()),
+        OptionalDouble.of(waist.depthMm()),
+        waist.higher(),
+        waist.leftOut(),
+        decided ? Verdict.ADJUST : Verdict.MEASURE_AGAIN,
+        List.of(decided ? set(waist, along) : again(resolutionMm, waist)),
+        warnings(samples, waist));
+  }
+
+  private static Advice set(Waist waist, double along) {
+    return Advice.act(
+            "focus.ramp.set",
+            Amount.mm(waist.heightMm().value(), 2),
+            Message.bare(Amount.mm(waist.heightMm().uncertainty(), 2)))
+        .because(
+            "focus.ramp.set.why",
+            Amount.mm(along, 1),
+            Amount.mm(waist.best(), 3),
+            Amount.mm(waist.depthMm(), 2));
+  }
+
+  /** Which reading would decide. */
+  private static Advice again(double resolutionMm, Waist waist) {
+    if (!waist.inside()) {
+      // Nearer means a smaller gap, which is further along the board.
+      return Advice.read(waist.below() ? "focus.ramp.beyond" : "focus.ramp.before")
+          .because("focus.ramp.outside.why", Amount.mm(waist.heightMm().value(), 1));
+    }
+    return unsure(waist, resolutionMm, Quantity.LENGTH);
+  }
+
+  /** What would make a focus that is not known well enough better known. */
+  static Advice unsure(Waist waist, double resolution, Quantity quantity) {
+    double finer = waist.depthMm() / 4 / waist.heightMm().uncertainty();
+    long times = (long) Math.ceil(1 / (finer * finer));
+    return Advice.read("focus.unsure", Math.min(times, MOST_TIMES))
+        .because(
+            "focus.unsure.why",
+            Message.bare(Amount.mm(waist.heightMm().uncertainty(), 2)),
+            Amount.mm(waist.depthMm() / 4, 2),
+            Amount.of(resolution, quantity, 3));
+  }
+
+  private static final long MOST_TIMES = 100;
+
+  static RampFinding nothing(Slope slope) {
+    OptionalDouble none = OptionalDouble.empty();
+    return new RampFinding(
+        none,
+        none,
+        none,
+        none,
+        none,
+        false,
+        List.of(),
+        Verdict.MEASURE_AGAIN,
+        List.of(
+            Advice.read("focus.ramp.no-middle")
+                .because("focus.ramp.no-middle.why", Amount.mm(2 * slope.riseMm(), 1))),
+        List.of());
+  }
+
+  private static List<Message> warnings(List<Sample> samples, Waist waist) {
+    List<Message> warnings = new ArrayList<>();
+    for (int i : waist.leftOut()) {
+      Sample slip = samples.get(i);
+      warnings.add(
+          Message.of(
+              "focus.ramp.left-out",
+              Amount.mm(slip.lineWidthMm(), 3),
+              Amount.mm(slip.alongMm(), 1)));
+    }
+    higher(waist).ifPresent(warnings::add);
+    return warnings;
+  }
+
+  static Optional<Message> higher(Waist waist) {
+    return waist.higher() ? Optional.of(Message.of("focus.higher-law")) : Optional.empty();
+  }
+}

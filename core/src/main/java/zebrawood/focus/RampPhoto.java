@@ -1,0 +1,235 @@
+package zebrawood.focus;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import zebrawood.focus.LineInPicture.Axis;
+import zebrawood.focus.RampPhotoFinding.Sample;
+import zebrawood.measure.Picture;
+import zebrawood.measure.UnusableReading;
+import zebrawood.measure.Verdict;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
+
+/**
+ * At which gap is the line on a photographed ramp thinnest?
+ *
+ * <p>In: an upright picture with two places a known length apart, and the line as clicked, up to 5
+ * mm off to the side. The line is found ({@link LineInPicture}) and cut into blocks; in each, every
+ * pixel is put to its distance from the line in quarters of a pixel, unresampled, so that the
+ * tilt of the line against the pixels makes the profile finer than they are; its width is that of
+ * {@link LineProfile}. A block where the line fades or breaks has none. The widths, each with its
+ * own uncertainty, are then a ramp's ({@link Ramp}).
+ *
+ * <p>Accuracy: a tenth of a pixel on even ground, a few tenths over grain. What is thinner than the
+ * picture's own blur comes out as wide as the blur.
+ */
+public final class RampPhoto {
+  private static final double ASIDE_MM = 5.5;
+  private static final double BESIDE_MM = 1.6;
+  private static final int BINS_PER_PX = 4;
+  private static final double BLOCK_PX = 24;
+  private static final int LEAST_BLOCKS = 24;
+  private static final int MOST_BLOCKS = 160;
+
+  /** The line's middle may wander this far off the straight one. */
+  private static final double MOST_OFF_MM = 0.5;
+
+  /** No width is known better than this, whatever the fit says. */
+  private static final double LEAST_ERROR_PX = 0.03;
+
+  private static final int ENOUGH_TO_TELL_ERRORS = 20;
+
+  private RampPhoto() {}
+
+  public static RampPhotoFinding solve(RampPhotoReadings readings, Picture picture) {
+    inside(readings, picture);
+    double pxPerMm = readings.pxPerMm();
+    List<Double> start = readings.line().startPx();
+    List<Double> end = readings.line().endPx();
+    double length = RampPhotoReadings.distance(start, end);
+    Axis clicked =
+        new Axis(
+            start.getFirst(),
+            start.getLast(),
+            (end.getFirst() - start.getFirst()) / length,
+            (end.getLast() - start.getLast()) / length,
+            length);
+    return LineInPicture.find(picture, pxPerMm, clicked, ASIDE_MM)
+        .map(axis -> measured(readings, picture, axis))
+        .orElseGet(() ->
+            finding(
+                nothing(
+                    Advice.read("focus.photo.no-line").because("focus.photo.no-line.why")),
+                List.of()));
+  }
+
+  private static void inside(RampPhotoReadings readings, Picture picture) {
+    check("line.startPx", readings.line().startPx(), picture);
+    check("line.endPx", readings.line().endPx(), picture);
+  }
+
+  private static void check(String field, List<Double> px, Picture picture) {
+    if (px.getFirst() > picture.width() || px.getLast() > picture.height()) {
+      throw UnusableReading.of(
+          field,
+          Message.of(
+              "focus.found.place",
+              Message.number(px.getFirst()),
+              Message.number(px.getLast())),
+          Message.of("focus.accepts.inside", picture.width(), picture.height()));
+    }
+  }
+
+
+  private static RampPhotoFinding measured(
+      RampPhotoReadings readings, Picture picture, Axis axis) {
+    double pxPerMm = readings.pxPerMm();
+    int blocks =
+        Math.clamp(Math.round(axis.lengthPx() / BLOCK_PX), LEAST_BLOCKS, MOST_BLOCKS);
+    double blockPx = axis.lengthPx() / blocks;
+    List<Sample> told =
+        IntStream.range(0, blocks)
+            .parallel()
+            .mapToObj(b -> block(picture, axis, pxPerMm, b * blockPx, (b + 1) * blockPx))
+            .flatMap(Optional::stream)
+            .toList();
+    if (told.size() < RampReadings.LEAST_SAMPLES) {
+      return finding(
+          nothing(
+              Advice.read("focus.photo.faint")
+                  .because("focus.photo.faint.why", told.size(), RampReadings.LEAST_SAMPLES)),
+          told);
+    }
+    List<RampReadings.Sample> widths =
+        told.stream().map(s -> new RampReadings.Sample(s.alongMm(), s.lineWidthMm())).toList();
+    List<Sample> honest = asScattered(readings.slope(), widths, told);
+    List<Double> errors = honest.stream().map(Sample::widthUncertaintyMm).toList();
+    double middle = errors.stream().sorted().skip(errors.size() / 2).findFirst().orElseThrow();
+    return finding(
+        Ramp.solve(readings.slope(), widths, errors, middle * Math.sqrt(12)), honest);
+  }
+
+  /**
+   * With so many widths their scatter about the law tells their errors better than the grain in
+   * each profile does: where they lie nearer, the errors are made smaller. Neighbours that are off
+   * alike count as fewer.
+   */
+  private static List<Sample> asScattered(
+      RampReadings.Slope slope, List<RampReadings.Sample> widths, List<Sample> told) {
+    if (told.size() < ENOUGH_TO_TELL_ERRORS) {
+      return told;
+    }
+    List<Double> errors = told.stream().map(Sample::widthUncertaintyMm).toList();
+    List<WaistFit.Reading> readings = Ramp.readings(slope, widths, errors);
+    return WaistFit.ofWidths(readings)
+        .map(waist -> {
+          double[] off =
+              IntStream.range(0, readings.size())
+                  .filter(i -> !waist.leftOut().contains(i))
+                  .mapToObj(readings::get)
+                  .mapToDouble(r -> (r.value() - waist.valueAt(r.heightMm())) / r.error())
+                  .toArray();
+          double sum = Arrays.stream(off).map(d -> d * d).sum();
+          double alike = LineProfile.likeness(off, sum);
+          double scatter = Math.min(1, waist.misfit() * Math.sqrt(alike));
+          return told.stream().map(s -> s.withError(scatter)).toList();
+        })
+        .orElse(told);
+  }
+
+  private static Optional<Sample> block(
+      Picture picture, Axis axis, double pxPerMm, double fromPx, double toPx) {
+    int halfBins = (int) Math.ceil(BESIDE_MM * pxPerMm * BINS_PER_PX);
+    double[] light = profile(picture, axis, fromPx, toPx, halfBins);
+    return LineProfile.of(light, MOST_OFF_MM * pxPerMm * BINS_PER_PX)
+        .map(width -> {
+          double px = width.steps() / BINS_PER_PX;
+          double errorPx =
+              Math.max(LEAST_ERROR_PX, width.uncertaintySteps() / BINS_PER_PX);
+          double along = (fromPx + toPx) / 2;
+          double aside = width.middleSteps() / BINS_PER_PX;
+          return new Sample(
+              along / pxPerMm,
+              px / pxPerMm,
+              errorPx / pxPerMm,
+              axis.x(along, aside),
+              axis.y(along, aside));
+        });
+  }
+
+  /** The mean light of the block's pixels by their distance from the line. */
+  private static double[] profile(
+      Picture picture, Axis axis, double fromPx, double toPx, int halfBins) {
+    double reach = (halfBins + 0.5) / BINS_PER_PX;
+    double[] xs = new double[4];
+    double[] ys = new double[4];
+    for (int corner = 0; corner < 4; corner++) {
+      double along = corner < 2 ? fromPx : toPx;
+      double aside = corner % 2 == 0 ? -reach : reach;
+      xs[corner] = axis.x(along, aside);
+      ys[corner] = axis.y(along, aside);
+    }
+    int left = Math.max(0, (int) Math.floor(Arrays.stream(xs).min().orElseThrow()));
+    int right =
+        Math.min(picture.width() - 1, (int) Math.ceil(Arrays.stream(xs).max().orElseThrow()));
+    int top = Math.max(0, (int) Math.floor(Arrays.stream(ys).min().orElseThrow()));
+    int bottom =
+        Math.min(picture.height() - 1, (int) Math.ceil(Arrays.stream(ys).max().orElseThrow()));
+    double[] sums = new double[2 * halfBins + 1];
+    int[] counts = new int[sums.length];
+    for (int y = top; y <= bottom; y++) {
+      for (int x = left; x <= right; x++) {
+        double dx = x + 0.5 - axis.startX();
+        double dy = y + 0.5 - axis.startY();
+        double along = dx * axis.alongX() + dy * axis.alongY();
+        if (along < fromPx || along >= toPx) {
+          continue;
+        }
+        double aside = dy * axis.alongX() - dx * axis.alongY();
+        int bin = (int) Math.floor(aside * BINS_PER_PX + halfBins + 0.5);
+        if (bin >= 0 && bin < sums.length) {
+          sums[bin] += picture.light(x, y);
+          counts[bin]++;
+        }
+      }
+    }
+    for (int i = 0; i < sums.length; i++) {
+      sums[i] = counts[i] == 0 ? Double.NaN : sums[i] / counts[i];
+    }
+    return sums;
+  }
+
+  private static RampFinding nothing(Advice advice) {
+    OptionalDouble none = OptionalDouble.empty();
+    return new RampFinding(
+        none,
+        none,
+        none,
+        none,
+        none,
+        false,
+        List.of(),
+        Verdict.MEASURE_AGAIN,
+        List.of(advice),
+        List.of());
+  }
+
+  private static RampPhotoFinding finding(RampFinding ramp, List<Sample> samples) {
+    return new RampPhotoFinding(
+        ramp.focusGapMm(),
+        ramp.focusGapMmUncertainty(),
+        ramp.thinnestAlongMm(),
+        ramp.lineWidthAtFocusMm(),
+        ramp.depthOfFocusMm(),
+        ramp.higherLaw(),
+        samples,
+        ramp.leftOut(),
+        ramp.verdict(),
+        ramp.advice(),
+        new ArrayList<>(ramp.warnings()));
+  }
+}

@@ -1,0 +1,44 @@
+package zebrawood.focus;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import zebrawood.measure.Finding;
+import zebrawood.measure.Verdict;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
+
+/**
+ * What a photographed ramp told; figures as in {@link RampFinding}.
+ *
+ * @param samples the widths as measured in the picture, with their places in it
+ */
+public record RampPhotoFinding(
+    OptionalDouble focusGapMm,
+    OptionalDouble focusGapMmUncertainty,
+    OptionalDouble thinnestAlongMm,
+    OptionalDouble lineWidthAtFocusMm,
+    OptionalDouble depthOfFocusMm,
+    boolean higherLaw,
+    List<Sample> samples,
+    List<Integer> leftOut,
+    Verdict verdict,
+    List<Advice> advice,
+    List<Message> warnings)
+    implements Finding {
+  public RampPhotoFinding {
+    samples = List.copyOf(samples);
+  }
+
+  /**
+   * One width.
+   *
+   * @param widthUncertaintyMm one standard deviation
+   * @param xPx of the line's middle in the picture
+   */
+  public record Sample(
+      double alongMm, double lineWidthMm, double widthUncertaintyMm, double xPx, double yPx) {
+    Sample withError(double share) {
+      return new Sample(alongMm, lineWidthMm, share * widthUncertaintyMm, xPx, yPx);
+    }
+  }
+}

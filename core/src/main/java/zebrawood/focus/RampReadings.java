@@ -1,0 +1,68 @@
+package zebrawood.focus;
+
+import java.util.List;
+import zebrawood.measure.Accepts;
+import zebrawood.words.Message;
+
+/**
+ * Widths of a line burnt along a tilted board. The surface rises by {@code riseMm} over {@code
+ * runMm}, both and {@code alongMm} measured along the board, so that the gap to the head shrinks
+ * evenly.
+ *
+ * @param samples at least five
+ * @param gapAtStartMm from the reference on the head to the surface where {@code alongMm} is 0
+ * @param widthResolutionMm what the instrument tells apart
+ */
+public record RampReadings(
+    List<Sample> samples,
+    double runMm,
+    double riseMm,
+    double gapAtStartMm,
+    double widthResolutionMm) {
+  static final int LEAST_SAMPLES = 5;
+  static final double LONGEST_MM = 5000;
+  static final double WIDEST_MM = 50;
+
+  /** One width, at a place along the board. */
+  public record Sample(double alongMm, double lineWidthMm) {}
+
+  public RampReadings {
+    samples = List.copyOf(samples);
+    var accepts = new Accepts().atLeast("samples", samples, LEAST_SAMPLES, "focus.count.samples");
+    for (int i = 0; i < samples.size(); i++) {
+      String at = "samples[" + i + "].";
+      accepts
+          .between(at + "alongMm", samples.get(i).alongMm, -LONGEST_MM, LONGEST_MM)
+          .positive(at + "lineWidthMm", samples.get(i).lineWidthMm, WIDEST_MM);
+    }
+    slope(accepts, runMm, riseMm, gapAtStartMm);
+    accepts.positive("widthResolutionMm", widthResolutionMm, WIDEST_MM).orThrow();
+  }
+
+  /** What every ramp's board must be. */
+  static void slope(Accepts accepts, double runMm, double riseMm, double gapAtStartMm) {
+    accepts
+        .positive("runMm", runMm, LONGEST_MM)
+        .positive("riseMm", riseMm, LONGEST_MM)
+        .between("gapAtStartMm", gapAtStartMm, 0, LONGEST_MM);
+    if (riseMm >= runMm) {
+      accepts.complain(
+          "riseMm", riseMm, Message.of("focus.accepts.less-than-run", Message.number(runMm)));
+    }
+  }
+
+  Slope slope() {
+    return new Slope(runMm, riseMm, gapAtStartMm);
+  }
+
+  /** How the gap shrinks along a board. */
+  record Slope(double runMm, double riseMm, double gapAtStartMm) {
+    double gapMm(double alongMm) {
+      return gapAtStartMm - alongMm * riseMm / runMm;
+    }
+
+    double alongMm(double gapMm) {
+      return (gapAtStartMm - gapMm) * runMm / riseMm;
+    }
+  }
+}

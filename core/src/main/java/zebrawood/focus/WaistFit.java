@@ -1,0 +1,321 @@
+package zebrawood.focus;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.hipparchus.distribution.continuous.FDistribution;
+import org.hipparchus.exception.MathRuntimeException;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.MatrixUtils;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
+import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
+import org.hipparchus.util.Pair;
+import zebrawood.measure.Estimate;
+
+/**
+ * At which height is a line thinnest, or a score best?
+ *
+ * <p>In: heights and widths in mm, or scores, with the error of each. The readings
+ * themselves are fitted by least squares, not their squares: what is told apart is the same for
+ * wide and for thin lines. A width follows a Gaussian beam's law (ISO 11146-1:2005, section 9), a
+ * score the intensity on the beam's axis or a parabola, whichever is nearer. A law with one more
+ * even term is taken where an F test says that it is better by more than chance would have it once
+ * in a thousand. The covariance is {@code (J'J)^-1}, J by s, with s each reading's own error, enlarged by
+ * chi-square over the degrees of freedom where that is above 1.
+ *
+ * <p>A reading that lies six robust deviations from the rest is a slip or a gap in the line: it is
+ * left out and told, one at a time, a fifth of them at most; only from eight readings on.
+ *
+ * <p>Nothing is found where widths do not grow away from a middle. Not for a beam that is oblong
+ * and read across both its axes at once: its two foci come out as one between them.
+ */
+final class WaistFit {
+  /** One in a thousand by chance. */
+  private static final double CLEARLY = 0.999;
+
+  private static final int LEAST_FOR_MORE = 8;
+  private static final double FAR_OFF = 6;
+  private static final double MOST_LEFT_OUT = 0.2;
+
+  /** Of normally spread deviations, the standard one over the middle of their sizes. */
+  private static final double SIGMA_PER_MEDIAN = 1.4826;
+
+  private static final int MOST_STEPS = 500;
+
+  /** Of the misfit in standard deviations. */
+  private static final double SETTLED = 1e-11;
+
+  /**
+   * One reading.
+   *
+   * @param error one standard deviation of the value
+   */
+  record Reading(double heightMm, double value, double error) {}
+
+  /**
+   * What was found.
+   *
+   * @param heightMm of the focus
+   * @param best the width or score there
+   * @param depthMm over which a width grows, or a score falls, by no more than a tenth
+   * @param higher whether the law has one more term than usual
+   * @param leftOut indexes of the readings that were slips
+   * @param heightsMm of those that count, in rising order, each once
+   * @param misfit of one reading, in its own errors
+   */
+  record Waist(
+      Estimate heightMm,
+      double best,
+      double depthMm,
+      boolean higher,
+      List<Integer> leftOut,
+      List<Double> heightsMm,
+      double misfit,
+      Law law,
+      List<Double> parameters) {
+    /** Whether it lies at least one reading inside of the first and the last. */
+    boolean inside() {
+      return heightsMm.size() > 2
+          && heightMm.value() >= heightsMm.get(1)
+          && heightMm.value() <= heightsMm.get(heightsMm.size() - 2);
+    }
+
+    /** Whether it lies between the first and the last at all. */
+    boolean below() {
+      return heightMm.value() < heightsMm.get(heightsMm.size() / 2);
+    }
+
+    boolean wellKnown() {
+      return heightMm.uncertainty() <= depthMm / 4;
+    }
+
+    double valueAt(double atMm) {
+      return law.value(
+          parameters.stream().mapToDouble(d -> d).toArray(), atMm - heightMm.value());
+    }
+  }
+
+  private WaistFit() {}
+
+  static Optional<Waist> ofWidths(List<Reading> readings) {
+    return of(readings, List.of(Law.GAUSSIAN_WIDTH), Law.HIGHER_WIDTH);
+  }
+
+  static Optional<Waist> ofScores(List<Reading> readings) {
+    return of(
+        readings,
+        List.of(Law.INTENSITY_SCORE, Law.PARABOLA_SCORE),
+        Law.INTENSITY_OVER_FLOOR);
+  }
+
+  private static Optional<Waist> of(List<Reading> all, List<Law> plain, Law higher) {
+    List<Integer> kept =
+        new ArrayList<>(IntStream.range(0, all.size()).boxed().toList());
+    List<Integer> leftOut = new ArrayList<>();
+    while (true) {
+      List<Reading> readings = kept.stream().map(all::get).toList();
+      Optional<Fit> fit = best(readings, plain, higher);
+      if (fit.isEmpty()) {
+        return Optional.empty();
+      }
+      Optional<Integer> slip =
+          all.size() >= LEAST_FOR_MORE && leftOut.size() + 1 <= MOST_LEFT_OUT * all.size()
+              ? fit.get().slip()
+              : Optional.empty();
+      if (slip.isEmpty()) {
+        return fit.get().waist(leftOut);
+      }
+      leftOut.add(kept.remove((int) slip.get()));
+    }
+  }
+
+  /** The nearest of the plain laws, or the higher one where that is clearly nearer. */
+  private static Optional<Fit> best(List<Reading> readings, List<Law> plain, Law higher) {
+    Optional<Fit> usual =
+        plain.stream()
+            .flatMap(law -> Fit.of(law, readings).stream())
+            .min(Comparator.comparingDouble(f -> f.chiSquare));
+    if (readings.size() < LEAST_FOR_MORE) {
+      return usual;
+    }
+    return Fit.of(higher, readings)
+        .filter(more -> usual.isEmpty() || more.clearlyBetter(usual.get()))
+        .or(() -> usual);
+  }
+
+  /** One law through the readings. */
+  private static final class Fit {
+    final Law law;
+    final List<Reading> readings;
+    final double[] parameters;
+
+    /** In standard deviations. */
+    final double[] residuals;
+
+    final double chiSquare;
+
+    private Fit(Law law, List<Reading> readings, double[] parameters) {
+      this.law = law;
+      this.readings = readings;
+      this.parameters = parameters;
+      residuals =
+          readings.stream()
+              .mapToDouble(r -> (r.value - law.value(parameters, r.heightMm - parameters[0])) / r.error)
+              .toArray();
+      chiSquare = Arrays.stream(residuals).map(r -> r * r).sum();
+    }
+
+    static Optional<Fit> of(Law law, List<Reading> readings) {
+      if (readings.size() < law.parameters
+          || readings.stream().mapToDouble(Reading::heightMm).distinct().count() < 3) {
+        return Optional.empty();
+      }
+      return starts(law, readings)
+          .flatMap(start -> refined(law, readings, start).stream())
+          .min(Comparator.comparingDouble(f -> f.chiSquare));
+    }
+
+    private static Optional<Fit> refined(Law law, List<Reading> readings, double[] start) {
+      try {
+        double[] found =
+            new LevenbergMarquardtOptimizer()
+                .optimize(
+                    new LeastSquaresBuilder()
+                        .start(start)
+                        .target(readings.stream().mapToDouble(r -> r.value / r.error).toArray())
+                        .model(at -> model(law, readings, at))
+                        .lazyEvaluation(false)
+                        .checker((step, before, now) -> settled(before.getCost(), now.getCost()))
+                        .maxEvaluations(MOST_STEPS)
+                        .maxIterations(MOST_STEPS)
+                        .build())
+                .getPoint()
+                .toArray();
+        double farthest =
+            readings.stream().mapToDouble(r -> Math.abs(r.heightMm - found[0])).max().orElseThrow();
+        return law.opens(found, farthest)
+            ? Optional.of(new Fit(law, readings, found))
+            : Optional.empty();
+      } catch (MathRuntimeException noEnd) {
+        return Optional.empty();
+      }
+    }
+
+    /** Before the optimizer complains that it cannot come nearer, as it does of exact readings. */
+    private static boolean settled(double before, double now) {
+      return Math.abs(before - now) <= SETTLED * (1 + before);
+    }
+
+    private static Pair<RealVector, RealMatrix> model(
+        Law law, List<Reading> readings, RealVector at) {
+      double[] p = at.toArray();
+      double[] values = new double[readings.size()];
+      double[][] rows = new double[readings.size()][p.length];
+      for (int i = 0; i < values.length; i++) {
+        double t = readings.get(i).heightMm - p[0];
+        double error = readings.get(i).error;
+        values[i] = law.value(p, t) / error;
+        law.slopes(p, t, rows[i]);
+        for (int k = 0; k < p.length; k++) {
+          rows[i][k] /= error;
+        }
+      }
+      return new Pair<>(new ArrayRealVector(values, false), new Array2DRowRealMatrix(rows, false));
+    }
+
+    /** Where to begin: the middle of the best third, and places around it. */
+    private static Stream<double[]> starts(Law law, List<Reading> readings) {
+      double low = readings.stream().mapToDouble(Reading::heightMm).min().orElseThrow();
+      double high = readings.stream().mapToDouble(Reading::heightMm).max().orElseThrow();
+      boolean width = law == Law.GAUSSIAN_WIDTH || law == Law.HIGHER_WIDTH;
+      double least = readings.stream().mapToDouble(Reading::value).min().orElseThrow();
+      double most = readings.stream().mapToDouble(Reading::value).max().orElseThrow();
+      double middle =
+          readings.stream()
+              .sorted(Comparator.comparingDouble(r -> width ? r.value : -r.value))
+              .limit(Math.max(1, readings.size() / 3))
+              .mapToDouble(Reading::heightMm)
+              .average()
+              .orElseThrow();
+      double reach = high - low;
+      return Stream.of(middle, low + 0.15 * reach, high - 0.15 * reach)
+          .map(at -> {
+            double far = Math.max(high - at, at - low);
+            double[] p = new double[law.parameters];
+            p[0] = at;
+            if (width) {
+              p[1] = least * least;
+              p[2] = Math.max(most * most - least * least, 1e-3 * least * least) / (far * far);
+            } else if (law == Law.PARABOLA_SCORE) {
+              p[1] = most;
+              p[2] = Math.max(most - least, 1e-9) / (far * far);
+            } else {
+              p[1] = law == Law.INTENSITY_SCORE ? most : Math.max(most - least, 1e-9);
+              p[2] = 4 / (far * far);
+              if (p.length > 3) {
+                p[3] = least;
+              }
+            }
+            return p;
+          });
+    }
+
+    int degreesOfFreedom() {
+      return readings.size() - law.parameters;
+    }
+
+    /** A law that is nearer than the readings' own errors explains nothing. */
+    boolean clearlyBetter(Fit usual) {
+      int freedom = degreesOfFreedom();
+      if (freedom < 1 || chiSquare >= usual.chiSquare || usual.chiSquare <= freedom) {
+        return false;
+      }
+      double f = (usual.chiSquare - chiSquare) / (chiSquare / freedom);
+      return Double.isInfinite(f)
+          || new FDistribution(1, freedom).cumulativeProbability(f) > CLEARLY;
+    }
+
+    /** The reading farthest off, where it is too far to be chance. */
+    Optional<Integer> slip() {
+      double[] sizes = Arrays.stream(residuals).map(Math::abs).sorted().toArray();
+      double scale = Math.max(1, SIGMA_PER_MEDIAN * sizes[sizes.length / 2]);
+      int worst =
+          IntStream.range(0, residuals.length)
+              .boxed()
+              .max(Comparator.comparingDouble(i -> Math.abs(residuals[i])))
+              .orElseThrow();
+      return Math.abs(residuals[worst]) > FAR_OFF * scale ? Optional.of(worst) : Optional.empty();
+    }
+
+    Optional<Waist> waist(List<Integer> leftOut) {
+      int freedom = degreesOfFreedom();
+      double enlarge = freedom > 0 ? Math.max(1, chiSquare / freedom) : 1;
+      RealMatrix jacobian = model(law, readings, new ArrayRealVector(parameters)).getSecond();
+      double variance;
+      try {
+        variance =
+            enlarge * MatrixUtils.inverse(jacobian.transposeMultiply(jacobian)).getEntry(0, 0);
+      } catch (MathRuntimeException notDetermined) {
+        return Optional.empty();
+      }
+      return Optional.of(
+          new Waist(
+              new Estimate(parameters[0], Math.sqrt(Math.max(0, variance))),
+              law.value(parameters, 0),
+              2 * law.halfDepth(parameters),
+              law == Law.HIGHER_WIDTH || law == Law.INTENSITY_OVER_FLOOR,
+              leftOut.stream().sorted().toList(),
+              readings.stream().map(Reading::heightMm).distinct().sorted().toList(),
+              freedom > 0 ? Math.sqrt(chiSquare / freedom) : 1,
+              law,
+              Arrays.stream(parameters).boxed().toList()));
+    }
+  }
+}

@@ -1,0 +1,17 @@
+package zebrawood.measure;
+
+/**
+ * A picture that is measured in: upright, its origin at the top left, x to the right and y down. A
+ * pixel's middle lies half a pixel from its edges.
+ */
+public interface Picture {
+  int width();
+
+  int height();
+
+  /**
+   * How light a pixel is as the picture has it, 0 to 255: the weighted mean of its colours (ITU-R
+   * BT.709), not made linear.
+   */
+  double light(int x, int y);
+}

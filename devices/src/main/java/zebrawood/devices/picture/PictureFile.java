@@ -1,0 +1,125 @@
+package zebrawood.devices.picture;
+
+import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferByte;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Iterator;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReader;
+import javax.imageio.stream.ImageInputStream;
+import zebrawood.measure.Picture;
+import zebrawood.measure.UnusableReading;
+import zebrawood.words.Message;
+
+/** A photograph or scan as a file: PNG or JPEG, turned upright as its orientation tag says. */
+public final class PictureFile {
+  /** Larger ones do not fit a usual machine's memory beside the application. */
+  static final long MOST_PIXELS = 150_000_000;
+
+  private PictureFile() {}
+
+  /**
+   * @param field named in the refusal
+   * @throws UnusableReading when there is no picture in that file that can be read, or it is too
+   *     large
+   */
+  public static Picture read(String field, String path) {
+    try {
+      Path file = Path.of(path);
+      if (!Files.isRegularFile(file)) {
+        throw refused(field, "measure.picture.no-file", path);
+      }
+      try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
+        Iterator<ImageReader> readers = ImageIO.getImageReaders(in);
+        if (!readers.hasNext()) {
+          throw refused(field, "measure.picture.no-picture", path);
+        }
+        ImageReader reader = readers.next();
+        try {
+          reader.setInput(in, true, true);
+          if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
+            throw refused(field, "measure.picture.too-large", path);
+          }
+          return of(reader.read(0), Orientation.of(file));
+        } finally {
+          reader.dispose();
+        }
+      }
+    } catch (IOException | IllegalArgumentException e) {
+      throw refused(field, "measure.picture.no-picture", path);
+    }
+  }
+
+  private static UnusableReading refused(String field, String why, String path) {
+    return UnusableReading.of(
+        field,
+        Message.of(why, Message.quoted(path)),
+        Message.of("measure.picture.accepted", MOST_PIXELS / 1_000_000));
+  }
+
+  static Picture of(BufferedImage image, Orientation orientation) {
+    boolean plain =
+        image.getRaster().getParent() == null
+            && (image.getType() == BufferedImage.TYPE_3BYTE_BGR
+                || image.getType() == BufferedImage.TYPE_BYTE_GRAY);
+    BufferedImage bytes = plain ? image : inBytes(image);
+    int bands = bytes.getType() == BufferedImage.TYPE_BYTE_GRAY ? 1 : 3;
+    byte[] data = ((DataBufferByte) bytes.getRaster().getDataBuffer()).getData();
+    return new Pixels(data, bands, bytes.getWidth(), bytes.getHeight(), orientation);
+  }
+
+  /** Row by row, so that a row of colours is all that is held twice. */
+  private static BufferedImage inBytes(BufferedImage image) {
+    BufferedImage bytes =
+        new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_3BYTE_BGR);
+    int[] row = new int[image.getWidth()];
+    for (int y = 0; y < image.getHeight(); y++) {
+      image.getRGB(0, y, row.length, 1, row, 0, row.length);
+      bytes.setRGB(0, y, row.length, 1, row, 0, row.length);
+    }
+    return bytes;
+  }
+
+  /** Bytes of blue, green and red, or of grey. */
+  private static final class Pixels implements Picture {
+    private final byte[] data;
+    private final int bands;
+    private final int storedWidth;
+    private final int storedHeight;
+    private final Orientation orientation;
+
+    Pixels(byte[] data, int bands, int width, int height, Orientation orientation) {
+      this.data = data;
+      this.bands = bands;
+      this.storedWidth = width;
+      this.storedHeight = height;
+      this.orientation = orientation;
+    }
+
+    @Override
+    public int width() {
+      return orientation.swapped() ? storedHeight : storedWidth;
+    }
+
+    @Override
+    public int height() {
+      return orientation.swapped() ? storedWidth : storedHeight;
+    }
+
+    @Override
+    public double light(int x, int y) {
+      int across = orientation.mirroredX() ? width() - 1 - x : x;
+      int down = orientation.mirroredY() ? height() - 1 - y : y;
+      int column = orientation.swapped() ? down : across;
+      int row = orientation.swapped() ? across : down;
+      int at = (row * storedWidth + column) * bands;
+      return bands == 1
+          ? data[at] & 0xff
+          : 0.0722 * (data[at] & 0xff)
+              + 0.7152 * (data[at + 1] & 0xff)
+              + 0.2126 * (data[at + 2] & 0xff);
+    }
+  }
+}
