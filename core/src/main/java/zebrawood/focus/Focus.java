@@ -16,9 +16,9 @@ import zebrawood.words.Message;
 /**
  * Is the machine set to this lens's focus, and if not, by how much is it off?
  *
- * <p>In: one reading of where the focus is, by any way, and the gap that the machine is set to. Out:
- * by how much it is off and which way to go. It is within when it is off by no more than half the
- * depth of focus; where that depth is not known, by no more than two standard deviations of the
+ * <p>In: one reading of where the focus is, by any way, and the gap that the machine is set to.
+ * Out: by how much it is off and which way to go. It is within when it is off by no more than half
+ * the depth of focus; where that depth is not known, by no more than two standard deviations of the
  * reading, with a warning. While nobody read what it is set to, nothing is said of it: the advice
  * is to set it. A gauge that slides in the gap sets it: it is then as far off as its length is
  * unsure.
@@ -33,8 +33,7 @@ public final class Focus {
   public static FocusFinding solve(FocusReadings readings, Function<String, Picture> pictures) {
     Located located = readings.task().locate(pictures);
     List<Message> warnings = new ArrayList<>(located.warnings());
-    OptionalDouble depth =
-        located.depthMm().isPresent() ? located.depthMm() : readings.depthMm();
+    OptionalDouble depth = located.depthMm().isPresent() ? located.depthMm() : readings.depthMm();
     OptionalDouble allowed =
         depth.isPresent() ? OptionalDouble.of(depth.getAsDouble() / 2) : OptionalDouble.empty();
     if (located.gapMm().isEmpty()) {
@@ -67,8 +66,7 @@ public final class Focus {
       warnings.add(Message.of("focus.depth-unknown"));
     }
     boolean within =
-        off.isPresent()
-            && Math.abs(off.getAsDouble()) <= allowed.orElse(2 * gap.uncertainty());
+        off.isPresent() && Math.abs(off.getAsDouble()) <= allowed.orElse(2 * gap.uncertainty());
     return new FocusFinding(
         located,
         off,
@@ -117,8 +115,7 @@ public final class Focus {
     boolean within =
         off.isPresent()
             && !scatters
-            && Math.abs(off.getAsDouble())
-                <= allowed.orElse(2 * probe.offsetMm().uncertainty());
+            && Math.abs(off.getAsDouble()) <= allowed.orElse(2 * probe.offsetMm().uncertainty());
     if (allowed.isEmpty()) {
       warnings.add(Message.of("focus.depth-unknown"));
     }
@@ -157,8 +154,7 @@ public final class Focus {
     List<Figure> figures = new ArrayList<>();
     f.offMm()
         .ifPresent(mm ->
-            figures.add(
-                Figure.of("off", Math.abs(mm), Quantity.LENGTH).limited(f.allowedMm())));
+            figures.add(Figure.of("off", Math.abs(mm), Quantity.LENGTH).limited(f.allowedMm())));
     f.located()
         .gapMm()
         .ifPresent(gap ->
@@ -172,12 +168,8 @@ public final class Focus {
                   .uncertain(p.offsetMm().uncertainty()));
           figures.add(Figure.of("scatter", p.scatterMm(), Quantity.LENGTH));
         });
-    f.located()
-        .depthMm()
-        .ifPresent(mm -> figures.add(Figure.of("depth", mm, Quantity.LENGTH)));
-    f.located()
-        .lineWidthMm()
-        .ifPresent(mm -> figures.add(Figure.of("line", mm, Quantity.LENGTH)));
+    f.located().depthMm().ifPresent(mm -> figures.add(Figure.of("depth", mm, Quantity.LENGTH)));
+    f.located().lineWidthMm().ifPresent(mm -> figures.add(Figure.of("line", mm, Quantity.LENGTH)));
     if (f.located().axes().size() == 2) {
       for (int i = 0; i < 2; i++) {
         Estimate axis = f.located().axes().get(i);

@@ -2,6 +2,7 @@ package zebrawood.focus;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.focus.LadderReadings.Rung;
 import zebrawood.focus.WaistFit.Reading;
@@ -33,9 +34,7 @@ public final class Ladder {
                     (readings.byScore() ? r.score() : r.lineWidthMm()).getAsDouble(),
                     error))
             .toList();
-    return (readings.byScore()
-            ? WaistFit.ofScores(read)
-            : WaistFit.ofWidths(read))
+    return (readings.byScore() ? WaistFit.ofScores(read) : WaistFit.ofWidths(read))
         .map(waist -> found(readings, waist))
         .orElseGet(Ladder::nothing);
   }
@@ -48,6 +47,7 @@ public final class Ladder {
         Double.isFinite(waist.depthMm())
             ? OptionalDouble.of(waist.depthMm())
             : OptionalDouble.empty(),
+        Optional.of(waist.law()),
         waist.leftOut(),
         decided ? Verdict.ADJUST : Verdict.MEASURE_AGAIN,
         List.of(decided ? set(readings, waist) : again(readings, waist)),
@@ -80,6 +80,7 @@ public final class Ladder {
         none,
         none,
         none,
+        Optional.empty(),
         List.of(),
         Verdict.MEASURE_AGAIN,
         List.of(Advice.read("focus.ladder.no-middle").because("focus.ladder.no-middle.why")),

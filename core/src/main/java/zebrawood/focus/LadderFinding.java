@@ -1,6 +1,7 @@
 package zebrawood.focus;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.measure.Finding;
 import zebrawood.measure.Verdict;
@@ -18,6 +19,7 @@ public record LadderFinding(
     OptionalDouble focusHeightMm,
     OptionalDouble focusHeightMmUncertainty,
     OptionalDouble depthOfFocusMm,
+    Optional<FittedLaw> law,
     List<Integer> leftOut,
     Verdict verdict,
     List<Advice> advice,

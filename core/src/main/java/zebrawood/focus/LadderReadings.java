@@ -42,8 +42,7 @@ public record LadderReadings(List<Rung> rungs, double resolution) {
             Message.of(byScore ? "focus.found.width" : "focus.found.score"),
             Message.of("focus.accepts.all-alike"));
       } else if (byScore) {
-        accepts.between(
-            at + ".score", rung.score.getAsDouble(), -LARGEST_SCORE, LARGEST_SCORE);
+        accepts.between(at + ".score", rung.score.getAsDouble(), -LARGEST_SCORE, LARGEST_SCORE);
       } else {
         accepts.positive(
             at + ".lineWidthMm", rung.lineWidthMm.getAsDouble(), RampReadings.WIDEST_MM);

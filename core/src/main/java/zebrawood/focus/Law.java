@@ -4,7 +4,7 @@ package zebrawood.focus;
  * A symmetric law of width or score against the height t above the focus; {@code p[0]} is where the
  * focus is, and no part of these.
  */
-enum Law {
+public enum Law {
   /** A Gaussian beam's: the squared width is a parabola, {@code w^2 = p1 + p2 t^2}. */
   GAUSSIAN_WIDTH(3) {
     @Override
@@ -34,6 +34,29 @@ enum Law {
       row[1] = 0.5 / w;
       row[2] = 0.5 * t * t / w;
       row[3] = 0.5 * t * t * t * t / w;
+    }
+  },
+  /**
+   * A line burnt where the dose is above a threshold: a wider beam's dose is less, so that the burn
+   * widens less than its beam, {@code w^2 = p1 (1 + u)(1 - p3 ln(1 + u))} with u = p2 t^2.
+   */
+  DOSE_WIDTH(4) {
+    @Override
+    double value(double[] p, double t) {
+      double u = Math.max(0, p[2]) * t * t;
+      return root(p[1] * (1 + u) * (1 - p[3] * Math.log1p(u)));
+    }
+
+    @Override
+    void slopes(double[] p, double t, double[] row) {
+      double w = value(p, t);
+      double u = Math.max(0, p[2]) * t * t;
+      double log = Math.log1p(u);
+      double byU = p[1] * (1 - p[3] * log - p[3]) / (2 * w);
+      row[0] = -2 * p[2] * t * byU;
+      row[1] = (1 + u) * (1 - p[3] * log) / (2 * w);
+      row[2] = t * t * byU;
+      row[3] = -p[1] * (1 + u) * log / (2 * w);
     }
   },
   /** A score that falls off as a parabola, {@code s = p1 - p2 t^2}. */
@@ -101,8 +124,13 @@ enum Law {
   boolean opens(double[] p, double farthest) {
     return switch (this) {
       case GAUSSIAN_WIDTH -> p[1] > 0 && p[2] > 0;
-      case HIGHER_WIDTH ->
-          p[1] > 0 && p[2] > 0 && p[2] + 2 * p[3] * farthest * farthest > 0;
+      case HIGHER_WIDTH -> p[1] > 0 && p[2] > 0 && p[2] + 2 * p[3] * farthest * farthest > 0;
+      case DOSE_WIDTH ->
+          p[1] > 0
+              && p[2] > 0
+              && p[3] > -1
+              && p[3] < MOST_DOSE
+              && p[3] * Math.log1p(p[2] * farthest * farthest) < 1;
       case PARABOLA_SCORE -> p[2] > 0;
       case INTENSITY_SCORE, INTENSITY_OVER_FLOOR -> p[1] > 0 && p[2] > 0;
     };
@@ -118,12 +146,28 @@ enum Law {
       case HIGHER_WIDTH -> {
         double b = p[2];
         double more = GROWN * p[1];
-        // p3 t^4 + b t^2 = more, written so that p3 may be nothing.
+        // p[3] t^4 + b t^2 = more, written so that p[3] may be nothing.
         double under = b * b + 4 * p[3] * more;
         yield under < 0 ? Double.POSITIVE_INFINITY : Math.sqrt(2 * more / (b + Math.sqrt(under)));
       }
-      case PARABOLA_SCORE ->
-          p[1] > 0 ? Math.sqrt(TENTH * p[1] / p[2]) : Double.POSITIVE_INFINITY;
+      case DOSE_WIDTH -> {
+        double low = 0;
+        // Beyond it the burn grows no wider, whatever the beam does.
+        double high = p[3] > 0 ? Math.expm1(Math.min(1 / p[3] - 1, 20)) : 2 * GROWN;
+        if ((1 + high) * (1 - p[3] * Math.log1p(high)) < 1 + GROWN) {
+          yield Double.POSITIVE_INFINITY;
+        }
+        for (int i = 0; i < 80; i++) {
+          double u = (low + high) / 2;
+          if ((1 + u) * (1 - p[3] * Math.log1p(u)) < 1 + GROWN) {
+            low = u;
+          } else {
+            high = u;
+          }
+        }
+        yield Math.sqrt(low / p[2]);
+      }
+      case PARABOLA_SCORE -> p[1] > 0 ? Math.sqrt(TENTH * p[1] / p[2]) : Double.POSITIVE_INFINITY;
       case INTENSITY_SCORE -> Math.sqrt(TENTH / (1 - TENTH) / p[2]);
       case INTENSITY_OVER_FLOOR -> {
         double fall = TENTH * (p[1] + p[3]);
@@ -135,6 +179,9 @@ enum Law {
   }
 
   private static final double TENTH = 0.1;
+
+  /** A dose that is less over the threshold than this leaves a line that grows from no middle. */
+  private static final double MOST_DOSE = 0.9;
 
   /** A tenth more of a width is this much more of its square. */
   private static final double GROWN = (1 + TENTH) * (1 + TENTH) - 1;

@@ -23,6 +23,7 @@ import zebrawood.words.Message;
  * @param gapMm empty where the reading decides nothing
  * @param depthMm of focus, where the reading tells it
  * @param lineWidthMm there, where the reading tells it
+ * @param law through the readings, where there is one
  * @param axes the two foci of an oblong spot, along x and along y; else empty
  * @param probe what an autofocus was found to do; else empty
  * @param widths of a photograph; else empty
@@ -32,6 +33,7 @@ public record Located(
     Optional<Estimate> gapMm,
     OptionalDouble depthMm,
     OptionalDouble lineWidthMm,
+    Optional<FittedLaw> law,
     List<Estimate> axes,
     Optional<Probe> probe,
     List<RampPhotoFinding.Sample> widths,
@@ -52,6 +54,7 @@ public record Located(
         f.focusGapMmUncertainty(),
         f.depthOfFocusMm(),
         f.lineWidthAtFocusMm(),
+        f.law(),
         List.of(),
         f.advice(),
         f.warnings());
@@ -64,6 +67,7 @@ public record Located(
         f.focusGapMmUncertainty(),
         f.depthOfFocusMm(),
         f.lineWidthAtFocusMm(),
+        f.law(),
         f.samples(),
         f.advice(),
         f.warnings());
@@ -76,6 +80,7 @@ public record Located(
         f.focusHeightMmUncertainty(),
         f.depthOfFocusMm(),
         OptionalDouble.empty(),
+        f.law(),
         List.of(),
         f.advice(),
         f.warnings());
@@ -87,6 +92,7 @@ public record Located(
       OptionalDouble uncertainty,
       OptionalDouble depth,
       OptionalDouble width,
+      Optional<FittedLaw> law,
       List<RampPhotoFinding.Sample> widths,
       List<Advice> advice,
       List<Message> warnings) {
@@ -97,6 +103,7 @@ public record Located(
             : Optional.empty(),
         depth,
         width,
+        law,
         List.of(),
         Optional.empty(),
         widths,
@@ -109,6 +116,7 @@ public record Located(
         Optional.of(new Estimate(gapMm, uncertaintyMm)),
         OptionalDouble.empty(),
         OptionalDouble.empty(),
+        Optional.empty(),
         List.of(),
         Optional.empty(),
         List.of(),
@@ -153,7 +161,8 @@ public record Located(
   static Located by(ByAxes axes) {
     RampFinding x = Ramp.solve(axes.alongX());
     RampFinding y = Ramp.solve(axes.alongY());
-    List<Message> warnings = Stream.of(x, y).flatMap(f -> f.warnings().stream()).toList();
+    List<Message> warnings =
+        Stream.of(x, y).flatMap(f -> f.warnings().stream()).distinct().toList();
     if (x.verdict() != Verdict.ADJUST || y.verdict() != Verdict.ADJUST) {
       List<Advice> again = new ArrayList<>();
       add(again, "focus.axes.x", x);
@@ -162,6 +171,7 @@ public record Located(
           Optional.empty(),
           OptionalDouble.empty(),
           OptionalDouble.empty(),
+          Optional.empty(),
           List.of(),
           Optional.empty(),
           List.of(),
@@ -182,6 +192,7 @@ public record Located(
         Optional.of(new Estimate(gap, uncertainty)),
         OptionalDouble.of(depth),
         OptionalDouble.of(widest),
+        Optional.empty(),
         List.of(focusX, focusY),
         Optional.empty(),
         List.of(),
@@ -228,6 +239,7 @@ public record Located(
         Optional.of(new Estimate(probe.focusGapMm(), probe.focusGapUncertaintyMm())),
         OptionalDouble.empty(),
         OptionalDouble.empty(),
+        Optional.empty(),
         List.of(),
         Optional.of(new Probe(offset, one)),
         List.of(),

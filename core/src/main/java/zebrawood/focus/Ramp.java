@@ -51,9 +51,7 @@ public final class Ramp {
     return IntStream.range(0, samples.size())
         .mapToObj(i ->
             new Reading(
-                slope.gapMm(samples.get(i).alongMm()),
-                samples.get(i).lineWidthMm(),
-                errors.get(i)))
+                slope.gapMm(samples.get(i).alongMm()), samples.get(i).lineWidthMm(), errors.get(i)))
         .toList();
   }
 
@@ -69,6 +67,7 @@ public final class Ramp {
         OptionalDouble.of(waist.best()),
         OptionalDouble.of(waist.depthMm()),
         waist.higher(),
+        Optional.of(waist.law()),
         waist.leftOut(),
         decided ? Verdict.ADJUST : Verdict.MEASURE_AGAIN,
         List.of(decided ? set(waist, along) : again(resolutionMm, waist)),
@@ -120,6 +119,7 @@ public final class Ramp {
         none,
         none,
         false,
+        Optional.empty(),
         List.of(),
         Verdict.MEASURE_AGAIN,
         List.of(

@@ -1,6 +1,7 @@
 package zebrawood.focus;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.measure.Finding;
 import zebrawood.measure.Verdict;
@@ -23,6 +24,7 @@ public record RampFinding(
     OptionalDouble lineWidthAtFocusMm,
     OptionalDouble depthOfFocusMm,
     boolean higherLaw,
+    Optional<FittedLaw> law,
     List<Integer> leftOut,
     Verdict verdict,
     List<Advice> advice,

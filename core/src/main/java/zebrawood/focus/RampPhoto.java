@@ -19,10 +19,10 @@ import zebrawood.words.Message;
  *
  * <p>In: an upright picture with two places a known length apart, and the line as clicked, up to 5
  * mm off to the side. The line is found ({@link LineInPicture}) and cut into blocks; in each, every
- * pixel is put to its distance from the line in quarters of a pixel, unresampled, so that the
- * tilt of the line against the pixels makes the profile finer than they are; its width is that of
- * {@link LineProfile}. A block where the line fades or breaks has none. The widths, each with its
- * own uncertainty, are then a ramp's ({@link Ramp}).
+ * pixel is put to its distance from the line in quarters of a pixel, unresampled, so that the tilt
+ * of the line against the pixels makes the profile finer than they are; its width is that of {@link
+ * LineProfile}. A block where the line fades or breaks has none. The widths, each with its own
+ * uncertainty, are then a ramp's ({@link Ramp}).
  *
  * <p>Accuracy: a tenth of a pixel on even ground, a few tenths over grain. What is thinner than the
  * picture's own blur comes out as wide as the blur.
@@ -62,8 +62,7 @@ public final class RampPhoto {
         .map(axis -> measured(readings, picture, axis))
         .orElseGet(() ->
             finding(
-                nothing(
-                    Advice.read("focus.photo.no-line").because("focus.photo.no-line.why")),
+                nothing(Advice.read("focus.photo.no-line").because("focus.photo.no-line.why")),
                 List.of()));
   }
 
@@ -77,19 +76,14 @@ public final class RampPhoto {
       throw UnusableReading.of(
           field,
           Message.of(
-              "focus.found.place",
-              Message.number(px.getFirst()),
-              Message.number(px.getLast())),
+              "focus.found.place", Message.number(px.getFirst()), Message.number(px.getLast())),
           Message.of("focus.accepts.inside", picture.width(), picture.height()));
     }
   }
 
-
-  private static RampPhotoFinding measured(
-      RampPhotoReadings readings, Picture picture, Axis axis) {
+  private static RampPhotoFinding measured(RampPhotoReadings readings, Picture picture, Axis axis) {
     double pxPerMm = readings.pxPerMm();
-    int blocks =
-        Math.clamp(Math.round(axis.lengthPx() / BLOCK_PX), LEAST_BLOCKS, MOST_BLOCKS);
+    int blocks = Math.clamp(Math.round(axis.lengthPx() / BLOCK_PX), LEAST_BLOCKS, MOST_BLOCKS);
     double blockPx = axis.lengthPx() / blocks;
     List<Sample> told =
         IntStream.range(0, blocks)
@@ -109,8 +103,7 @@ public final class RampPhoto {
     List<Sample> honest = asScattered(readings.slope(), widths, told);
     List<Double> errors = honest.stream().map(Sample::widthUncertaintyMm).toList();
     double middle = errors.stream().sorted().skip(errors.size() / 2).findFirst().orElseThrow();
-    return finding(
-        Ramp.solve(readings.slope(), widths, errors, middle * Math.sqrt(12)), honest);
+    return finding(Ramp.solve(readings.slope(), widths, errors, middle * Math.sqrt(12)), honest);
   }
 
   /**
@@ -131,7 +124,7 @@ public final class RampPhoto {
               IntStream.range(0, readings.size())
                   .filter(i -> !waist.leftOut().contains(i))
                   .mapToObj(readings::get)
-                  .mapToDouble(r -> (r.value() - waist.valueAt(r.heightMm())) / r.error())
+                  .mapToDouble(r -> (r.value() - waist.law().valueAt(r.heightMm())) / r.error())
                   .toArray();
           double sum = Arrays.stream(off).map(d -> d * d).sum();
           double alike = LineProfile.likeness(off, sum);
@@ -148,8 +141,7 @@ public final class RampPhoto {
     return LineProfile.of(light, MOST_OFF_MM * pxPerMm * BINS_PER_PX)
         .map(width -> {
           double px = width.steps() / BINS_PER_PX;
-          double errorPx =
-              Math.max(LEAST_ERROR_PX, width.uncertaintySteps() / BINS_PER_PX);
+          double errorPx = Math.max(LEAST_ERROR_PX, width.uncertaintySteps() / BINS_PER_PX);
           double along = (fromPx + toPx) / 2;
           double aside = width.middleSteps() / BINS_PER_PX;
           return new Sample(
@@ -212,6 +204,7 @@ public final class RampPhoto {
         none,
         none,
         false,
+        Optional.empty(),
         List.of(),
         Verdict.MEASURE_AGAIN,
         List.of(advice),
@@ -226,6 +219,7 @@ public final class RampPhoto {
         ramp.lineWidthAtFocusMm(),
         ramp.depthOfFocusMm(),
         ramp.higherLaw(),
+        ramp.law(),
         samples,
         ramp.leftOut(),
         ramp.verdict(),

@@ -1,6 +1,7 @@
 package zebrawood.focus;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.measure.Finding;
 import zebrawood.measure.Verdict;
@@ -19,6 +20,7 @@ public record RampPhotoFinding(
     OptionalDouble lineWidthAtFocusMm,
     OptionalDouble depthOfFocusMm,
     boolean higherLaw,
+    Optional<FittedLaw> law,
     List<Sample> samples,
     List<Integer> leftOut,
     Verdict verdict,

@@ -13,12 +13,7 @@ import zebrawood.words.Message;
  * @param gapAtStartMm from the reference to the surface at the start
  */
 public record RampPhotoReadings(
-    String imagePath,
-    Scale scale,
-    Line line,
-    double runMm,
-    double riseMm,
-    double gapAtStartMm) {
+    String imagePath, Scale scale, Line line, double runMm, double riseMm, double gapAtStartMm) {
   private static final double LARGEST_PX = 100_000;
   private static final double LEAST_SCALE_PX = 20;
   private static final double LEAST_LINE_PX = 50;

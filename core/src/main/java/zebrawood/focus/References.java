@@ -16,10 +16,10 @@ public record References(
     OptionalDouble headLineAboveNozzleMm) {
   public References {
     var accepts = new Accepts();
-    lensRingAboveNozzleMm.ifPresent(mm ->
-        accepts.between("lensRingAboveNozzleMm", mm, -1000, 1000));
-    headLineAboveNozzleMm.ifPresent(mm ->
-        accepts.between("headLineAboveNozzleMm", mm, -1000, 1000));
+    lensRingAboveNozzleMm.ifPresent(
+        mm -> accepts.between("lensRingAboveNozzleMm", mm, -1000, 1000));
+    headLineAboveNozzleMm.ifPresent(
+        mm -> accepts.between("headLineAboveNozzleMm", mm, -1000, 1000));
     accepts.orThrow();
   }
 

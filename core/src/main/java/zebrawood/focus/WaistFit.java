@@ -22,13 +22,13 @@ import zebrawood.measure.Estimate;
 /**
  * At which height is a line thinnest, or a score best?
  *
- * <p>In: heights and widths in mm, or scores, with the error of each. The readings
- * themselves are fitted by least squares, not their squares: what is told apart is the same for
- * wide and for thin lines. A width follows a Gaussian beam's law (ISO 11146-1:2005, section 9), a
- * score the intensity on the beam's axis or a parabola, whichever is nearer. A law with one more
- * even term is taken where an F test says that it is better by more than chance would have it once
- * in a thousand. The covariance is {@code (J'J)^-1}, J by s, with s each reading's own error, enlarged by
- * chi-square over the degrees of freedom where that is above 1.
+ * <p>In: heights and widths in mm, or scores, with the error of each. The readings themselves are
+ * fitted by least squares, not their squares: what is told apart is the same for wide and for thin
+ * lines. A width follows a Gaussian beam's law (ISO 11146-1:2005, section 9), a score the intensity
+ * on the beam's axis or a parabola, whichever is nearer. A law with one more even term is taken
+ * where an F test says that it is better by more than chance would have it once in a thousand. The
+ * covariance is {@code (J'J)^-1}, J by s, with s each reading's own error, enlarged by chi-square
+ * over the degrees of freedom where that is above 1.
  *
  * <p>A reading that lies six robust deviations from the rest is a slip or a gap in the line: it is
  * left out and told, one at a time, a fifth of them at most; only from eight readings on.
@@ -40,6 +40,7 @@ final class WaistFit {
   /** One in a thousand by chance. */
   private static final double CLEARLY = 0.999;
 
+  private static final int USUAL_PARAMETERS = 3;
   private static final int LEAST_FOR_MORE = 8;
   private static final double FAR_OFF = 6;
   private static final double MOST_LEFT_OUT = 0.2;
@@ -78,8 +79,7 @@ final class WaistFit {
       List<Integer> leftOut,
       List<Double> heightsMm,
       double misfit,
-      Law law,
-      List<Double> parameters) {
+      FittedLaw law) {
     /** Whether it lies at least one reading inside of the first and the last. */
     boolean inside() {
       return heightsMm.size() > 2
@@ -95,29 +95,23 @@ final class WaistFit {
     boolean wellKnown() {
       return heightMm.uncertainty() <= depthMm / 4;
     }
-
-    double valueAt(double atMm) {
-      return law.value(
-          parameters.stream().mapToDouble(d -> d).toArray(), atMm - heightMm.value());
-    }
   }
 
   private WaistFit() {}
 
   static Optional<Waist> ofWidths(List<Reading> readings) {
-    return of(readings, List.of(Law.GAUSSIAN_WIDTH), Law.HIGHER_WIDTH);
+    return of(readings, List.of(Law.GAUSSIAN_WIDTH), List.of(Law.HIGHER_WIDTH, Law.DOSE_WIDTH));
   }
 
   static Optional<Waist> ofScores(List<Reading> readings) {
     return of(
         readings,
         List.of(Law.INTENSITY_SCORE, Law.PARABOLA_SCORE),
-        Law.INTENSITY_OVER_FLOOR);
+        List.of(Law.INTENSITY_OVER_FLOOR));
   }
 
-  private static Optional<Waist> of(List<Reading> all, List<Law> plain, Law higher) {
-    List<Integer> kept =
-        new ArrayList<>(IntStream.range(0, all.size()).boxed().toList());
+  private static Optional<Waist> of(List<Reading> all, List<Law> plain, List<Law> higher) {
+    List<Integer> kept = new ArrayList<>(IntStream.range(0, all.size()).boxed().toList());
     List<Integer> leftOut = new ArrayList<>();
     while (true) {
       List<Reading> readings = kept.stream().map(all::get).toList();
@@ -137,17 +131,20 @@ final class WaistFit {
   }
 
   /** The nearest of the plain laws, or the higher one where that is clearly nearer. */
-  private static Optional<Fit> best(List<Reading> readings, List<Law> plain, Law higher) {
-    Optional<Fit> usual =
-        plain.stream()
-            .flatMap(law -> Fit.of(law, readings).stream())
-            .min(Comparator.comparingDouble(f -> f.chiSquare));
-    if (readings.size() < LEAST_FOR_MORE) {
+  private static Optional<Fit> best(List<Reading> readings, List<Law> plain, List<Law> higher) {
+    Optional<Fit> usual = nearest(readings, plain);
+    if (readings.size() < LEAST_FOR_MORE || usual.filter(Fit::withinErrors).isPresent()) {
       return usual;
     }
-    return Fit.of(higher, readings)
+    return nearest(readings, higher)
         .filter(more -> usual.isEmpty() || more.clearlyBetter(usual.get()))
         .or(() -> usual);
+  }
+
+  private static Optional<Fit> nearest(List<Reading> readings, List<Law> laws) {
+    return laws.stream()
+        .flatMap(law -> Fit.of(law, readings).stream())
+        .min(Comparator.comparingDouble(f -> f.chiSquare));
   }
 
   /** One law through the readings. */
@@ -167,7 +164,8 @@ final class WaistFit {
       this.parameters = parameters;
       residuals =
           readings.stream()
-              .mapToDouble(r -> (r.value - law.value(parameters, r.heightMm - parameters[0])) / r.error)
+              .mapToDouble(
+                  r -> (r.value - law.value(parameters, r.heightMm - parameters[0])) / r.error)
               .toArray();
       chiSquare = Arrays.stream(residuals).map(r -> r * r).sum();
     }
@@ -177,7 +175,7 @@ final class WaistFit {
           || readings.stream().mapToDouble(Reading::heightMm).distinct().count() < 3) {
         return Optional.empty();
       }
-      return starts(law, readings)
+      return (law == Law.DOSE_WIDTH ? startsOfDose(readings) : starts(law, readings))
           .flatMap(start -> refined(law, readings, start).stream())
           .min(Comparator.comparingDouble(f -> f.chiSquare));
     }
@@ -230,6 +228,22 @@ final class WaistFit {
       return new Pair<>(new ArrayRealVector(values, false), new Array2DRowRealMatrix(rows, false));
     }
 
+    /** Faded ends are thin as well: begun at many places, with several depths. */
+    private static Stream<double[]> startsOfDose(List<Reading> readings) {
+      double low = readings.stream().mapToDouble(Reading::heightMm).min().orElseThrow();
+      double high = readings.stream().mapToDouble(Reading::heightMm).max().orElseThrow();
+      double least = readings.stream().mapToDouble(Reading::value).min().orElseThrow();
+      return Stream.of(0.3, 0.5, 0.7)
+          .flatMap(share ->
+              Stream.of(3, 7, 15)
+                  .map(parts -> {
+                    double rayleigh = (high - low) / parts;
+                    return new double[] {
+                      low + share * (high - low), least * least, 1 / (rayleigh * rayleigh), 0.25
+                    };
+                  }));
+    }
+
     /** Where to begin: the middle of the best third, and places around it. */
     private static Stream<double[]> starts(Law law, List<Reading> readings) {
       double low = readings.stream().mapToDouble(Reading::heightMm).min().orElseThrow();
@@ -271,10 +285,14 @@ final class WaistFit {
       return readings.size() - law.parameters;
     }
 
-    /** A law that is nearer than the readings' own errors explains nothing. */
+    /** A law that is nearer than the readings' own errors would explain nothing. */
+    boolean withinErrors() {
+      return chiSquare <= degreesOfFreedom();
+    }
+
     boolean clearlyBetter(Fit usual) {
       int freedom = degreesOfFreedom();
-      if (freedom < 1 || chiSquare >= usual.chiSquare || usual.chiSquare <= freedom) {
+      if (freedom < 1 || chiSquare >= usual.chiSquare) {
         return false;
       }
       double f = (usual.chiSquare - chiSquare) / (chiSquare / freedom);
@@ -310,12 +328,11 @@ final class WaistFit {
               new Estimate(parameters[0], Math.sqrt(Math.max(0, variance))),
               law.value(parameters, 0),
               2 * law.halfDepth(parameters),
-              law == Law.HIGHER_WIDTH || law == Law.INTENSITY_OVER_FLOOR,
+              law.parameters > USUAL_PARAMETERS,
               leftOut.stream().sorted().toList(),
               readings.stream().map(Reading::heightMm).distinct().sorted().toList(),
               freedom > 0 ? Math.sqrt(chiSquare / freedom) : 1,
-              law,
-              Arrays.stream(parameters).boxed().toList()));
+              new FittedLaw(law, Arrays.stream(parameters).boxed().toList())));
     }
   }
 }

@@ -37,8 +37,7 @@ public final class LensOptics {
             / (r.focalLengthMm() * r.focalLengthMm());
     double spot = Math.hypot(diffraction, aberration);
     double rayleigh = Math.PI * diffraction * diffraction / (4 * r.m2() * lambda);
-    double depth =
-        2 * rayleigh * Math.sqrt((1 + GROWTH) * (1 + GROWTH) - 1) * spot / diffraction;
+    double depth = 2 * rayleigh * Math.sqrt((1 + GROWTH) * (1 + GROWTH) - 1) * spot / diffraction;
     LensFinding bare =
         new LensFinding(
             diffraction,

@@ -18,15 +18,15 @@ import zebrawood.measure.Verdict;
 class LadderTest {
   private static List<Rung> scored(DoubleUnaryOperator score, double... heights) {
     return DoubleStream.of(heights)
-        .mapToObj(h ->
-            new Rung(h, OptionalDouble.empty(), OptionalDouble.of(score.applyAsDouble(h))))
+        .mapToObj(
+            h -> new Rung(h, OptionalDouble.empty(), OptionalDouble.of(score.applyAsDouble(h))))
         .toList();
   }
 
   private static List<Rung> wide(DoubleUnaryOperator width, double... heights) {
     return DoubleStream.of(heights)
-        .mapToObj(h ->
-            new Rung(h, OptionalDouble.of(width.applyAsDouble(h)), OptionalDouble.empty()))
+        .mapToObj(
+            h -> new Rung(h, OptionalDouble.of(width.applyAsDouble(h)), OptionalDouble.empty()))
         .toList();
   }
 
@@ -43,7 +43,9 @@ class LadderTest {
         .isCloseTo(5.7, within(1e-5));
     assertThat(focus(scored(h -> 10 / (1 + (h - 5.7) * (h - 5.7)), heights), 0.5))
         .isCloseTo(5.7, within(1e-5));
-    assertThat(focus(scored(h -> 2 + 8 / (1 + (h - 5.7) * (h - 5.7)), 2, 3, 4, 5, 5.5, 6, 7, 8, 9), 0.1))
+    assertThat(
+            focus(
+                scored(h -> 2 + 8 / (1 + (h - 5.7) * (h - 5.7)), 2, 3, 4, 5, 5.5, 6, 7, 8, 9), 0.1))
         .isCloseTo(5.7, within(1e-3));
     assertThat(focus(scored(h -> -1 - (h - 5.7) * (h - 5.7), heights), 0.5))
         .as("scores may be less than 0")

@@ -47,8 +47,7 @@ class RampTest {
     assertThat(f.thinnestAlongMm().getAsDouble()).isCloseTo(110, within(1e-4));
     assertThat(f.lineWidthAtFocusMm().getAsDouble()).isCloseTo(0.15, within(1e-6));
     // 1.1^2 - 1 = 0.21: half the depth is sqrt(0.21) Rayleigh ranges.
-    assertThat(f.depthOfFocusMm().getAsDouble())
-        .isCloseTo(2 * 1.5 * 0.458257569, within(1e-5));
+    assertThat(f.depthOfFocusMm().getAsDouble()).isCloseTo(2 * 1.5 * 0.458257569, within(1e-5));
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(f.higherLaw()).isFalse();
     assertThat(f.leftOut()).isEmpty();
@@ -61,8 +60,7 @@ class RampTest {
     Collections.shuffle(mixed, new Random(4));
     RampFinding a = Ramp.solve(sorted);
     RampFinding b = Ramp.solve(new RampReadings(mixed, RUN, RISE, START, 0.01));
-    assertThat(b.focusGapMm().getAsDouble())
-        .isCloseTo(a.focusGapMm().getAsDouble(), within(1e-9));
+    assertThat(b.focusGapMm().getAsDouble()).isCloseTo(a.focusGapMm().getAsDouble(), within(1e-9));
     assertThat(b.verdict()).isEqualTo(a.verdict());
   }
 

@@ -55,16 +55,15 @@ class LensOpticsTest {
   @Test
   void whatIsNotKnownIsRefusedWithTheReason() {
     assertThatThrownBy(() ->
-            new LensReadings(
-                1064, 160, 8, 1.3, LensShape.PLANO_CONVEX, OptionalDouble.empty()))
+            new LensReadings(1064, 160, 8, 1.3, LensShape.PLANO_CONVEX, OptionalDouble.empty()))
         .hasMessageContaining("shape")
         .hasMessageContaining("ideal");
     assertThat(
             new LensReadings(10_388, 50, 8, 1, LensShape.MENISCUS, OptionalDouble.empty()).shape())
         .as("two per cent off is near enough")
         .isEqualTo(LensShape.MENISCUS);
-    assertThatThrownBy(() ->
-            new LensReadings(10_387, 50, 8, 1, LensShape.MENISCUS, OptionalDouble.empty()))
+    assertThatThrownBy(
+            () -> new LensReadings(10_387, 50, 8, 1, LensShape.MENISCUS, OptionalDouble.empty()))
         .hasMessageContaining("ideal");
     assertThatThrownBy(() ->
             new LensReadings(Double.NaN, 50, 60, 0.9, LensShape.IDEAL, OptionalDouble.empty()))

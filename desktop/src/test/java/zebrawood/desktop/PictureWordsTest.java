@@ -105,6 +105,11 @@ class PictureWordsTest {
     }
 
     @Override
+    public Mark image(byte[] png, double x, double y, double width, double height) {
+      return mark();
+    }
+
+    @Override
     public Mark words(String words, double x, double y, double wrap, String look) {
       double whole = words.length() * (look.endsWith("-now") ? BOLD : LETTER);
       double wide = Math.min(whole, wrap);

@@ -82,6 +82,7 @@ class TopicsTest {
             "start",
             "site",
             "controller",
+            "focus",
             "machine",
             "event",
             "today",

@@ -142,6 +142,18 @@ final class Shots {
     onInterface(() -> type("#mirrors-least-pulse", "5 mA"));
     press("#mirrors-head-front-right-up");
     take("mirrors");
+    show("focus");
+    onInterface(() -> {
+      String[] along = {"20", "50", "75", "95", "115", "140", "180"};
+      String[] wide = {"0.56", "0.35", "0.22", "0.17", "0.22", "0.38", "0.64"};
+      for (int i = 0; i < along.length; i++) {
+        type("#focus-ramp-" + (i + 1) + "-at", along[i]);
+        type("#focus-ramp-" + (i + 1) + "-value", wide[i]);
+      }
+      type("#focus-set-gap", "9.0");
+    });
+    press("#focus-set-gap");
+    take("focus");
     show("cooling");
     onInterface(() -> {
       type("#cooling-room", "26.5");

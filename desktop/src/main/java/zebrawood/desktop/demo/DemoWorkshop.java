@@ -41,11 +41,12 @@ import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
 /**
- * Writes the label workshop into an empty file: Alder, whose bed is stale since it was moved;
- * Sedge, which holds; Flint, which is out; Bryony, whose bed was never read and whose coolant is
- * colder than the air allows; Tansy, whose software's 100 % reaches a quarter of its laser. What
- * happened to them stands in a resource; its readings go through the same forms and the same core
- * as typed ones, in the order in which they were written down.
+ * Writes the label workshop into an empty file: Alder, whose bed is stale since it was moved and
+ * whose lens is out of focus; Sedge, which holds; Flint, which is out and whose new lens was never
+ * focused; Bryony, whose bed was never read and whose coolant is colder than the air allows; Tansy,
+ * whose software's 100 % reaches a quarter of its laser. What happened to them stands in a
+ * resource; its readings go through the same forms and the same core as typed ones, in the order in
+ * which they were written down.
  */
 public final class DemoWorkshop {
   private static final String STORIES = "/zebrawood/desktop/demo/stories.json";
@@ -85,6 +86,7 @@ public final class DemoWorkshop {
    *
    * @param because the key of why it was read
    * @param typed by the names of the form's fields
+   * @param subject what it is of, where the station has several
    * @param proven whether everything that is asked is so
    */
   private record Read(
@@ -95,10 +97,12 @@ public final class DemoWorkshop {
       EntryKind kind,
       String because,
       Map<String, String> typed,
-      boolean proven)
+      boolean proven,
+      Optional<String> subject)
       implements Line {}
 
-  private record Happened(String machine, int days, double hour, EventKind event, String note)
+  private record Happened(
+      String machine, int days, double hour, EventKind event, String note, Optional<String> subject)
       implements Line {}
 
   private record Draft(String machine, String station, Map<String, String> typed) {}
@@ -190,7 +194,7 @@ public final class DemoWorkshop {
             id("entry"),
             machine.id(),
             read.station(),
-            Optional.empty(),
+            read.subject(),
             read.kind(),
             at(read),
             at(read),
@@ -221,7 +225,7 @@ public final class DemoWorkshop {
             at(happened),
             AFTERNOON,
             happened.note(),
-            Optional.empty(),
+            happened.subject(),
             List.of(),
             Optional.empty());
     workshop.record(event);

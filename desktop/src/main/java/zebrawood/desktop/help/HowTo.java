@@ -18,6 +18,25 @@ public enum HowTo {
       arrow(on, 226, 109, 212, 109);
     }
   },
+  /** A board tilted under a nozzle, with a line that is thinnest in its middle. */
+  RAMP {
+    @Override
+    void draw(Canvas on) {
+      line(on, 20, 126, 220, 126);
+      line(on, 30, 124, 212, 84);
+      line(on, 212, 84, 212, 126);
+      line(on, 104, 20, 104, 46);
+      line(on, 136, 20, 136, 46);
+      line(on, 104, 46, 114, 64);
+      line(on, 136, 46, 126, 64);
+      line(on, 114, 64, 126, 64);
+      on.line(120, 66, 120, 104, RED);
+      for (int i = -4; i <= 4; i++) {
+        double x = 121 + 18 * i;
+        on.circle(x, 124 - (x - 30) * 40 / 182, 1.2 + 0.18 * i * i, BURN);
+      }
+    }
+  },
   /** A mount's or a bed's screw from above, with the way it is turned. */
   SCREW {
     @Override

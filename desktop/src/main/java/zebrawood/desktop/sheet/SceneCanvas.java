@@ -1,6 +1,8 @@
 package zebrawood.desktop.sheet;
 
+import java.io.ByteArrayInputStream;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +13,8 @@ import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Arc;
 import javafx.scene.shape.Circle;
@@ -35,6 +39,9 @@ final class SceneCanvas implements Canvas {
   private final Map<String, PressButton> buttons = new HashMap<>();
   private final List<Node> order = new ArrayList<>();
   private final Supplier<List<Node>> children;
+
+  /** The one photograph of a picture. */
+  private byte[] shown = {};
 
   SceneCanvas(Region region, Supplier<List<Node>> children) {
     this.region = region;
@@ -114,6 +121,20 @@ final class SceneCanvas implements Canvas {
     rectangle.setWidth(Math.max(0, width));
     rectangle.setHeight(Math.max(0, height));
     return new NodeMark(rectangle);
+  }
+
+  @Override
+  public Mark image(byte[] png, double x, double y, double width, double height) {
+    ImageView view = take(ImageView.class, ImageView::new, "photo");
+    if (!Arrays.equals(shown, png)) {
+      shown = png;
+      view.setImage(new Image(new ByteArrayInputStream(png)));
+    }
+    view.setX(x);
+    view.setY(y);
+    view.setFitWidth(width);
+    view.setFitHeight(height);
+    return new NodeMark(view);
   }
 
   @Override

@@ -32,6 +32,12 @@ final class BeamRail extends Region {
   /** A name is never cut for the words behind it, unless it is longer than this. */
   private static final double NAME_WIDTH = 74;
 
+  /** A name of so many letters is never cut; a longer one gives way. */
+  private static final int SHORT_NAME = 16;
+
+  /** Where name and standing have no room for both, the shape says how it stands. */
+  private static final int MOST_LETTERS = 24;
+
   private final VBox rows = new VBox();
   private final Line solid = new Line();
   private final Line dotted = new Line();
@@ -140,8 +146,8 @@ final class BeamRail extends Region {
       String id, String title, String brief, String words, Region mark, Runnable open) {
     Label name = new Label(title);
     name.getStyleClass().add("rail-name");
-    name.setMinWidth(NAME_WIDTH);
-    Label standing = new Label(brief);
+    name.setMinWidth(title.length() <= SHORT_NAME ? USE_PREF_SIZE : NAME_WIDTH);
+    Label standing = new Label(title.length() + brief.length() > MOST_LETTERS ? "" : brief);
     standing.getStyleClass().add("rail-standing");
     standing.setMinWidth(0);
     name.setMaxWidth(Double.MAX_VALUE);

@@ -4,6 +4,7 @@ import java.util.List;
 import zebrawood.desktop.bed.BedWork;
 import zebrawood.desktop.controller.ControllerWork;
 import zebrawood.desktop.cooling.CoolingWork;
+import zebrawood.desktop.focus.FocusWork;
 import zebrawood.desktop.mirrors.MirrorsWork;
 import zebrawood.desktop.site.SiteWork;
 import zebrawood.desktop.solve.Solver;
@@ -21,17 +22,14 @@ public final class StationList {
           StartWork.DEFINITION,
           ControllerWork.DEFINITION,
           MirrorsWork.DEFINITION,
-          BedWork.DEFINITION);
+          BedWork.DEFINITION,
+          FocusWork.DEFINITION);
 
   public static List<Station> stations() {
     return ALL.stream().map(StationDefinition::station).toList();
   }
 
   public static List<Solver> solvers() {
-    return java.util.stream.Stream.concat(ALL.stream().flatMap(m -> m.solvers().stream()), java.util.stream.Stream.of(
-      Solver.of("focus-ramp", zebrawood.focus.RampReadings.class, zebrawood.focus.Ramp::solve, java.util.Set.of()),
-      Solver.of("focus-ramp-photo", zebrawood.focus.RampPhotoReadings.class, r -> zebrawood.focus.RampPhoto.solve(r, zebrawood.devices.picture.PictureFile.read("imagePath", r.imagePath())), java.util.Set.of()),
-      Solver.of("focus-ladder", zebrawood.focus.LadderReadings.class, zebrawood.focus.Ladder::solve, java.util.Set.of()),
-      Solver.of("lens", zebrawood.lens.LensReadings.class, zebrawood.lens.LensOptics::solve, java.util.Set.of()))).toList();
+    return ALL.stream().flatMap(m -> m.solvers().stream()).toList();
   }
 }

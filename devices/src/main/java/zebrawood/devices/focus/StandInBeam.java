@@ -16,7 +16,9 @@ public record StandInBeam(
     double waistMm, double rayleighMm, double focusGapMm, double overThreshold) {
   private static final double MM_PER_NM = 1e-6;
 
-  /** The beam behind a lens, from its wavelength, focal length, diameter at the lens and quality. */
+  /**
+   * The beam behind a lens, from its wavelength, focal length, diameter at the lens and quality.
+   */
   public static StandInBeam behind(
       double wavelengthNm,
       double focalLengthMm,

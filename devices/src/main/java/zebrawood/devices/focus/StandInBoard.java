@@ -127,7 +127,9 @@ public final class StandInBoard {
     return gone;
   }
 
-  /** How much of the light is taken: a bar as wide as the burn, its edges as soft as the picture. */
+  /**
+   * How much of the light is taken: a bar as wide as the burn, its edges as soft as the picture.
+   */
   private double charred(double along, double aside, double blurMm, boolean[] gone) {
     if (along < 0 || along > runMm || Math.abs(aside) > 3 || gone[(int) along]) {
       return 0;

@@ -1,2 +1,5 @@
-/** Photographs and scans: files read upright, whatever their orientation tag says, to be measured in. */
+/**
+ * Photographs and scans: files read upright, whatever their orientation tag says, to be measured
+ * in.
+ */
 package zebrawood.devices.picture;

@@ -111,8 +111,7 @@ class StandInBoardTest {
           .isLessThan(4 * f.focusGapMmUncertainty().getAsDouble());
       double[] off =
           f.samples().stream()
-              .mapToDouble(s ->
-                  11 * (s.lineWidthMm() - beam.burntMm(board.gapMm(s.alongMm()))))
+              .mapToDouble(s -> 11 * (s.lineWidthMm() - beam.burntMm(board.gapMm(s.alongMm()))))
               .sorted()
               .toArray();
       assertThat(Math.abs(off[off.length / 2])).as("pixels").isLessThan(0.5);
@@ -152,10 +151,11 @@ class StandInBoardTest {
     StandInFocus focus = new StandInFocus(BEAM, 9, 0, 0.6, 0.4, 5);
     focus.moveMm(-0.5);
     assertThat(focus.readGapMm()).as("lost in the backlash").isBetween(8.7, 8.9);
-    IntStream.of(5, 11, 7).forEach(gap -> {
-      focus.setGapMm(gap);
-      assertThat(focus.readGapMm()).isBetween(gap - 0.03, gap + 0.03);
-    });
+    IntStream.of(5, 11, 7)
+        .forEach(gap -> {
+          focus.setGapMm(gap);
+          assertThat(focus.readGapMm()).isBetween(gap - 0.03, gap + 0.03);
+        });
     assertThat(focus.probe(20)).allMatch(mm -> Math.abs(mm - 6.8) < 0.25);
     focus.setOffsetMm(0.4);
     assertThat(focus.autofocusOffMm()).isZero();

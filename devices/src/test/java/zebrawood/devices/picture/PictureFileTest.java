@@ -94,7 +94,8 @@ class PictureFileTest {
     Path words = Files.writeString(folder.resolve("words.png"), "not a picture");
     byte[] half = Files.readAllBytes(jpeg(1));
     Path cut = Files.write(folder.resolve("cut.png"), Arrays.copyOf(half, 30));
-    for (String path : new String[] {words.toString(), folder.toString(), "gone.jpg", "\0", cut.toString()}) {
+    for (String path :
+        new String[] {words.toString(), folder.toString(), "gone.jpg", "\0", cut.toString()}) {
       assertThatThrownBy(() -> PictureFile.read("imagePath", path))
           .isInstanceOf(zebrawood.measure.UnusableReading.class)
           .hasMessageContaining("imagePath")

@@ -25,6 +25,13 @@ public interface Canvas {
 
   Mark rectangle(double x, double y, double width, double height, String look);
 
+  /**
+   * A photograph.
+   *
+   * @param png the whole file; a picture has one
+   */
+  Mark image(byte[] png, double x, double y, double width, double height);
+
   /** Words with their middle at a place, wrapped at a width. */
   Mark words(String words, double x, double y, double width, String look);
 

@@ -1,5 +1,6 @@
 package zebrawood.records.picture;
 
+import java.util.Base64;
 import java.util.Locale;
 import java.util.Map;
 
@@ -43,6 +44,16 @@ public final class SvgCanvas implements Canvas {
           Map.entry("scale-allowed", "fill=\"#CBE3DB\""),
           Map.entry("scale-tick", stroked(LINE)),
           Map.entry("scale-coolant", "fill=\"" + INK + "\""),
+          Map.entry("focus-dot", "fill=\"" + RED + "\""),
+          Map.entry("focus-beam", stroked(RED)),
+          Map.entry("power-after", dashed(GREEN)),
+          Map.entry("power-now", stroked(RED)),
+          Map.entry("mark-number", "fill=\"#FFFFFF\""),
+          Map.entry("photo-mark", "fill=\"" + RED + "\" stroke=\"#FFFFFF\""),
+          Map.entry("photo-scale", dashed(AMBER)),
+          Map.entry("photo-line", dashed(GREEN)),
+          Map.entry("photo-width", stroked(RED)),
+          Map.entry("photo-focus", stroked(GREEN)),
           Map.entry("mount-plate", stroked(LINE)),
           Map.entry("mirror-mount", stroked(LINE)),
           Map.entry("mount-pivot", "fill=\"" + SOFT + "\""),
@@ -62,7 +73,8 @@ public final class SvgCanvas implements Canvas {
     this.height = height;
     svg.append(
         format(
-            "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%.0f\" height=\"%.0f\""
+            "<svg xmlns=\"http://www.w3.org/2000/svg\""
+                + " xmlns:xlink=\"http://www.w3.org/1999/xlink\" width=\"%.0f\" height=\"%.0f\""
                 + " font-family=\"Inter, DejaVu\" font-size=\"11\" text-anchor=\"middle\">",
             width, height));
   }
@@ -144,6 +156,15 @@ public final class SvgCanvas implements Canvas {
         format(
             "<rect x=\"%.1f\" y=\"%.1f\" width=\"%.1f\" height=\"%.1f\" %s/>",
             x, y, Math.max(0, wide), Math.max(0, high), look(look)));
+  }
+
+  @Override
+  public Mark image(byte[] png, double x, double y, double wide, double high) {
+    return add(
+        format(
+            "<image x=\"%.1f\" y=\"%.1f\" width=\"%.1f\" height=\"%.1f\""
+                + " xlink:href=\"data:image/png;base64,%s\"/>",
+            x, y, wide, high, Base64.getEncoder().encodeToString(png)));
   }
 
   @Override

@@ -1,0 +1,52 @@
+package zebrawood.desktop.focus;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.util.Optional;
+import zebrawood.devices.picture.PictureFile;
+import zebrawood.devices.picture.Preview;
+import zebrawood.measure.Picture;
+
+/**
+ * A photograph as it was read from its file last, with a small copy to look at. A file that changed
+ * is read again.
+ */
+final class Photograph {
+  /** A small copy is at most this wide or high. */
+  private static final int PREVIEW_PX = 1400;
+
+  private record Read(String path, Optional<FileTime> changed, Picture picture, Preview preview) {}
+
+  private volatile Optional<Read> read = Optional.empty();
+
+  /**
+   * On any thread; takes as long as decoding does.
+   *
+   * @throws zebrawood.measure.UnusableReading when it cannot be read
+   */
+  synchronized Picture picture(String path) {
+    Optional<FileTime> changed = changed(path);
+    Read now =
+        read.filter(r -> r.path.equals(path) && r.changed.equals(changed))
+            .orElseGet(() -> {
+              Picture picture = PictureFile.read("imagePath", path);
+              return new Read(path, changed, picture, Preview.of(picture, PREVIEW_PX));
+            });
+    read = Optional.of(now);
+    return now.picture;
+  }
+
+  private static Optional<FileTime> changed(String path) {
+    try {
+      return Optional.of(Files.getLastModifiedTime(Path.of(path)));
+    } catch (java.io.IOException | IllegalArgumentException noFile) {
+      return Optional.empty();
+    }
+  }
+
+  /** The small copy, when this file is the one that was read last. */
+  Optional<Preview> preview(String path) {
+    return read.filter(r -> r.path.equals(path)).map(Read::preview);
+  }
+}

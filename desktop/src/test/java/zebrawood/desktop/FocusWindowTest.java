@@ -1,0 +1,235 @@
+package zebrawood.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Path;
+import java.util.Map;
+import javafx.event.EventType;
+import javafx.scene.control.ComboBox;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.desktop.focus.FocusWay;
+import zebrawood.desktop.focus.FocusWork;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.EntryKind;
+import zebrawood.ledger.Standing;
+import zebrawood.measure.Verdict;
+
+/** Every way to find the focus, in the window. */
+class FocusWindowTest extends WindowTest {
+  @Override
+  protected void prepare(Path workshopFile) {
+    DemoWorkshop.write(workshopFile, clock.instant());
+  }
+
+  private void open() {
+    onInterface(() -> {
+      app.shell().show("focus");
+      return null;
+    });
+    settle();
+  }
+
+  @SuppressWarnings("unchecked")
+  private void choose(FocusWay way) {
+    onInterface(() -> {
+      ((ComboBox<FocusWay>) node("#focus-way")).setValue(way);
+      return null;
+    });
+    settle();
+  }
+
+  private void typeRamp(Map<String, String> widths) {
+    int row = 1;
+    for (var width : widths.entrySet()) {
+      fill("#focus-ramp-" + row + "-at", width.getKey());
+      fill("#focus-ramp-" + row + "-value", width.getValue());
+      row++;
+    }
+  }
+
+  private Entry last() {
+    return onInterface(() ->
+        app.model().opened().ledger().entriesOfFitted(FocusWork.DEFINITION.station()).getLast());
+  }
+
+  private int entries() {
+    return onInterface(
+        () -> app.model().opened().ledger().entriesAt(FocusWork.DEFINITION.station()).size());
+  }
+
+  private void record() {
+    int before = entries();
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    if (shows("#initials")) {
+      typeWords("EH");
+      keys(KeyCode.ENTER);
+    }
+    until(
+        "it is recorded",
+        () ->
+            app.model().opened().ledger().entriesAt(FocusWork.DEFINITION.station()).size()
+                == before + 1);
+    settle();
+  }
+
+  /** By hand: root of 0.17^2 (1 + (t / 1.9)^2) with the focus at a gap of 6.4 mm. */
+  private static final Map<String, String> WIDTHS =
+      new java.util.TreeMap<>(
+          Map.of(
+              "020", "0.56", "050", "0.36", "075", "0.22", "095", "0.17", "115", "0.22", "140",
+              "0.36", "180", "0.64"));
+
+  @Test
+  void aRampIsReadSetAndLeftWithinTheDepthOfFocus() {
+    open();
+    assertThat(page()).contains("with this lens: 2.5 inch");
+    typeRamp(WIDTHS);
+    assertThat(page()).contains("Set the gap to 6.").contains("Read the gap it is set to");
+    fill("#focus-set-gap", "9.0");
+    assertThat(page()).contains("Make the gap smaller by 2.");
+    record();
+    assertThat(last().verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(last().tellingFigure().orElseThrow().overLimit()).isTrue();
+    assertThat(words("#focus-ramp-1-at")).as("the ramp stays for the visit").isEqualTo("020");
+    assertThat(words("#focus-set-gap")).as("what it is set to is read anew").isEmpty();
+    fill("#focus-set-gap", "6.5");
+    assertThat(page()).contains("Leave it");
+    record();
+    assertThat(last().kind()).isEqualTo(EntryKind.AS_LEFT);
+    assertThat(last().subject()).contains("2.5 inch");
+  }
+
+  @Test
+  void whatCannotBeUsedIsSaidAndTheGapOfAnotherReferenceFollows() {
+    open();
+    fill("#focus-set-gap", "-3");
+    assertThat(words("#focus-message")).contains("0 mm to 5000 mm");
+    fill("#focus-set-gap", "");
+    typeRamp(WIDTHS);
+    unfold();
+    fill("#focus-lens-ring", "42");
+    press("#all-figures");
+    assertThat(page()).contains("48.4").contains("from the lens ring");
+  }
+
+  @ParameterizedTest
+  @EnumSource(FocusWay.class)
+  void everyWayBringsTheStandInToItsFocus(FocusWay way) {
+    open();
+    press("#practise");
+    choose(way);
+    for (int round = 0; round < 2; round++) {
+      press("#read-all");
+      until("it is measured", () -> !app.scene().lookup("#primary").isDisabled());
+      settle();
+      if (round == 0) {
+        assertThat(page()).containsAnyOf("Make the gap", "Set the autofocus offset", "Leave it");
+        press("#primary");
+      }
+    }
+    assertThat(page()).contains("Leave ").contains("In order");
+    assertThat(entries()).as("nothing of it is recorded").isEqualTo(3);
+    String told = page();
+    double off = Double.parseDouble(told.replaceFirst("(?s).*off focus by ([0-9.]+) mm.*", "$1"));
+    assertThat(off).isCloseTo(0, within(0.7));
+  }
+
+  @Test
+  void aMarkInThePhotographIsDragged() {
+    open();
+    press("#practise");
+    choose(FocusWay.PHOTO);
+    press("#read-all");
+    until("it is measured", () -> !app.scene().lookup("#primary").isDisabled());
+    unfold();
+    double before = Double.parseDouble(words("#focus-mark-3-x"));
+    Region picture = (Region) node("#focus-picture");
+    // The stand-in's photograph is 2040 by 640 pixels and fills the picture's width.
+    double scale = (picture.getWidth() - 12) / 2040;
+    double x = 6 + before * scale;
+    double y = 6 + Double.parseDouble(words("#focus-mark-3-y")) * scale;
+    onInterface(() -> {
+      mouse(picture, MouseEvent.MOUSE_PRESSED, x, y);
+      mouse(picture, MouseEvent.MOUSE_DRAGGED, x - 50, y);
+      return null;
+    });
+    assertThat(Double.parseDouble(words("#focus-mark-3-x")))
+        .isCloseTo(before - 50 / scale, within(1.0));
+    until("it is measured again", () -> !app.scene().lookup("#primary").isDisabled());
+  }
+
+  private static void mouse(Region on, EventType<MouseEvent> type, double x, double y) {
+    on.fireEvent(
+        new MouseEvent(
+            type,
+            x,
+            y,
+            x,
+            y,
+            MouseButton.PRIMARY,
+            1,
+            false,
+            false,
+            false,
+            false,
+            true,
+            false,
+            false,
+            true,
+            false,
+            true,
+            null));
+  }
+
+  @Test
+  void whatIsOnTheTableMovesIt() {
+    open();
+    unfold();
+    fill("#focus-stock", "8");
+    assertThat(page()).contains("Lower the table by 5.00 mm");
+    fill("#focus-honeycomb", "0");
+    assertThat(page()).contains("raise the table by 17.00 mm");
+    typeRamp(WIDTHS);
+    assertThat(page()).contains("What is on the table changed");
+  }
+
+  @Test
+  void aRampIsPlannedFromWhatIsRoughlyKnown() {
+    open();
+    unfold();
+    fill("#focus-depth", "1.5");
+    fill("#focus-rough-gap", "7");
+    fill("#focus-rough-unsure", "2");
+    fill("#focus-clearance", "1");
+    // Twice the depth and the doubt on both sides: 5 mm each.
+    assertThat(page()).contains("Rise 10.0 mm, gap at the start 12.0 mm");
+    fill("#focus-clearance", "3");
+    assertThat(page()).contains("cut it short");
+  }
+
+  @Test
+  void aNewLensWasNeverFocused() {
+    onInterface(() -> {
+      app.model()
+          .choose(
+              app.model().machinesProperty().get().stream()
+                  .filter(m -> m.name().equals("Flint"))
+                  .findFirst()
+                  .orElseThrow());
+      return null;
+    });
+    until("Flint is open", () -> app.model().opened().machine().name().equals("Flint"));
+    open();
+    assertThat(page()).contains("with this lens: 254 mm").contains("on file: 160 mm");
+    assertThat(onInterface(() -> app.model().opened().standing(FocusWork.DEFINITION.station())))
+        .isInstanceOf(Standing.Open.class);
+  }
+}
