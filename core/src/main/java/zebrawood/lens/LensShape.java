@@ -1,5 +1,7 @@
 package zebrawood.lens;
 
+import java.util.List;
+
 /** How a lens is ground, as far as it matters for its aberration. */
 public enum LensShape {
   PLANO_CONVEX(0.0286),
@@ -12,5 +14,10 @@ public enum LensShape {
 
   LensShape(double aberration) {
     this.aberration = aberration;
+  }
+
+  /** Those whose aberration is known at a wavelength. */
+  public static List<LensShape> known(double wavelengthNm) {
+    return LensReadings.aberrationKnown(wavelengthNm) ? List.of(values()) : List.of(IDEAL);
   }
 }

@@ -22,7 +22,6 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.text.Text;
-import zebrawood.ledger.Event;
 import zebrawood.machine.Machine;
 import zebrawood.words.Phrasebook;
 
@@ -67,7 +66,7 @@ class PseudoLanguageWindowTest extends WindowTest {
     List<String> own = new ArrayList<>(Works.standInWords());
     app.model().machinesProperty().get().forEach(m -> own.addAll(List.of(m.name().split("\\W+"))));
     app.model().opened().ledger().events().stream()
-        .map(Event::note)
+        .flatMap(e -> Stream.concat(Stream.of(e.note()), e.subject().stream()))
         .forEach(note -> own.addAll(List.of(note.split("\\W+"))));
     return own;
   }

@@ -28,6 +28,20 @@ class SubjectsWindowTest extends WindowTest {
     DemoWorkshop.write(workshopFile, clock.instant());
   }
 
+  /** A machine of which nobody said which lens is on it. */
+  private void openTansy() {
+    onInterface(() -> {
+      app.model()
+          .choose(
+              app.model().machinesProperty().get().stream()
+                  .filter(m -> m.name().equals("Tansy"))
+                  .findFirst()
+                  .orElseThrow());
+      return null;
+    });
+    until("Tansy is open", () -> app.model().opened().machine().name().equals("Tansy"));
+  }
+
   private void open() {
     onInterface(() -> {
       app.shell().show("sample");
@@ -83,6 +97,7 @@ class SubjectsWindowTest extends WindowTest {
 
   @Test
   void eachLensStandsByItself() {
+    openTansy();
     open();
     fill("#sample-left", "0.4");
     fill("#sample-middle", "0.4");

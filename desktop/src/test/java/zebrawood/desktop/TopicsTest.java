@@ -83,6 +83,7 @@ class TopicsTest {
             "site",
             "controller",
             "focus",
+            "lens",
             "machine",
             "event",
             "today",

@@ -86,7 +86,6 @@ final class Shots {
     press("#reading-1-1");
     take("bed");
     onInterface(() -> assembly.model().darkProperty().set(true));
-    take("bed-dark");
     onInterface(() -> fire(KeyCode.F1, false));
     take("about");
     escape();
@@ -154,6 +153,9 @@ final class Shots {
     });
     press("#focus-set-gap");
     take("focus");
+    show("lens");
+    press("#proof-seat");
+    take("lens");
     show("cooling");
     onInterface(() -> {
       type("#cooling-room", "26.5");

@@ -5,6 +5,7 @@ import zebrawood.desktop.bed.BedWork;
 import zebrawood.desktop.controller.ControllerWork;
 import zebrawood.desktop.cooling.CoolingWork;
 import zebrawood.desktop.focus.FocusWork;
+import zebrawood.desktop.lens.LensWork;
 import zebrawood.desktop.mirrors.MirrorsWork;
 import zebrawood.desktop.site.SiteWork;
 import zebrawood.desktop.solve.Solver;
@@ -23,7 +24,8 @@ public final class StationList {
           ControllerWork.DEFINITION,
           MirrorsWork.DEFINITION,
           BedWork.DEFINITION,
-          FocusWork.DEFINITION);
+          FocusWork.DEFINITION,
+          LensWork.DEFINITION);
 
   public static List<Station> stations() {
     return ALL.stream().map(StationDefinition::station).toList();

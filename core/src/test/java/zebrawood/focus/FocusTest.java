@@ -1,0 +1,158 @@
+package zebrawood.focus;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+import static zebrawood.words.Phrasebook.ENGLISH;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
+import org.junit.jupiter.api.Test;
+import zebrawood.focus.FocusTask.Board;
+import zebrawood.measure.Verdict;
+
+class FocusTest {
+  private static final OptionalDouble NONE = OptionalDouble.empty();
+  private static final Board BOARD = new Board(200, 10, 12);
+
+  private static FocusFinding solve(
+      FocusTask task, OptionalDouble set, OptionalDouble depth, double defocus) {
+    return Focus.solve(
+        new FocusReadings(
+            task,
+            new References(FocusReference.NOZZLE_TIP, NONE, NONE),
+            set,
+            depth,
+            Optional.empty(),
+            Optional.empty(),
+            defocus),
+        path -> {
+          throw new AssertionError("no picture is read");
+        });
+  }
+
+  private static RampReadings ramp(double focus, double waist, double rayleigh) {
+    return new RampReadings(
+        DoubleStream.iterate(0, a -> a <= 200, a -> a + 10)
+            .mapToObj(a ->
+                new RampReadings.Sample(
+                    a, waist * Math.hypot(1, (12 - a * 0.05 - focus) / rayleigh)))
+            .toList(),
+        200,
+        10,
+        12,
+        0.01);
+  }
+
+  @Test
+  void nothingIsSaidOfASettingThatNobodyRead() {
+    FocusFinding f = solve(new FocusTask.ByRamp(ramp(7, 0.15, 1.5)), NONE, NONE, 0);
+    assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(f.offMm()).isEmpty();
+    assertThat(f.advice(ENGLISH).getFirst()).startsWith("Set the gap to 7.00 mm");
+  }
+
+  @Test
+  void withinIsHalfTheDepthOfFocusOnEitherSide() {
+    // Half the depth: root of 0.21 times 1.5 mm is 0.687 mm.
+    FocusTask task = new FocusTask.ByRamp(ramp(7, 0.15, 1.5));
+    assertThat(solve(task, OptionalDouble.of(7.68), NONE, 0).verdict()).isEqualTo(Verdict.WITHIN);
+    FocusFinding above = solve(task, OptionalDouble.of(7.70), NONE, 0);
+    assertThat(above.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(above.advice(ENGLISH).getFirst()).startsWith("Make the gap smaller by 0.70 mm");
+    assertThat(solve(task, OptionalDouble.of(6.2), NONE, 0).advice(ENGLISH).getFirst())
+        .startsWith("Make the gap larger by 0.80 mm");
+    assertThat(solve(task, OptionalDouble.of(9), NONE, 2).verdict())
+        .as("a defocus that is meant")
+        .isEqualTo(Verdict.WITHIN);
+  }
+
+  @Test
+  void theQuickWaysCarryHowSureTheyAre() {
+    Located pencilled = new FocusTask.ByPencil(100, 8, BOARD).locate(p -> null);
+    assertThat(pencilled.gapMm().orElseThrow().value()).isEqualTo(7);
+    // 8 mm to either side are two deviations along the board; it rises by a twentieth.
+    assertThat(pencilled.gapMm().orElseThrow().uncertainty()).isCloseTo(0.2, within(1e-9));
+    Located equal = new FocusTask.ByEqualWidths(60, 140, 8, BOARD).locate(p -> null);
+    assertThat(equal.gapMm().orElseThrow().value()).isEqualTo(7);
+    assertThat(equal.gapMm().orElseThrow().uncertainty())
+        .isCloseTo(0.2 / Math.sqrt(2), within(1e-9));
+    Located unchecked = new FocusTask.ByGauge(7, NONE).locate(p -> null);
+    assertThat(unchecked.warnings()).hasSize(1);
+    assertThat(unchecked.gapMm().orElseThrow().uncertainty()).isCloseTo(0.2887, within(1e-4));
+  }
+
+  @Test
+  void anOblongSpotHasTwoFociAndTheBestBetweenThem() {
+    FocusTask axes = new FocusTask.ByAxes(ramp(6.6, 0.1, 1), ramp(7.4, 0.2, 1));
+    Located f = axes.locate(p -> null);
+    assertThat(f.axes().get(0).value()).isCloseTo(6.6, within(1e-5));
+    assertThat(f.axes().get(1).value()).isCloseTo(7.4, within(1e-5));
+    // By a search over all gaps of the sum of both squared widths.
+    double best =
+        DoubleStream.iterate(6, g -> g < 8, g -> g + 1e-4)
+            .boxed()
+            .min(
+                java.util.Comparator.comparingDouble(
+                    g -> 0.01 * (1 + Math.pow(g - 6.6, 2)) + 0.04 * (1 + Math.pow(g - 7.4, 2))))
+            .orElseThrow();
+    assertThat(f.gapMm().orElseThrow().value()).isCloseTo(best, within(2e-4));
+  }
+
+  @Test
+  void anAutofocusIsJudgedByItsOffsetAndItsScatter() {
+    List<Double> chosen = List.of(6.6, 6.62, 6.58, 6.6);
+    FocusTask task = new FocusTask.ByProbe(chosen, 0.01, 7, 0.02, OptionalDouble.of(0));
+    FocusFinding f = solve(task, NONE, OptionalDouble.of(0.6), 0);
+    assertThat(f.located().probe().orElseThrow().offsetMm().value()).isCloseTo(0.4, within(1e-9));
+    assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(f.advice(ENGLISH).getFirst()).startsWith("Set the autofocus offset to 0.40 mm");
+    assertThat(
+            solve(
+                    new FocusTask.ByProbe(chosen, 0.01, 7, 0.02, OptionalDouble.of(0.3)),
+                    NONE,
+                    OptionalDouble.of(0.6),
+                    0)
+                .verdict())
+        .isEqualTo(Verdict.WITHIN);
+    FocusTask wild =
+        new FocusTask.ByProbe(List.of(6.0, 7.2, 6.5), 0.01, 7, 0.02, OptionalDouble.of(0.4));
+    assertThat(solve(wild, NONE, OptionalDouble.of(0.6), 0).advice(ENGLISH).getFirst())
+        .startsWith("Clean the probe");
+  }
+
+  @Test
+  void aGapIsConvertedOnlyBetweenReferencesThatWereMeasured() {
+    References known = new References(FocusReference.NOZZLE_TIP, OptionalDouble.of(42), NONE);
+    assertThat(known.gapMm(7, FocusReference.LENS_RING)).hasValue(49);
+    assertThat(known.gapMm(7, FocusReference.NOZZLE_TIP)).hasValue(7);
+    assertThat(known.gapMm(7, FocusReference.HEAD_LINE)).isEmpty();
+    References fromRing =
+        new References(FocusReference.LENS_RING, OptionalDouble.of(42), OptionalDouble.of(10));
+    assertThat(fromRing.gapMm(49, FocusReference.HEAD_LINE)).hasValue(17);
+  }
+
+  @Test
+  void whatIsOnTheTableMovesItDownByWhatItGrew() {
+    StackUp then = new StackUp(0, 22, 0, 3);
+    assertThat(then.tableUpMm(new StackUp(0, 22, 0, 8), 0)).isEqualTo(-5);
+    assertThat(then.tableUpMm(new StackUp(0, 0, 0, 3), 0)).isEqualTo(22);
+    assertThat(then.tableUpMm(then, 2)).isEqualTo(-2);
+    assertThatThrownBy(() -> new StackUp(-1, Double.NaN, 0, 0))
+        .hasMessageContaining("riserMm")
+        .hasMessageContaining("honeycombMm");
+  }
+
+  @Test
+  void aPlannedRampCoversTheDoubtAndKeepsClear() {
+    RampPlan plan = RampPlan.of(7, 2, 1.5, 200, 1);
+    assertThat(plan.gapAtStartMm()).isEqualTo(12);
+    assertThat(plan.riseMm()).isEqualTo(10);
+    assertThat(plan.tooNear()).isFalse();
+    RampPlan near = RampPlan.of(7, 2, 1.5, 200, 4);
+    assertThat(near.gapAtStartMm() - near.riseMm()).isEqualTo(4);
+    assertThat(near.tooNear()).isTrue();
+  }
+}

@@ -1,0 +1,102 @@
+package zebrawood.lens;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+import static zebrawood.words.Phrasebook.ENGLISH;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import zebrawood.lens.LensCompared.Beam;
+import zebrawood.lens.LensJob.Stock;
+import zebrawood.lens.LensVisit.Item;
+import zebrawood.lens.LensVisit.Proof;
+import zebrawood.measure.Verdict;
+
+class LensVisitTest {
+  private static final OptionalDouble NONE = OptionalDouble.empty();
+  private static final List<Proof> ALL =
+      Arrays.stream(Item.values()).map(i -> new Proof(i, true)).toList();
+
+  private static RackLens lens(double focal) {
+    return new RackLens(focal + " mm", focal, LensShape.MENISCUS, NONE);
+  }
+
+  private static LensVisit.Rack rack(LensJob job, double... focals) {
+    List<RackLens> all = Arrays.stream(focals).mapToObj(LensVisitTest::lens).toList();
+    return new LensVisit.Rack(
+        new Beam(10_600, 9, 1.3),
+        all.getFirst(),
+        all.subList(1, all.size()),
+        job,
+        OptionalDouble.of(700));
+  }
+
+  private static LensVisit.Found solve(List<Proof> proofs, Optional<LensVisit.Rack> rack) {
+    return LensVisit.solve(new LensVisit.Readings(proofs, rack));
+  }
+
+  @Test
+  void onlyAFittingThatWasLookedAtAllOverIsInOrder() {
+    assertThat(solve(ALL, Optional.empty()).verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(solve(List.of(), Optional.empty()).verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(solve(ALL.subList(0, 3), Optional.empty()).verdict())
+        .isEqualTo(Verdict.MEASURE_AGAIN);
+    LensVisit.Found loose = solve(List.of(new Proof(Item.TUG, false)), Optional.empty());
+    assertThat(loose.verdict()).isEqualTo(Verdict.STOP);
+    assertThat(loose.advice(ENGLISH).getFirst()).contains("tugged");
+    assertThat(loose.compared()).as("nothing is said of optics nobody told").isEmpty();
+  }
+
+  @Test
+  void theShortestLensThatSuitsTheJobIsTaken() {
+    LensJob fine = new LensJob(NONE, OptionalDouble.of(0.12), OptionalDouble.of(300), Stock.WOOD);
+    LensVisit.Found f = solve(ALL, Optional.of(rack(fine, 101.6, 63.5, 50.8)));
+    assertThat(f.best()).contains("50.8 mm");
+    assertThat(f.on().orElseThrow().suits()).as("4 M2 lambda f / (pi D) is 0.198").isFalse();
+    assertThat(f.advice(ENGLISH)).anyMatch(a -> a.contains("Take the lens 50.8 mm"));
+
+    LensJob thick = new LensJob(OptionalDouble.of(12), NONE, NONE, Stock.ACRYLIC);
+    LensVisit.Found cut = solve(ALL, Optional.of(rack(thick, 38.1, 101.6, 190)));
+    assertThat(cut.best()).as("the long one leans least").contains("190.0 mm");
+    assertThat(cut.on().orElseThrow().taperMm().getAsDouble()).isPositive();
+
+    LensJob large = new LensJob(NONE, NONE, OptionalDouble.of(900), Stock.WOOD);
+    LensVisit.Found none = solve(ALL, Optional.of(rack(large, 50.8)));
+    assertThat(none.best()).isEmpty();
+    assertThat(none.warnings(ENGLISH)).anyMatch(w -> w.contains("field ends at 700 mm"));
+  }
+
+  @Test
+  void thickStockIsCutInLayersOfTwoRayleighRanges() {
+    LensFinding optics =
+        LensOptics.solve(new LensReadings(10_600, 63.5, 9, 1.3, LensShape.MENISCUS, NONE));
+    double deep = 2 * optics.rayleighRangeMm();
+    assertThat(optics.spotAtMm(deep / 2)).isLessThan(1.4143 * optics.spotMm());
+    Passes one = Passes.of(optics, deep, Stock.WOOD);
+    assertThat(one.count()).isEqualTo(1);
+    assertThat(one.pauseS()).isZero();
+    Passes three = Passes.of(optics, 2.5 * deep, Stock.ACRYLIC);
+    assertThat(three.count()).isEqualTo(3);
+    assertThat(three.layerMm() * 3).isCloseTo(2.5 * deep, within(1e-9));
+    assertThat(three.firstFocusBelowMm()).isEqualTo(three.layerMm() / 2);
+    // L^2 / 4a with a = 0.11 mm2/s.
+    assertThat(three.pauseS()).isCloseTo(three.layerMm() * three.layerMm() / 0.44, within(1e-9));
+    assertThat(Passes.of(optics, 6 * deep, Stock.WOOD).not()).isTrue();
+  }
+
+  @Test
+  void twoLensesOfOneNameAreRefused() {
+    LensJob any = new LensJob(NONE, NONE, NONE, Stock.WOOD);
+    assertThatThrownBy(() -> rack(any, 50.8, 50.8)).hasMessageContaining("others");
+  }
+
+  @Test
+  void aberrationIsOnlyReckonedWhereItIsKnown() {
+    assertThat(LensShape.known(10_600)).containsExactly(LensShape.values());
+    assertThat(LensShape.known(1064)).containsExactly(LensShape.IDEAL);
+  }
+}

@@ -1,0 +1,79 @@
+package zebrawood.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.desktop.lens.LensWork;
+import zebrawood.ledger.EntryKind;
+
+/** The lens sheet in the window: fitting proven, lenses compared, one chosen for a job. */
+class LensWindowTest extends WindowTest {
+  @Override
+  protected void prepare(Path workshopFile) {
+    DemoWorkshop.write(workshopFile, clock.instant());
+  }
+
+  private void open() {
+    onInterface(() -> {
+      app.shell().show("lens");
+      return null;
+    });
+    settle();
+  }
+
+  @Test
+  void aFittingIsProvenAndRecordedOfTheLensThatIsOn() {
+    open();
+    assertThat(page()).contains("with this lens: 2.5 inch").contains("Prove");
+    for (String item : new String[] {"orientation", "seat", "tug", "clean"}) {
+      press("#proof-" + item);
+    }
+    assertThat(page()).contains("The lens is in order");
+    int before =
+        onInterface(
+            () -> app.model().opened().ledger().entriesAt(LensWork.DEFINITION.station()).size());
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    if (shows("#initials")) {
+      typeWords("EH");
+      keys(KeyCode.ENTER);
+    }
+    until(
+        "it is recorded",
+        () ->
+            app.model().opened().ledger().entriesAt(LensWork.DEFINITION.station()).size()
+                == before + 1);
+    var entry =
+        onInterface(
+            () -> app.model().opened().ledger().entriesAt(LensWork.DEFINITION.station()).getLast());
+    assertThat(entry.kind()).isEqualTo(EntryKind.AS_LEFT);
+    assertThat(entry.subject()).contains("2.5 inch");
+  }
+
+  @Test
+  void theRackIsComparedForAJob() {
+    open();
+    unfold();
+    fill("#lens-thickness", "");
+    fill("#lens-finest", "0.12");
+    press("#all-figures");
+    // Of the demo's rack only the 1.5 inch lens's spot is finer.
+    assertThat(page()).contains("For this job: 1.5 inch").contains("coarser than 0.120 mm");
+    fill("#lens-finest", "0.05");
+    assertThat(page()).contains("No lens of the rack suits all of this job");
+    fill("#lens-finest", "");
+    fill("#lens-thickness", "18");
+    assertThat(page()).contains("passes of").contains("char the top");
+    fill("#lens-beam", "80");
+    assertThat(words("#lens-message")).contains("at most the focal length");
+  }
+
+  @Test
+  void ofABeamNobodyToldNothingIsSaid() {
+    open();
+    fill("#lens-beam", "");
+    assertThat(page()).contains("read: Beam at the lens");
+  }
+}
