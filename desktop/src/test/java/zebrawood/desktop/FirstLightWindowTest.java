@@ -119,7 +119,7 @@ class FirstLightWindowTest extends WindowTest {
     clock.advance(Duration.ofDays(2));
     keys(KeyCode.CONTROL, KeyCode.E);
     assertThat(words("#event-doubts"))
-        .isEqualTo("Puts in doubt: Site, Cooling, Start-up, Mirrors, Bed.");
+        .isEqualTo("Puts in doubt: Site, Cooling, Start-up, Mirrors, Bed, Focus.");
     keys(KeyCode.ENTER);
     until("the event is recorded", () -> !app.model().opened().ledger().events().isEmpty());
     assertThat(standing()).isInstanceOf(Standing.Stale.class);

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Path;
 import java.util.Map;
 import javafx.event.EventType;
+import javafx.geometry.Point2D;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
@@ -166,14 +167,16 @@ class FocusWindowTest extends WindowTest {
     until("it is measured again", () -> !app.scene().lookup("#primary").isDisabled());
   }
 
+  /** At a place of the picture; the toolkit counts from the scene's corner. */
   private static void mouse(Region on, EventType<MouseEvent> type, double x, double y) {
+    Point2D at = on.localToScene(x, y);
     on.fireEvent(
         new MouseEvent(
             type,
-            x,
-            y,
-            x,
-            y,
+            at.getX(),
+            at.getY(),
+            at.getX(),
+            at.getY(),
             MouseButton.PRIMARY,
             1,
             false,
