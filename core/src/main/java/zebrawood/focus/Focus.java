@@ -67,14 +67,29 @@ public final class Focus {
     }
     boolean within =
         off.isPresent() && Math.abs(off.getAsDouble()) <= allowed.orElse(2 * gap.uncertainty());
+    List<Advice> advice = new ArrayList<>(ofSensor(readings));
+    boolean proven = advice.isEmpty();
+    advice.addAll(advice(wanted, gap, off, within));
     return new FocusFinding(
         located,
         off,
         allowed,
         readings.tableUpMm(),
-        within ? Verdict.WITHIN : Verdict.ADJUST,
-        advice(wanted, gap, off, within),
+        within ? proven ? Verdict.WITHIN : Verdict.MEASURE_AGAIN : Verdict.ADJUST,
+        advice,
         warnings);
+  }
+
+  /** A head that does not follow the sheet keeps no focus. */
+  private static List<Advice> ofSensor(FocusReadings readings) {
+    Message follows = Message.of("focus.sensor");
+    return readings
+        .head()
+        .map(head ->
+            head.sensorFollows()
+                .map(so -> so ? List.<Advice>of() : List.of(Advice.notSo(follows)))
+                .orElseGet(() -> List.of(Advice.prove(follows))))
+        .orElse(List.of());
   }
 
   private static List<Advice> advice(

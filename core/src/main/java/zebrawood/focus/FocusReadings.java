@@ -14,6 +14,7 @@ import zebrawood.measure.Accepts;
  * @param stack what is on the table now; empty while nobody said so
  * @param stackThen what was on it when the focus was last left
  * @param defocusMm how far the focus is meant to lie above the surface, less than 0 for below it
+ * @param head of a machine that cuts sheet metal; else empty
  */
 public record FocusReadings(
     FocusTask task,
@@ -22,7 +23,8 @@ public record FocusReadings(
     OptionalDouble depthMm,
     Optional<StackUp> stack,
     Optional<StackUp> stackThen,
-    double defocusMm) {
+    double defocusMm,
+    Optional<CuttingHead> head) {
   public FocusReadings {
     var accepts = new Accepts().between("defocusMm", defocusMm, -200, 200);
     setGapMm.ifPresent(mm -> accepts.between("setGapMm", mm, 0, RampReadings.LONGEST_MM));

@@ -43,6 +43,12 @@ public final class RampPhoto {
 
   private static final int ENOUGH_TO_TELL_ERRORS = 20;
 
+  /**
+   * Uneven light and a lens's distortion shift the thinnest place, of which the widths' scatter
+   * says nothing: this share of the depth of focus.
+   */
+  private static final double OF_PICTURE = 0.01;
+
   private RampPhoto() {}
 
   public static RampPhotoFinding solve(RampPhotoReadings readings, Picture picture) {
@@ -214,7 +220,7 @@ public final class RampPhoto {
   private static RampPhotoFinding finding(RampFinding ramp, List<Sample> samples) {
     return new RampPhotoFinding(
         ramp.focusGapMm(),
-        ramp.focusGapMmUncertainty(),
+        ofPicture(ramp),
         ramp.thinnestAlongMm(),
         ramp.lineWidthAtFocusMm(),
         ramp.depthOfFocusMm(),
@@ -225,5 +231,14 @@ public final class RampPhoto {
         ramp.verdict(),
         ramp.advice(),
         new ArrayList<>(ramp.warnings()));
+  }
+
+  private static OptionalDouble ofPicture(RampFinding ramp) {
+    return ramp.focusGapMmUncertainty().isPresent()
+        ? OptionalDouble.of(
+            Math.hypot(
+                ramp.focusGapMmUncertainty().getAsDouble(),
+                OF_PICTURE * ramp.depthOfFocusMm().getAsDouble()))
+        : OptionalDouble.empty();
   }
 }

@@ -27,7 +27,8 @@ class FocusTest {
             depth,
             Optional.empty(),
             Optional.empty(),
-            defocus),
+            defocus,
+            Optional.empty()),
         path -> {
           throw new AssertionError("no picture is read");
         });
@@ -154,5 +155,47 @@ class FocusTest {
     RampPlan near = RampPlan.of(7, 2, 1.5, 200, 4);
     assertThat(near.gapAtStartMm() - near.riseMm()).isEqualTo(4);
     assertThat(near.tooNear()).isTrue();
+  }
+
+  @Test
+  void aCuttingHeadKeepsNoFocusWhoseSensorDoesNotFollow() {
+    FocusTask task = new FocusTask.ByGauge(7, OptionalDouble.of(0.05));
+    var recipe =
+        new CuttingHead.Recipe(
+            CuttingHead.Gas.NITROGEN, NONE, CuttingHead.Nozzle.DOUBLE, NONE, NONE, NONE, NONE);
+    List<Verdict> verdicts =
+        java.util.stream.Stream.of(Optional.of(true), Optional.of(false), Optional.<Boolean>empty())
+            .map(follows ->
+                Focus.solve(
+                        new FocusReadings(
+                            task,
+                            new References(FocusReference.NOZZLE_TIP, NONE, NONE),
+                            OptionalDouble.of(7),
+                            OptionalDouble.of(1),
+                            Optional.empty(),
+                            Optional.empty(),
+                            0,
+                            Optional.of(new CuttingHead(follows, recipe, Optional.empty()))),
+                        path -> null)
+                    .verdict())
+            .toList();
+    assertThat(verdicts)
+        .containsExactly(Verdict.WITHIN, Verdict.MEASURE_AGAIN, Verdict.MEASURE_AGAIN);
+  }
+
+  @Test
+  void aManualHeadStopsWhereverTheFocusChanges() {
+    var stages =
+        List.of(
+            new CuttingHead.Stage(12, 4, 1.5, 1),
+            new CuttingHead.Stage(8, 4, 2, 1),
+            new CuttingHead.Stage(4, -2, 2.5, 0.8));
+    var piercing = new CuttingHead.Piercing(stages, OptionalDouble.of(-3), 2, 30);
+    assertThat(piercing.stops()).as("after the second and after the third stage").isEqualTo(2);
+    assertThat(piercing.minutesWithMotor()).isEqualTo(3);
+    assertThat(piercing.minutesByHand()).isEqualTo(7);
+    assertThat(new CuttingHead.Piercing(stages, NONE, 2, 30).stops()).isEqualTo(1);
+    assertThatThrownBy(() -> new CuttingHead.Piercing(List.of(), NONE, 2, 30))
+        .hasMessageContaining("stages");
   }
 }

@@ -37,6 +37,7 @@ import zebrawood.focus.RampReadings;
 import zebrawood.focus.References;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
+import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
 import zebrawood.measure.UnusableReading;
 import zebrawood.quantity.Amount;
@@ -62,6 +63,9 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
 
   private static final Quantity MM = Quantity.LENGTH;
   private static final double LONGEST_MM = 5000;
+
+  /** Behind what the machine is set to. */
+  private static final int FITTING_AT = 4;
 
   /** With uncertainties there is no room for more. */
   private static final int MOST_TILES = 3;
@@ -140,6 +144,7 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
                           "visit.probe." + i, Message.of("focus.probe-row", i), MM, 0, LONGEST_MM));
   private final PhotoFields photo = new PhotoFields(form());
   private final TableFields table = new TableFields(form());
+  private final Optional<HeadFields> head;
   private boolean gone;
   private final Photograph photograph = new Photograph();
   private final ReadOnlyObjectWrapper<Message> move = new ReadOnlyObjectWrapper<>(Message.NONE);
@@ -148,11 +153,15 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
   public FocusWork(Machine machine, DisplayUnits units) {
     super(new StationForm("focus", units));
     this.machine = machine;
+    head =
+        machine.build() == Build.FIBRE_CUTTING_HEAD
+            ? Optional.of(new HeadFields(form()))
+            : Optional.empty();
     resolution.set(0.02);
     scoreResolution.set(0.5);
     begin();
-    Stream.concat(table.layers().stream(), Stream.of(table.defocus()))
-        .forEach(f -> f.textProperty().subscribe(text -> showMove()));
+    table.fields().forEach(f -> f.textProperty().subscribe(text -> showMove()));
+    table.zGrows().valueProperty().subscribe(way -> showMove());
     Stream.of(roughGap, roughUnsure, clearance, depth, run)
         .forEach(f -> f.textProperty().subscribe(text -> showPlan()));
     photo.path().textProperty().subscribe(text -> loadPhoto());
@@ -199,7 +208,8 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
   protected Stream<Field> used() {
     return Stream.of(
             needed(),
-            table.fields(),
+            table.fields().map(f -> (Field) f),
+            head.stream().flatMap(HeadFields::used),
             Stream.of(lensRing, headLine, setGap, depth, gaugeRead, offsetSet))
         .flatMap(s -> s);
   }
@@ -234,6 +244,7 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
 
   @Override
   protected FocusReadings readings() {
+    head.ifPresent(HeadFields::show);
     return new FocusReadings(
         task(),
         new References(reference.get(), lensRing.value(), headLine.value()),
@@ -241,7 +252,8 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
         depth.value(),
         table.now(),
         table.then(),
-        table.defocusMm());
+        table.defocusMm(),
+        head.map(HeadFields::told));
   }
 
   private FocusTask task() {
@@ -309,6 +321,15 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
 
   @Override
   public List<Part> parts() {
+    List<Part> parts = new ArrayList<>(usualParts());
+    head.ifPresent(h -> {
+      parts.add(FITTING_AT, h.proof());
+      parts.addAll(h.folds());
+    });
+    return parts;
+  }
+
+  private List<Part> usualParts() {
     return List.of(
         Part.heading("sheet.readings", "sheet.keys"),
         Part.rows(way),
@@ -317,12 +338,8 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
         new Part.Anew(way.valueProperty(), this::partsOfWay),
         new Part.Told(),
         new Part.Practising(),
-        Part.fold(
-            "focus.table",
-            Part.hint("focus.table.hint"),
-            new Part.Rows(table.layers()),
-            Part.rows(table.defocus()),
-            new Part.Live(move.getReadOnlyProperty())),
+        new Part.Fold(
+            "focus-table-fold", Message.of("focus.table"), table.parts(move.getReadOnlyProperty())),
         Part.fold(
             "focus.measured-from",
             Part.rows(reference),
@@ -494,16 +511,7 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
   }
 
   private void showMove() {
-    if (table.now().isEmpty() || table.then().isEmpty()) {
-      move.set(Message.of(table.now().isEmpty() ? "focus.move.say" : "focus.move.unknown"));
-      return;
-    }
-    double up = table.then().get().tableUpMm(table.now().get(), table.defocusMm());
-    Amount amount = Amount.mm(Math.abs(up), 2);
-    move.set(
-        Math.abs(up) < 0.005
-            ? Message.of("focus.move.stay")
-            : up < 0 ? Message.of("focus.move.down", amount) : Message.of("focus.move.up", amount));
+    move.set(table.move());
   }
 
   private void showPlan() {

@@ -58,6 +58,7 @@ public final class LensWork extends StationWork<LensVisit.Readings, LensVisit.Fo
   private final Optional<String> fitted;
   private final QuantityField focal = form().positive("focal", MM, 5000);
   private final QuantityField field = form().positive("field", MM, 5000);
+  private final QuantityField working = form().positive("working", MM, 5000);
   private final QuantityField beam = form().positive("beam", MM, 500);
   private final QuantityField m2 = form().quantity("m2", Quantity.NUMBER, 1, 1000);
   private final QuantityField thickness = form().positive("thickness", MM, 1000);
@@ -111,7 +112,7 @@ public final class LensWork extends StationWork<LensVisit.Readings, LensVisit.Fo
   @Override
   protected Stream<Field> used() {
     return Stream.concat(
-        Stream.of(focal, field, beam, m2, thickness, finest, area),
+        Stream.of(focal, field, working, beam, m2, thickness, finest, area),
         rack.rows().stream().flatMap(r -> r.fields().stream()));
   }
 
@@ -153,7 +154,7 @@ public final class LensWork extends StationWork<LensVisit.Readings, LensVisit.Fo
         Part.hint("lens.optics.hint"),
         Part.rows(focal, beam),
         new Part.Told(),
-        Part.fold("lens.more", Part.rows(shape, m2, field)),
+        Part.fold("lens.more", Part.rows(shape, m2, field, working)),
         Part.fold(
             "lens.job", Part.hint("lens.job.hint"), Part.rows(thickness, finest, area, stock)),
         Part.fold(
@@ -211,6 +212,18 @@ public final class LensWork extends StationWork<LensVisit.Readings, LensVisit.Fo
               Amount.mm(c.optics().spotMm(), 3),
               Amount.mm(c.optics().depthOfFieldMm(), 2),
               Amount.mm(c.narrowestIntervalMm(), 3));
+      c.taperMm()
+          .ifPresent(mm ->
+              sentences.add(
+                  Message.of(
+                      "lens.summary.cut",
+                      c.lens().name(),
+                      Amount.mm(c.optics().spotMm(), 3),
+                      Amount.mm(c.optics().edgeSpotMm().orElseThrow(), 3),
+                      Amount.mm(mm, 3))));
+      c.fieldMm()
+          .ifPresent(mm ->
+              sentences.add(Message.of("lens.summary.field", c.lens().name(), Amount.mm(mm, 0))));
       sentences.add(
           c.suits() ? does : Message.of("lens.summary.but", does, Message.list(c.against())));
     }

@@ -1,0 +1,8 @@
+package zebrawood.desktop.focus;
+
+/** Which way the table's scale counts. */
+public enum TableScale {
+  NOT_KNOWN,
+  UP,
+  DOWN
+}
