@@ -18,9 +18,15 @@ import org.junit.jupiter.params.provider.EnumSource;
 import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.focus.FocusWay;
 import zebrawood.desktop.focus.FocusWork;
+import zebrawood.desktop.focus.TableScale;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Standing;
+import zebrawood.machine.BedSupport;
+import zebrawood.machine.Build;
+import zebrawood.machine.Machine;
+import zebrawood.machine.Source;
+import zebrawood.machine.SourceKind;
 import zebrawood.measure.Verdict;
 
 /** Every way to find the focus, in the window. */
@@ -202,6 +208,74 @@ class FocusWindowTest extends WindowTest {
     assertThat(page()).contains("raise the table by 17.00 mm");
     typeRamp(WIDTHS);
     assertThat(page()).contains("What is on the table changed");
+  }
+
+  @Test
+  void theTableIsDrivenClearOfTheNozzle() {
+    open();
+    unfold();
+    fill("#focus-stock", "8");
+    fill("#focus-z-then", "60");
+    assertThat(page()).contains("Lower the table by 5.00 mm");
+    onInterface(() -> {
+      table().setValue(TableScale.DOWN);
+      return null;
+    });
+    settle();
+    assertThat(page()).contains("Drive the table to 75.00 mm, put the stock in, then to 65.00 mm");
+    onInterface(() -> {
+      table().setValue(TableScale.UP);
+      return null;
+    });
+    settle();
+    assertThat(page()).contains("Drive the table to 45.00 mm, put the stock in, then to 55.00 mm");
+    fill("#focus-stock", "1");
+    assertThat(page()).contains("Put the stock in, then drive the table to 62.00 mm");
+  }
+
+  @SuppressWarnings("unchecked")
+  private ComboBox<TableScale> table() {
+    return (ComboBox<TableScale>) node("#focus-z-grows");
+  }
+
+  @Test
+  void aCuttingHeadProvesItsSensorAndCountsItsStops() {
+    Machine anvil =
+        new Machine(
+            "anvil",
+            "Anvil",
+            Build.FIBRE_CUTTING_HEAD,
+            new Source(SourceKind.FIBRE, 3000, 1070),
+            3000,
+            1500,
+            BedSupport.SCREWS,
+            1);
+    onInterface(() -> {
+      app.model().add(anvil, () -> {}, () -> {});
+      return null;
+    });
+    until("it is open", () -> app.model().opened().machine().name().equals("Anvil"));
+    open();
+    unfold();
+    String[][] stages = {{"12", "4", "1.5", "1"}, {"6", "0", "2.5", "1"}};
+    for (int i = 0; i < stages.length; i++) {
+      fill("#focus-stage-" + (i + 1) + "-stand-off", stages[i][0]);
+      fill("#focus-stage-" + (i + 1) + "-focus", stages[i][1]);
+      fill("#focus-stage-" + (i + 1) + "-seconds", stages[i][2]);
+      fill("#focus-stage-" + (i + 1) + "-bar", stages[i][3]);
+    }
+    fill("#focus-cut-focus", "-2");
+    fill("#focus-pierces", "60");
+    // 4 s for each of 60 holes; two changes of the focus at 2 minutes.
+    assertThat(page()).contains("A motor head takes 4 min, one turned by hand 8 min with 2 stops");
+    choose(FocusWay.GAUGE);
+    fill("#focus-gauge", "2");
+    fill("#focus-gauge-read", "0.05");
+    fill("#focus-depth", "0.5");
+    fill("#focus-set-gap", "2");
+    assertThat(page()).contains("The height sensor follows a bent sheet");
+    press("#proof-sensor");
+    assertThat(page()).contains("Leave it");
   }
 
   @Test

@@ -244,7 +244,6 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
 
   @Override
   protected FocusReadings readings() {
-    head.ifPresent(HeadFields::show);
     return new FocusReadings(
         task(),
         new References(reference.get(), lensRing.value(), headLine.value()),

@@ -56,10 +56,21 @@ final class HeadFields {
     pierces = form.quantity("pierces", Quantity.NUMBER, 1, 100_000);
     stages = form.group("stage", 2, MOST_STAGES, i -> stage(form, i));
     stopMinutes.set(USUAL_STOP_MINUTES);
+    Stream.of(focus, stopMinutes, pierces).forEach(this::follow);
   }
 
-  private static Stage stage(StationForm form, int i) {
+  private void follow(QuantityField field) {
+    field.textProperty().subscribe((before, now) -> show());
+  }
+
+  private Stage stage(StationForm form, int i) {
     String at = "stage." + i + ".";
+    Stage made = make(form, i, at);
+    Stream.of(made.standOff, made.focus, made.seconds, made.bar).forEach(this::follow);
+    return made;
+  }
+
+  private static Stage make(StationForm form, int i, String at) {
     return new Stage(
         form.quantity(
             at + "standOff", Message.of("focus.stage.stand-off", i), Quantity.LENGTH, 0, 100),
@@ -75,7 +86,7 @@ final class HeadFields {
   }
 
   /** Says anew what piercing takes. */
-  void show() {
+  private void show() {
     takes.set(
         piercing()
             .map(p ->
