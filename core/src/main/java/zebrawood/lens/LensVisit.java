@@ -156,9 +156,11 @@ public final class LensVisit {
     return warnings;
   }
 
-  /** What the notebook shows. */
-  public static List<Figure> figures(Found f) {
+  /** What the notebook shows: how much is not so, then what the lens does, where that is known. */
+  public static List<Figure> figures(Readings r, Found f) {
     List<Figure> figures = new ArrayList<>();
+    long notSo = r.proofs.stream().filter(p -> !p.passed).count();
+    figures.add(Figure.of("notSo", notSo, Quantity.LINES).limited(0));
     f.on().ifPresent(on -> addOptics(figures, on));
     return figures;
   }

@@ -48,6 +48,13 @@ class LensVisitTest {
     LensVisit.Found loose = solve(List.of(new Proof(Item.TUG, false)), Optional.empty());
     assertThat(loose.verdict()).isEqualTo(Verdict.STOP);
     assertThat(loose.advice(ENGLISH).getFirst()).contains("tugged");
+    assertThat(
+            LensVisit.figures(
+                    new LensVisit.Readings(List.of(new Proof(Item.TUG, false)), Optional.empty()),
+                    loose)
+                .getFirst()
+                .overLimit())
+        .isTrue();
     assertThat(loose.compared()).as("nothing is said of optics nobody told").isEmpty();
   }
 

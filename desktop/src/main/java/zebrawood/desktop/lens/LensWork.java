@@ -143,7 +143,7 @@ public final class LensWork extends StationWork<LensVisit.Readings, LensVisit.Fo
 
   @Override
   public List<Figure> figures(LensVisit.Readings readings, LensVisit.Found finding) {
-    return LensVisit.figures(finding);
+    return LensVisit.figures(readings, finding);
   }
 
   @Override
@@ -197,7 +197,8 @@ public final class LensWork extends StationWork<LensVisit.Readings, LensVisit.Fo
           FigureTile.unknown(
               Message.of("lens.figure.spot"), Message.of("tile.would-tell", beam.label())));
     }
-    return super.tiles(found);
+    List<FigureTile> tiles = super.tiles(found);
+    return tiles.subList(1, tiles.size());
   }
 
   /** Every lens of the rack in a sentence, with what speaks against it. */

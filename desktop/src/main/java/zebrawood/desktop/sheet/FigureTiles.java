@@ -107,7 +107,7 @@ final class FigureTiles extends Region {
       value.getStyleClass().add("tile-value");
       unit.getStyleClass().add("tile-unit");
       value.setMinWidth(USE_PREF_SIZE);
-      HBox number = new HBox(5, value, unit);
+      HBox number = new HBox(4, value, unit);
       number.setAlignment(Pos.BASELINE_LEFT);
       getChildren().addAll(name, number, verdict);
     }
