@@ -111,17 +111,24 @@ public record Located(
         warnings);
   }
 
-  private static Located plainly(double gapMm, double uncertaintyMm, List<Message> warnings) {
+  /** Without a law, a depth or axes. */
+  private static Located bare(
+      Optional<Estimate> gap, Optional<Probe> probe, List<Advice> again, List<Message> warnings) {
     return new Located(
-        Optional.of(new Estimate(gapMm, uncertaintyMm)),
+        gap,
         OptionalDouble.empty(),
         OptionalDouble.empty(),
         Optional.empty(),
         List.of(),
-        Optional.empty(),
+        probe,
         List.of(),
-        List.of(),
+        again,
         warnings);
+  }
+
+  private static Located plainly(double gapMm, double uncertaintyMm, List<Message> warnings) {
+    return bare(
+        Optional.of(new Estimate(gapMm, uncertaintyMm)), Optional.empty(), List.of(), warnings);
   }
 
   /** A length that nobody measured is trusted to a millimetre. */
@@ -167,16 +174,7 @@ public record Located(
       List<Advice> again = new ArrayList<>();
       add(again, "focus.axes.x", x);
       add(again, "focus.axes.y", y);
-      return new Located(
-          Optional.empty(),
-          OptionalDouble.empty(),
-          OptionalDouble.empty(),
-          Optional.empty(),
-          List.of(),
-          Optional.empty(),
-          List.of(),
-          again,
-          warnings);
+      return bare(Optional.empty(), Optional.empty(), again, warnings);
     }
     Estimate focusX = estimate(x);
     Estimate focusY = estimate(y);
@@ -235,14 +233,9 @@ public record Located(
         new Estimate(
             probe.focusGapMm() - mean,
             Math.hypot(one / Math.sqrt(n), probe.focusGapUncertaintyMm()));
-    return new Located(
+    return bare(
         Optional.of(new Estimate(probe.focusGapMm(), probe.focusGapUncertaintyMm())),
-        OptionalDouble.empty(),
-        OptionalDouble.empty(),
-        Optional.empty(),
-        List.of(),
         Optional.of(new Probe(offset, one)),
-        List.of(),
         List.of(),
         List.of());
   }

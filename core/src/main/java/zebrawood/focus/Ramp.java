@@ -110,7 +110,14 @@ public final class Ramp {
 
   private static final long MOST_TIMES = 100;
 
-  static RampFinding nothing(Slope slope) {
+  private static RampFinding nothing(Slope slope) {
+    return undecided(
+        Advice.read("focus.ramp.no-middle")
+            .because("focus.ramp.no-middle.why", Amount.mm(2 * slope.riseMm(), 1)));
+  }
+
+  /** No figures, and what to read instead. */
+  static RampFinding undecided(Advice instead) {
     OptionalDouble none = OptionalDouble.empty();
     return new RampFinding(
         none,
@@ -122,9 +129,7 @@ public final class Ramp {
         Optional.empty(),
         List.of(),
         Verdict.MEASURE_AGAIN,
-        List.of(
-            Advice.read("focus.ramp.no-middle")
-                .because("focus.ramp.no-middle.why", Amount.mm(2 * slope.riseMm(), 1))),
+        List.of(instead),
         List.of());
   }
 

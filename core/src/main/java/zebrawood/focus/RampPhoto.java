@@ -10,7 +10,6 @@ import zebrawood.focus.LineInPicture.Axis;
 import zebrawood.focus.RampPhotoFinding.Sample;
 import zebrawood.measure.Picture;
 import zebrawood.measure.UnusableReading;
-import zebrawood.measure.Verdict;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
 
@@ -68,7 +67,8 @@ public final class RampPhoto {
         .map(axis -> measured(readings, picture, axis))
         .orElseGet(() ->
             finding(
-                nothing(Advice.read("focus.photo.no-line").because("focus.photo.no-line.why")),
+                Ramp.undecided(
+                    Advice.read("focus.photo.no-line").because("focus.photo.no-line.why")),
                 List.of()));
   }
 
@@ -99,7 +99,7 @@ public final class RampPhoto {
             .toList();
     if (told.size() < RampReadings.LEAST_SAMPLES) {
       return finding(
-          nothing(
+          Ramp.undecided(
               Advice.read("focus.photo.faint")
                   .because("focus.photo.faint.why", told.size(), RampReadings.LEAST_SAMPLES)),
           told);
@@ -199,22 +199,6 @@ public final class RampPhoto {
       sums[i] = counts[i] == 0 ? Double.NaN : sums[i] / counts[i];
     }
     return sums;
-  }
-
-  private static RampFinding nothing(Advice advice) {
-    OptionalDouble none = OptionalDouble.empty();
-    return new RampFinding(
-        none,
-        none,
-        none,
-        none,
-        none,
-        false,
-        Optional.empty(),
-        List.of(),
-        Verdict.MEASURE_AGAIN,
-        List.of(advice),
-        List.of());
   }
 
   private static RampPhotoFinding finding(RampFinding ramp, List<Sample> samples) {

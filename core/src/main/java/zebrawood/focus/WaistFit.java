@@ -26,9 +26,9 @@ import zebrawood.measure.Estimate;
  * fitted by least squares, not their squares: what is told apart is the same for wide and for thin
  * lines. A width follows a Gaussian beam's law (ISO 11146-1:2005, section 9), a score the intensity
  * on the beam's axis or a parabola, whichever is nearer. A law with one more even term is taken
- * where an F test says that it is better by more than chance would have it once in a thousand. The
- * covariance is {@code (J'J)^-1}, J by s, with s each reading's own error, enlarged by chi-square
- * over the degrees of freedom where that is above 1.
+ * where an F test says that it is better by more than chance would have it once in ten thousand.
+ * The covariance is {@code (J'J)^-1}, J by s, with s each reading's own error, enlarged by
+ * chi-square over the degrees of freedom where that is above 1.
  *
  * <p>A reading that lies six robust deviations from the rest is a slip or a gap in the line: it is
  * left out and told, one at a time, a fifth of them at most; only from eight readings on.
@@ -37,8 +37,8 @@ import zebrawood.measure.Estimate;
  * and read across both its axes at once: its two foci come out as one between them.
  */
 final class WaistFit {
-  /** One in a thousand by chance. */
-  private static final double CLEARLY = 0.999;
+  /** Once in ten thousand by chance: it is asked of two laws at every reading. */
+  private static final double CLEARLY = 0.9999;
 
   private static final int USUAL_PARAMETERS = 3;
   private static final int LEAST_FOR_MORE = 8;

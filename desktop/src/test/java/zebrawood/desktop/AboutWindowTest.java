@@ -26,14 +26,6 @@ class AboutWindowTest extends WindowTest {
     });
   }
 
-  private void open(String station) {
-    onInterface(() -> {
-      app.shell().show(station);
-      return null;
-    });
-    settle();
-  }
-
   private void focus(String selector) {
     onInterface(() -> {
       node(selector).requestFocus();
@@ -43,7 +35,7 @@ class AboutWindowTest extends WindowTest {
 
   @Test
   void ofAFieldItTellsAllThereIsAndGivesTheFocusBack() {
-    open("bed");
+    openStation("bed");
     focus("#reading-1-1");
     String field = focused();
     keys(KeyCode.F1);
@@ -63,7 +55,7 @@ class AboutWindowTest extends WindowTest {
 
   @Test
   void ofTheLargeButtonItTellsOfTheStepAndLeadsToTheSheet() {
-    open("bed");
+    openStation("bed");
     focus("#secondary");
     onInterface(() -> {
       node("#primary").setDisable(false);

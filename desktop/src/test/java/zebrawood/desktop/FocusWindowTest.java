@@ -36,14 +36,6 @@ class FocusWindowTest extends WindowTest {
     DemoWorkshop.write(workshopFile, clock.instant());
   }
 
-  private void open() {
-    onInterface(() -> {
-      app.shell().show("focus");
-      return null;
-    });
-    settle();
-  }
-
   @SuppressWarnings("unchecked")
   private void choose(FocusWay way) {
     onInterface(() -> {
@@ -96,7 +88,7 @@ class FocusWindowTest extends WindowTest {
 
   @Test
   void aRampIsReadSetAndLeftWithinTheDepthOfFocus() {
-    open();
+    openStation("focus");
     assertThat(page()).contains("with this lens: 2.5 inch");
     typeRamp(WIDTHS);
     assertThat(page()).contains("Set the gap to 6.").contains("Read the gap it is set to");
@@ -116,7 +108,7 @@ class FocusWindowTest extends WindowTest {
 
   @Test
   void whatCannotBeUsedIsSaidAndTheGapOfAnotherReferenceFollows() {
-    open();
+    openStation("focus");
     fill("#focus-set-gap", "-3");
     assertThat(words("#focus-message")).contains("0 mm to 5000 mm");
     fill("#focus-set-gap", "");
@@ -130,7 +122,7 @@ class FocusWindowTest extends WindowTest {
   @ParameterizedTest
   @EnumSource(FocusWay.class)
   void everyWayBringsTheStandInToItsFocus(FocusWay way) {
-    open();
+    openStation("focus");
     press("#practise");
     choose(way);
     for (int round = 0; round < 2; round++) {
@@ -151,7 +143,7 @@ class FocusWindowTest extends WindowTest {
 
   @Test
   void aMarkInThePhotographIsDragged() {
-    open();
+    openStation("focus");
     press("#practise");
     choose(FocusWay.PHOTO);
     press("#read-all");
@@ -200,7 +192,7 @@ class FocusWindowTest extends WindowTest {
 
   @Test
   void whatIsOnTheTableMovesIt() {
-    open();
+    openStation("focus");
     unfold();
     fill("#focus-stock", "8");
     assertThat(page()).contains("Lower the table by 5.00 mm");
@@ -212,7 +204,7 @@ class FocusWindowTest extends WindowTest {
 
   @Test
   void theTableIsDrivenClearOfTheNozzle() {
-    open();
+    openStation("focus");
     unfold();
     fill("#focus-stock", "8");
     fill("#focus-z-then", "60");
@@ -255,7 +247,7 @@ class FocusWindowTest extends WindowTest {
       return null;
     });
     until("it is open", () -> app.model().opened().machine().name().equals("Anvil"));
-    open();
+    openStation("focus");
     unfold();
     String[][] stages = {{"12", "4", "1.5", "1"}, {"6", "0", "2.5", "1"}};
     for (int i = 0; i < stages.length; i++) {
@@ -280,7 +272,7 @@ class FocusWindowTest extends WindowTest {
 
   @Test
   void aRampIsPlannedFromWhatIsRoughlyKnown() {
-    open();
+    openStation("focus");
     unfold();
     fill("#focus-depth", "1.5");
     fill("#focus-rough-gap", "7");
@@ -304,7 +296,7 @@ class FocusWindowTest extends WindowTest {
       return null;
     });
     until("Flint is open", () -> app.model().opened().machine().name().equals("Flint"));
-    open();
+    openStation("focus");
     assertThat(page()).contains("with this lens: 254 mm").contains("on file: 160 mm");
     assertThat(onInterface(() -> app.model().opened().standing(FocusWork.DEFINITION.station())))
         .isInstanceOf(Standing.Open.class);

@@ -16,17 +16,9 @@ class LensWindowTest extends WindowTest {
     DemoWorkshop.write(workshopFile, clock.instant());
   }
 
-  private void open() {
-    onInterface(() -> {
-      app.shell().show("lens");
-      return null;
-    });
-    settle();
-  }
-
   @Test
   void aFittingIsProvenAndRecordedOfTheLensThatIsOn() {
-    open();
+    openStation("lens");
     assertThat(page()).contains("with this lens: 2.5 inch").contains("Prove");
     for (String item : new String[] {"orientation", "seat", "tug", "clean"}) {
       press("#proof-" + item);
@@ -54,7 +46,7 @@ class LensWindowTest extends WindowTest {
 
   @Test
   void theRackIsComparedForAJob() {
-    open();
+    openStation("lens");
     unfold();
     fill("#lens-thickness", "");
     fill("#lens-finest", "0.12");
@@ -72,7 +64,7 @@ class LensWindowTest extends WindowTest {
 
   @Test
   void ofABeamNobodyToldNothingIsSaid() {
-    open();
+    openStation("lens");
     fill("#lens-beam", "");
     assertThat(page()).contains("read: Beam at the lens");
   }

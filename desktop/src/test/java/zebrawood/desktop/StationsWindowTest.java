@@ -65,14 +65,6 @@ class StationsWindowTest extends WindowTest {
     return definition(id).work().apply(new Ledger(Works.ALDER, List.of()), units);
   }
 
-  private void open(String station) {
-    onInterface(() -> {
-      app.shell().show(station);
-      return null;
-    });
-    settle();
-  }
-
   private FormPane pane() {
     return (FormPane) app.scene().lookup(".readings");
   }
@@ -80,7 +72,7 @@ class StationsWindowTest extends WindowTest {
   @ParameterizedTest
   @MethodSource("stations")
   void itOpensAndEnterReachesEveryPlaceThatIsSeen(String station) {
-    open(station);
+    openStation(station);
     assertThat(page()).contains(Works.said(definition(station).station().question()));
     unfold();
     onInterface(() -> {
@@ -125,7 +117,7 @@ class StationsWindowTest extends WindowTest {
   @ParameterizedTest
   @MethodSource("stations")
   void whatIsTypedWaitsThereAfterReopening(String station) {
-    open(station);
+    openStation(station);
     unfold();
     String first =
         onInterface(() ->
@@ -140,7 +132,7 @@ class StationsWindowTest extends WindowTest {
     fill("#" + first, "7");
     settle();
     reopen();
-    open(station);
+    openStation(station);
     unfold();
     assertThat(words("#" + first)).isEqualTo("7");
   }
@@ -247,7 +239,7 @@ class StationsWindowTest extends WindowTest {
         if (!definition(station).station().applies().test(machine)) {
           continue;
         }
-        open(station);
+        openStation(station);
         assertThat(page()).contains(Phrasebook.pseudo().say(definition(station).station().title()));
         String plain =
             onInterface(() ->

@@ -207,6 +207,15 @@ public abstract class WindowTest extends ApplicationTest {
     settle();
   }
 
+  /** Shows a station. */
+  protected void openStation(String station) {
+    onInterface(() -> {
+      app.shell().show(station);
+      return null;
+    });
+    settle();
+  }
+
   /** Opens every fold of the page. */
   protected void unfold() {
     onInterface(() -> {

@@ -1,6 +1,8 @@
 package zebrawood.desktop.stations;
 
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
 import zebrawood.desktop.bed.BedWork;
 import zebrawood.desktop.controller.ControllerWork;
 import zebrawood.desktop.cooling.CoolingWork;
@@ -11,6 +13,10 @@ import zebrawood.desktop.site.SiteWork;
 import zebrawood.desktop.solve.Solver;
 import zebrawood.desktop.start.StartWork;
 import zebrawood.ledger.Station;
+import zebrawood.power.Ceiling;
+import zebrawood.power.CeilingReadings;
+import zebrawood.power.RescaleReadings;
+import zebrawood.power.Rescaling;
 
 /** The stations that are built, in the order of the work. */
 public final class StationList {
@@ -27,11 +33,18 @@ public final class StationList {
           FocusWork.DEFINITION,
           LensWork.DEFINITION);
 
+  /** Computations whose sheet is still to come. */
+  private static final List<Solver> WITHOUT_A_SHEET =
+      List.of(
+          Solver.of("power-cap", CeilingReadings.class, Ceiling::solve, Set.of()),
+          Solver.of("rescale", RescaleReadings.class, Rescaling::solve, Set.of()));
+
   public static List<Station> stations() {
     return ALL.stream().map(StationDefinition::station).toList();
   }
 
   public static List<Solver> solvers() {
-    return ALL.stream().flatMap(m -> m.solvers().stream()).toList();
+    return Stream.concat(ALL.stream().flatMap(m -> m.solvers().stream()), WITHOUT_A_SHEET.stream())
+        .toList();
   }
 }

@@ -93,7 +93,7 @@ class ZebrawoodTest {
     assertThat(demo.code()).as(demo.err()).isZero();
     Path pictures = Path.of(demo.out().strip().replaceAll(".* are in ", ""));
     String[] names = pictures.toFile().list();
-    assertThat(names).contains("today.png", "bed.png", "bed-dark.png").hasSizeLessThan(20);
+    assertThat(names).contains("today.png", "bed.png", "focus.png").hasSizeLessThan(20);
     for (String name : names) {
       BufferedImage picture = ImageIO.read(pictures.resolve(name).toFile());
       assertThat(picture.getWidth()).isEqualTo(1280);

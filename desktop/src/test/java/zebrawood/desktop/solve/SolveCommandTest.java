@@ -145,7 +145,7 @@ class SolveCommandTest {
     assertThat(none.err())
         .isEqualTo(
             "STATION is \"beds\", accepted is site or controller or mirrors or bed or shims or focus-ramp"
-                + " or focus-ramp-photo or focus-ladder or lens.\n");
+                + " or focus-ramp-photo or focus-ladder or lens or power-cap or rescale.\n");
   }
 
   @Test

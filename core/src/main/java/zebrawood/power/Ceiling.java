@@ -1,0 +1,96 @@
+package zebrawood.power;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zebrawood.measure.Estimate;
+import zebrawood.measure.Resolution;
+import zebrawood.measure.Verdict;
+import zebrawood.power.CeilingReadings.Sample;
+import zebrawood.power.Rising.Point;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
+
+/**
+ * At which setting of the dial does the tube draw the agreed current?
+ *
+ * <p>In: currents in mA at settings in percent. Out: the setting for the ceiling. The readings are
+ * made rising ({@link Rising}) and joined by straight lines; nothing is said beyond the lowest and
+ * the highest of them. The uncertainty is that of the two readings between which the ceiling lies,
+ * over the slope there, enlarged by the misfit. Refuses fewer than three readings and a ceiling
+ * above the tube's maximum; stops where any reading was above that.
+ */
+public final class Ceiling {
+  private Ceiling() {}
+
+  public static CeilingFinding solve(CeilingReadings readings) {
+    double cap = readings.ceilingMa();
+    Rising rising =
+        Rising.of(
+            readings.samples().stream()
+                .map(s -> new Rising.Reading(s.dialPercent(), s.currentMa()))
+                .toList());
+    Optional<Estimate> dial = dial(rising, cap, readings.meterResolutionMa());
+    double highest = readings.samples().stream().mapToDouble(Sample::currentMa).max().orElseThrow();
+    boolean over = highest > readings.tubeMaximumMa();
+    List<Advice> advice = new ArrayList<>();
+    if (over) {
+      advice.add(
+          Advice.act("power.ceiling.down")
+              .because(
+                  "power.ceiling.down.why",
+                  Amount.plain(highest, Quantity.SMALL_CURRENT),
+                  Amount.plain(readings.tubeMaximumMa(), Quantity.SMALL_CURRENT)));
+    }
+    dial.ifPresentOrElse(
+        d ->
+            advice.add(
+                Advice.act("power.ceiling.set", Amount.of(d.value(), Quantity.PERCENT, 1))
+                    .because(
+                        "power.ceiling.set.why",
+                        Message.bare(Amount.of(d.uncertainty(), Quantity.PERCENT, 1)),
+                        Amount.of(cap, Quantity.SMALL_CURRENT, 1))),
+        () -> advice.add(again(rising, cap)));
+    return new CeilingFinding(
+        cap,
+        dial.map(d -> OptionalDouble.of(d.value())).orElse(OptionalDouble.empty()),
+        dial.map(d -> OptionalDouble.of(d.uncertainty())).orElse(OptionalDouble.empty()),
+        cap,
+        highest,
+        over ? Verdict.STOP : dial.isPresent() ? Verdict.ADJUST : Verdict.MEASURE_AGAIN,
+        advice,
+        List.of());
+  }
+
+  private static Advice again(Rising rising, double cap) {
+    Amount ceiling = Amount.of(cap, Quantity.SMALL_CURRENT, 1);
+    return cap > rising.last().value()
+        ? Advice.read("power.ceiling.higher", Amount.of(rising.last().at(), Quantity.PERCENT, 0))
+            .because("power.ceiling.outside", ceiling)
+        : Advice.read("power.ceiling.lower", Amount.of(rising.first().at(), Quantity.PERCENT, 0))
+            .because("power.ceiling.outside", ceiling);
+  }
+
+  private static Optional<Estimate> dial(Rising rising, double cap, double resolution) {
+    List<Point> points = rising.points();
+    double error = Resolution.standardDeviation(resolution);
+    error *= rising.enlarge(error);
+    for (int i = 0; i + 1 < points.size(); i++) {
+      Point low = points.get(i);
+      Point high = points.get(i + 1);
+      if (low.value() <= cap && cap <= high.value() && low.value() < high.value()) {
+        double share = (cap - low.value()) / (high.value() - low.value());
+        double slope = (high.value() - low.value()) / (high.at() - low.at());
+        double currentError =
+            error
+                * Math.sqrt((1 - share) * (1 - share) / low.count() + share * share / high.count());
+        return Optional.of(
+            new Estimate(low.at() + share * (high.at() - low.at()), currentError / slope));
+      }
+    }
+    return Optional.empty();
+  }
+}

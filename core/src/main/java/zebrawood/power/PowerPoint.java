@@ -1,0 +1,4 @@
+package zebrawood.power;
+
+/** One reading of a power curve. */
+public record PowerPoint(double percent, double watts) {}

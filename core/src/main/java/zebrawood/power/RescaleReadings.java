@@ -1,0 +1,66 @@
+package zebrawood.power;
+
+import java.util.List;
+import zebrawood.measure.Accepts;
+import zebrawood.words.Message;
+
+/**
+ * The power curve as it was and as it is, and settings that were right with the first.
+ *
+ * @param before at least two percentages
+ * @param after at least two percentages
+ */
+public record RescaleReadings(
+    List<PowerPoint> before, List<PowerPoint> after, List<JobSetting> settings) {
+  private static final int LEAST = 2;
+  private static final double MOST_W = 100_000;
+  private static final double FASTEST_MM_S = 100_000;
+
+  /** How something is burnt. */
+  public record JobSetting(String name, double percent, double speedMmS) {}
+
+  public RescaleReadings {
+    before = List.copyOf(before);
+    after = List.copyOf(after);
+    settings = List.copyOf(settings);
+    var accepts = new Accepts();
+    check(accepts, "before", before);
+    check(accepts, "after", after);
+    for (int i = 0; i < settings.size(); i++) {
+      String at = "settings[" + i + "].";
+      accepts
+          .filled(at + "name", settings.get(i).name)
+          .positive(at + "speedMmS", settings.get(i).speedMmS, FASTEST_MM_S);
+    }
+    accepts.orThrow();
+    double low = before.stream().mapToDouble(PowerPoint::percent).min().orElseThrow();
+    double high = before.stream().mapToDouble(PowerPoint::percent).max().orElseThrow();
+    for (int i = 0; i < settings.size(); i++) {
+      JobSetting setting = settings.get(i);
+      if (!(setting.percent >= low && setting.percent <= high)) {
+        accepts.complain(
+            "settings[" + i + "].percent",
+            Message.of(
+                "power.found.setting",
+                Message.number(setting.percent),
+                Message.quoted(setting.name)),
+            Message.of("power.accepts.measured", Message.number(low), Message.number(high)));
+      }
+    }
+    accepts.orThrow();
+  }
+
+  private static void check(Accepts accepts, String field, List<PowerPoint> points) {
+    for (int i = 0; i < points.size(); i++) {
+      accepts
+          .between(field + "[" + i + "].percent", points.get(i).percent(), 0, 100)
+          .between(field + "[" + i + "].watts", points.get(i).watts(), 0, MOST_W);
+    }
+    if (points.stream().mapToDouble(PowerPoint::percent).distinct().count() < LEAST) {
+      accepts.complain(
+          field,
+          Message.of("accepts.of-them", points.size()),
+          Message.of("accepts.at-least", LEAST, Message.of("power.count.percents")));
+    }
+  }
+}

@@ -1,0 +1,115 @@
+package zebrawood.power;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+import static zebrawood.words.Phrasebook.ENGLISH;
+
+import java.util.List;
+import java.util.function.DoubleUnaryOperator;
+import java.util.stream.DoubleStream;
+import org.junit.jupiter.api.Test;
+import zebrawood.measure.Verdict;
+import zebrawood.power.RescaleFinding.Setting;
+import zebrawood.power.RescaleReadings.JobSetting;
+
+class RescalingTest {
+  /** A tube with a threshold that flattens at the top. */
+  private static List<PowerPoint> curve(DoubleUnaryOperator watts) {
+    return DoubleStream.iterate(10, p -> p <= 100, p -> p + 10)
+        .mapToObj(p -> new PowerPoint(p, watts.applyAsDouble(p)))
+        .toList();
+  }
+
+  private static double tube(double percent) {
+    return 80 * Math.tanh((percent - 5) / 60);
+  }
+
+  private static RescaleFinding solve(
+      List<PowerPoint> before, List<PowerPoint> after, JobSetting... settings) {
+    return Rescaling.solve(new RescaleReadings(before, after, List.of(settings)));
+  }
+
+  @Test
+  void theSameWattsAreFoundWhereTheyCanBeHad() {
+    RescaleFinding f =
+        solve(
+            curve(RescalingTest::tube),
+            curve(p -> 0.8 * tube(p)),
+            new JobSetting("fill", 40, 300),
+            new JobSetting("cut", 95, 12));
+    assertThat(f.lossFraction().getAsDouble()).isCloseTo(0.2, within(1e-9));
+    Setting fill = f.settings().getFirst();
+    assertThat(fill.reachable()).isTrue();
+    assertThat(fill.speedMmS()).isEqualTo(300);
+    // By the tube's own law: 0.8 tanh((p - 5) / 60) = tanh(35 / 60).
+    double exact = 5 + 60 * atanh(Math.tanh(35.0 / 60) / 0.8);
+    assertThat(fill.percent()).isCloseTo(exact, within(0.15));
+    Setting cut = f.settings().getLast();
+    assertThat(cut.reachable()).isFalse();
+    assertThat(cut.percent()).isEqualTo(100);
+    assertThat(cut.speedMmS()).isCloseTo(12 * 0.8 * tube(100) / tube(95), within(0.02));
+    assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(f.warnings(ENGLISH).getFirst()).contains("cut").contains("heats more");
+  }
+
+  private static double atanh(double z) {
+    return 0.5 * Math.log((1 + z) / (1 - z));
+  }
+
+  @Test
+  void theSameCurveLeavesEverySettingAsItIs() {
+    List<PowerPoint> same = curve(RescalingTest::tube);
+    RescaleFinding f = solve(same, same, new JobSetting("a", 33, 50), new JobSetting("b", 100, 9));
+    assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(f.lossFraction()).hasValue(0);
+    assertThat(f.settings().getFirst().percent()).isCloseTo(33, within(1e-6));
+    assertThat(f.settings().getLast().percent()).isCloseTo(100, within(1e-6));
+  }
+
+  @Test
+  void theCurveNeverFallsBetweenReadings() {
+    PowerCurve curve =
+        new PowerCurve(
+            List.of(
+                new PowerPoint(10, 0),
+                new PowerPoint(20, 1),
+                new PowerPoint(30, 30),
+                new PowerPoint(40, 29),
+                new PowerPoint(60, 60),
+                new PowerPoint(100, 61)));
+    double before = -1;
+    for (double p = 10; p <= 100; p += 0.05) {
+      double watts = curve.watts(p);
+      assertThat(watts).isGreaterThanOrEqualTo(before - 1e-9);
+      before = watts;
+    }
+    assertThat(curve.watts(35)).as("two that fall are pooled").isCloseTo(29.5, within(1e-9));
+    assertThat(curve.watts(curve.percent(12.3))).isCloseTo(12.3, within(1e-6));
+  }
+
+  @Test
+  void aSettingThatWasNeverMeasuredIsRefusedByName() {
+    List<PowerPoint> same = curve(RescalingTest::tube);
+    assertThatThrownBy(() -> solve(same, same, new JobSetting("tiny", 4, 50)))
+        .hasMessageContaining("settings[0].percent")
+        .hasMessageContaining("tiny")
+        .hasMessageContaining("10 to 100");
+    assertThatThrownBy(() -> solve(same.subList(0, 1), same, new JobSetting("a", 10, 50)))
+        .hasMessageContaining("before");
+  }
+
+  @Test
+  void onlyPercentagesOfBothCurvesThatSaySomethingCount() {
+    List<PowerPoint> before =
+        List.of(new PowerPoint(10, 1), new PowerPoint(50, 40), new PowerPoint(100, 80));
+    List<PowerPoint> after = List.of(new PowerPoint(10, 0.1), new PowerPoint(60, 36));
+    // 10 % gives less than a twentieth, 100 % lies outside: 50 % alone counts.
+    double at50 = new PowerCurve(after).watts(50);
+    assertThat(solve(before, after).lossFraction().getAsDouble())
+        .isCloseTo(1 - at50 / 40, within(1e-9));
+    RescaleFinding none = solve(before, List.of(new PowerPoint(12, 3), new PowerPoint(20, 9)));
+    assertThat(none.lossFraction()).isEmpty();
+    assertThat(none.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+  }
+}
