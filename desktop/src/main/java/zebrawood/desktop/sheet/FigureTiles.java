@@ -2,6 +2,7 @@ package zebrawood.desktop.sheet;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -23,6 +24,9 @@ final class FigureTiles extends Region {
 
   /** Narrower than this a tile is cut; then they stand in two rows. */
   private static final double LEAST_WIDTH = 84;
+
+  /** Narrower than this an uncertainty stands without its unit. */
+  private static final double NARROW = 118;
 
   private final List<Tile> tiles = new ArrayList<>();
   private boolean low;
@@ -87,6 +91,7 @@ final class FigureTiles extends Region {
     int shown = columns * rows(columns);
     for (int i = 0; i < getChildren().size(); i++) {
       getChildren().get(i).setVisible(i < shown);
+      tiles.get(i).setNarrow(wide < NARROW);
       getChildren()
           .get(i)
           .resizeRelocate(1 + i % columns * wide, 1 + i / columns * high, wide, high);
@@ -98,6 +103,9 @@ final class FigureTiles extends Region {
     private final Label value = new Label();
     private final Label unit = new Label();
     private final Label verdict = new Label();
+    private String withUnit = "";
+    private String bare = "";
+    private boolean narrow;
 
     Tile() {
       getStyleClass().add("tile");
@@ -119,11 +127,9 @@ final class FigureTiles extends Region {
       value.setText(figure.value().map(v -> v.number(units)).orElse("–"));
       String symbol =
           figure.value().map(Amount::quantity).map(q -> q.shownIn(units).symbol()).orElse("");
-      unit.setText(
-          figure
-              .uncertainty()
-              .map(u -> Text.of("tile.uncertain", u.number(units), symbol))
-              .orElse(symbol));
+      withUnit = uncertain(figure, units, symbol).orElse(symbol);
+      bare = uncertain(figure, units, "").map(String::strip).orElse(symbol);
+      showUnit();
       String judged = Text.of(figure.verdict());
       verdict.setText(
           figure
@@ -135,7 +141,21 @@ final class FigureTiles extends Region {
         verdict.getStyleClass().setAll("label", look);
       }
       setAccessibleText(
-          Text.of("tile.name", name.getText(), value.getText(), unit.getText(), verdict.getText()));
+          Text.of("tile.name", name.getText(), value.getText(), withUnit, verdict.getText()));
+    }
+
+    private static Optional<String> uncertain(
+        FigureTile figure, DisplayUnits units, String symbol) {
+      return figure.uncertainty().map(u -> Text.of("tile.uncertain", u.number(units), symbol));
+    }
+
+    void setNarrow(boolean isNarrow) {
+      narrow = isNarrow;
+      showUnit();
+    }
+
+    private void showUnit() {
+      unit.setText(narrow ? bare : withUnit);
     }
   }
 }
