@@ -20,8 +20,7 @@ import zebrawood.words.Message;
  * Out: by how much it is off and which way to go. It is within when it is off by no more than half
  * the depth of focus; where that depth is not known, by no more than two standard deviations of the
  * reading, with a warning. While nobody read what it is set to, nothing is said of it: the advice
- * is to set it. A gauge that slides in the gap sets it: it is then as far off as its length is
- * unsure.
+ * is to set it.
  */
 public final class Focus {
   private Focus() {}
@@ -71,13 +70,11 @@ public final class Focus {
     boolean proven = advice.isEmpty();
     advice.addAll(advice(wanted, gap, off, within));
     return new FocusFinding(
-        located,
-        off,
-        allowed,
-        readings.tableUpMm(),
-        within ? proven ? Verdict.WITHIN : Verdict.MEASURE_AGAIN : Verdict.ADJUST,
-        advice,
-        warnings);
+        located, off, allowed, readings.tableUpMm(), verdict(within, proven), advice, warnings);
+  }
+
+  private static Verdict verdict(boolean within, boolean proven) {
+    return within ? proven ? Verdict.WITHIN : Verdict.MEASURE_AGAIN : Verdict.ADJUST;
   }
 
   /** A head that does not follow the sheet keeps no focus. */
@@ -134,7 +131,8 @@ public final class Focus {
     if (allowed.isEmpty()) {
       warnings.add(Message.of("focus.depth-unknown"));
     }
-    List<Advice> advice = new ArrayList<>();
+    List<Advice> advice = new ArrayList<>(ofSensor(readings));
+    boolean proven = advice.isEmpty();
     if (scatters) {
       advice.add(
           Advice.act("focus.probe.scatters")
@@ -155,13 +153,7 @@ public final class Focus {
                   Amount.mm(probe.scatterMm(), 2)));
     }
     return new FocusFinding(
-        located,
-        off,
-        allowed,
-        readings.tableUpMm(),
-        within ? Verdict.WITHIN : Verdict.ADJUST,
-        advice,
-        warnings);
+        located, off, allowed, readings.tableUpMm(), verdict(within, proven), advice, warnings);
   }
 
   /** What the notebook shows; how far off it is first, where that is known. */

@@ -159,28 +159,37 @@ class FocusTest {
 
   @Test
   void aCuttingHeadKeepsNoFocusWhoseSensorDoesNotFollow() {
-    FocusTask task = new FocusTask.ByGauge(7, OptionalDouble.of(0.05));
+    assertThat(bySensor(new FocusTask.ByGauge(7, OptionalDouble.of(0.05))))
+        .containsExactly(Verdict.WITHIN, Verdict.MEASURE_AGAIN, Verdict.MEASURE_AGAIN);
+    assertThat(
+            bySensor(
+                new FocusTask.ByProbe(
+                    List.of(7.0, 7.01, 6.99), 0.01, 7, 0.02, OptionalDouble.of(0))))
+        .as("by its autofocus too")
+        .containsExactly(Verdict.WITHIN, Verdict.MEASURE_AGAIN, Verdict.MEASURE_AGAIN);
+  }
+
+  /** With the sensor proven, not so, and not tried. */
+  private static List<Verdict> bySensor(FocusTask task) {
     var recipe =
         new CuttingHead.Recipe(
             CuttingHead.Gas.NITROGEN, NONE, CuttingHead.Nozzle.DOUBLE, NONE, NONE, NONE, NONE);
-    List<Verdict> verdicts =
-        java.util.stream.Stream.of(Optional.of(true), Optional.of(false), Optional.<Boolean>empty())
-            .map(follows ->
-                Focus.solve(
-                        new FocusReadings(
-                            task,
-                            new References(FocusReference.NOZZLE_TIP, NONE, NONE),
-                            OptionalDouble.of(7),
-                            OptionalDouble.of(1),
-                            Optional.empty(),
-                            Optional.empty(),
-                            0,
-                            Optional.of(new CuttingHead(follows, recipe, Optional.empty()))),
-                        path -> null)
-                    .verdict())
-            .toList();
-    assertThat(verdicts)
-        .containsExactly(Verdict.WITHIN, Verdict.MEASURE_AGAIN, Verdict.MEASURE_AGAIN);
+    return java.util.stream.Stream.of(
+            Optional.of(true), Optional.of(false), Optional.<Boolean>empty())
+        .map(follows ->
+            Focus.solve(
+                    new FocusReadings(
+                        task,
+                        new References(FocusReference.NOZZLE_TIP, NONE, NONE),
+                        OptionalDouble.of(7),
+                        OptionalDouble.of(1),
+                        Optional.empty(),
+                        Optional.empty(),
+                        0,
+                        Optional.of(new CuttingHead(follows, recipe, Optional.empty()))),
+                    path -> null)
+                .verdict())
+        .toList();
   }
 
   @Test

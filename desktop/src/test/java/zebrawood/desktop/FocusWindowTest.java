@@ -116,7 +116,7 @@ class FocusWindowTest extends WindowTest {
     unfold();
     fill("#focus-lens-ring", "42");
     press("#all-figures");
-    assertThat(page()).contains("48.4").contains("from the lens ring");
+    assertThat(page()).contains("48.4").contains("mm from the lens ring");
   }
 
   @ParameterizedTest

@@ -26,7 +26,7 @@ import zebrawood.words.Message;
  * law through them, the focus with its depth, and what the machine is set to.
  */
 final class FocusPicture {
-  private static final double LEFT = 54;
+  private static final double LEFT = 66;
   private static final double RIGHT = 26;
   private static final double TOP = 44;
   private static final double BOTTOM = 56;
@@ -174,7 +174,7 @@ final class FocusPicture {
       }
     }
     on.words(
-        Text.of("focus.picture.gap"),
+        Text.of("focus.picture.gap", Quantity.LENGTH.shownIn(Text.words().units()).symbol()),
         on.width() / 2,
         on.height() - 14,
         Math.max(60, on.width() - 40),
@@ -187,7 +187,8 @@ final class FocusPicture {
       on.line(LEFT - 5, py(middle), LEFT, py(middle), "trend-axis");
       on.words(
           Text.of(
-              Message.bare(score ? Amount.of(middle, Quantity.NUMBER, 1) : Amount.mm(middle, 2))),
+              "focus.picture.value",
+              score ? Amount.of(middle, Quantity.NUMBER, 1) : Amount.mm(middle, 2)),
           LEFT / 2 - 2,
           py(middle),
           LEFT - 8,

@@ -579,8 +579,13 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
                 .readings()
                 .references()
                 .gapMm(gap.value(), to)
-                .ifPresent(
-                    mm -> sentences.add(Message.of("focus.summary.from", Amount.mm(mm, 2), to)));
+                .ifPresent(mm ->
+                    sentences.add(
+                        Message.of(
+                            "focus.summary.from",
+                            Message.bare(Amount.mm(mm, 2)),
+                            Amount.mm(gap.uncertainty(), 2),
+                            to)));
           }
         });
     return sentences;

@@ -2,7 +2,6 @@ package zebrawood.desktop.sheet;
 
 import java.io.ByteArrayInputStream;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -126,7 +125,7 @@ final class SceneCanvas implements Canvas {
   @Override
   public Mark image(byte[] png, double x, double y, double width, double height) {
     ImageView view = take(ImageView.class, ImageView::new, "photo");
-    if (!Arrays.equals(shown, png)) {
+    if (shown != png) {
       shown = png;
       view.setImage(new Image(new ByteArrayInputStream(png)));
     }

@@ -28,7 +28,7 @@ public interface Canvas {
   /**
    * A photograph.
    *
-   * @param png the whole file; a picture has one
+   * @param png the whole file, the same array for the same photograph; a picture has one
    */
   Mark image(byte[] png, double x, double y, double width, double height);
 
