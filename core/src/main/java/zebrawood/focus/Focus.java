@@ -3,6 +3,7 @@ package zebrawood.focus;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.function.DoubleConsumer;
 import java.util.function.Function;
 import zebrawood.ledger.Figure;
 import zebrawood.measure.Estimate;
@@ -28,9 +29,11 @@ public final class Focus {
   /**
    * @param pictures reads the picture in a file, upright; throws {@link
    *     zebrawood.measure.UnusableReading}
+   * @param reached told how far a picture is measured, from 0 to 1
    */
-  public static FocusFinding solve(FocusReadings readings, Function<String, Picture> pictures) {
-    Located located = readings.task().locate(pictures);
+  public static FocusFinding solve(
+      FocusReadings readings, Function<String, Picture> pictures, DoubleConsumer reached) {
+    Located located = readings.task().locate(pictures, reached);
     List<Message> warnings = new ArrayList<>(located.warnings());
     OptionalDouble depth = located.depthMm().isPresent() ? located.depthMm() : readings.depthMm();
     OptionalDouble allowed =

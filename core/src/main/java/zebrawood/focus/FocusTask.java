@@ -2,6 +2,7 @@ package zebrawood.focus;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.function.DoubleConsumer;
 import java.util.function.Function;
 import zebrawood.focus.RampReadings.Slope;
 import zebrawood.measure.Accepts;
@@ -107,12 +108,12 @@ public sealed interface FocusTask {
   }
 
   /** Where the focus is by this reading. */
-  default Located locate(Function<String, Picture> pictures) {
+  default Located locate(Function<String, Picture> pictures, DoubleConsumer reached) {
     return switch (this) {
       case ByGauge gauge -> Located.by(gauge);
       case ByRamp(RampReadings readings) -> Located.of(Ramp.solve(readings));
       case ByPhoto(RampPhotoReadings readings) ->
-          Located.of(RampPhoto.solve(readings, pictures.apply(readings.imagePath())));
+          Located.of(RampPhoto.solve(readings, pictures.apply(readings.imagePath()), reached));
       case ByPencil pencil -> Located.by(pencil);
       case ByEqualWidths equal -> Located.by(equal);
       case ByLadder(LadderReadings readings) -> Located.of(Ladder.solve(readings));

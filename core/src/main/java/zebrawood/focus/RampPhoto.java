@@ -5,6 +5,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.DoubleConsumer;
 import java.util.stream.IntStream;
 import zebrawood.focus.LineInPicture.Axis;
 import zebrawood.focus.RampPhotoFinding.Sample;
@@ -40,6 +42,9 @@ public final class RampPhoto {
   /** No width is known better than this, whatever the fit says. */
   private static final double LEAST_ERROR_PX = 0.03;
 
+  /** How far it is when the line is found. */
+  private static final double LINE_FOUND = 0.4;
+
   private static final int ENOUGH_TO_TELL_ERRORS = 20;
 
   /**
@@ -50,7 +55,16 @@ public final class RampPhoto {
 
   private RampPhoto() {}
 
+  /** The same, where nobody asks how far it is. */
   public static RampPhotoFinding solve(RampPhotoReadings readings, Picture picture) {
+    return solve(readings, picture, share -> {});
+  }
+
+  /**
+   * @param reached told how far it is, from 0 to 1, on any thread
+   */
+  public static RampPhotoFinding solve(
+      RampPhotoReadings readings, Picture picture, DoubleConsumer reached) {
     inside(readings, picture);
     double pxPerMm = readings.pxPerMm();
     List<Double> start = readings.line().startPx();
@@ -64,7 +78,7 @@ public final class RampPhoto {
             (end.getLast() - start.getLast()) / length,
             length);
     return LineInPicture.find(picture, pxPerMm, clicked, ASIDE_MM)
-        .map(axis -> measured(readings, picture, axis))
+        .map(axis -> measured(readings, picture, axis, reached))
         .orElseGet(() ->
             finding(
                 Ramp.undecided(
@@ -87,14 +101,21 @@ public final class RampPhoto {
     }
   }
 
-  private static RampPhotoFinding measured(RampPhotoReadings readings, Picture picture, Axis axis) {
+  private static RampPhotoFinding measured(
+      RampPhotoReadings readings, Picture picture, Axis axis, DoubleConsumer reached) {
+    reached.accept(LINE_FOUND);
     double pxPerMm = readings.pxPerMm();
     int blocks = Math.clamp(Math.round(axis.lengthPx() / BLOCK_PX), LEAST_BLOCKS, MOST_BLOCKS);
     double blockPx = axis.lengthPx() / blocks;
+    AtomicInteger done = new AtomicInteger();
     List<Sample> told =
         IntStream.range(0, blocks)
             .parallel()
-            .mapToObj(b -> block(picture, axis, pxPerMm, b * blockPx, (b + 1) * blockPx))
+            .mapToObj(b -> {
+              var width = block(picture, axis, pxPerMm, b * blockPx, (b + 1) * blockPx);
+              reached.accept(LINE_FOUND + (1 - LINE_FOUND) * done.incrementAndGet() / blocks);
+              return width;
+            })
             .flatMap(Optional::stream)
             .toList();
     if (told.size() < RampReadings.LEAST_SAMPLES) {

@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
+import java.util.HashSet;
 import java.util.Map;
+import java.util.Set;
 import javafx.event.EventType;
 import javafx.geometry.Point2D;
 import javafx.scene.control.ComboBox;
@@ -139,6 +141,22 @@ class FocusWindowTest extends WindowTest {
     String told = page();
     double off = Double.parseDouble(told.replaceFirst("(?s).*off focus by ([0-9.]+) mm.*", "$1"));
     assertThat(off).isCloseTo(0, within(0.7));
+  }
+
+  /** What is being worked out says how far it is, and the window goes on meanwhile. */
+  @Test
+  void aPhotographTellsHowFarItIsMeasured() {
+    openStation("focus");
+    press("#practise");
+    choose(FocusWay.PHOTO);
+    Set<String> told = new HashSet<>();
+    press("#read-all");
+    long end = System.nanoTime() + PATIENCE.toNanos();
+    while (onInterface(() -> app.scene().lookup("#primary").isDisabled())) {
+      told.add(page());
+      assertThat(System.nanoTime()).isLessThan(end);
+    }
+    assertThat(told).anyMatch(page -> page.matches("(?s).*Working it out… [1-9][0-9]? %.*"));
   }
 
   @Test

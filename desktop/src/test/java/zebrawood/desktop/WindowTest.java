@@ -37,7 +37,7 @@ import zebrawood.records.workshop.Workshop;
  * offscreen; the same tests run in a real window where the toolkit is started with one.
  */
 public abstract class WindowTest extends ApplicationTest {
-  private static final Duration PATIENCE = Duration.ofSeconds(45);
+  protected static final Duration PATIENCE = Duration.ofSeconds(45);
 
   protected final TestClock clock = new TestClock();
   protected final List<Path> openedOutside = new ArrayList<>();

@@ -1,7 +1,6 @@
 package zebrawood.desktop.focus;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -149,28 +148,40 @@ final class FocusPractice extends Practice<StandInFocus, FocusReadings, FocusFin
     its.get(2).set(on.offsetMm());
   }
 
+  private record Shot(StandInBoard.Photograph photo, String path, double pxPerMm) {}
+
   /** A photograph of the board, in a file that goes when the program ends. */
   private void photograph(StandInFocus on) {
     StandInBoard board = board(on, false);
     double run = work.boardFields().get(0).value().orElse(RUN_MM);
-    double scale = Math.min(PX_PER_MM, 2600 / run);
+    work.beside(
+        p -> shot(board, run, Math.min(PX_PER_MM, 2600 / run)),
+        shot -> {
+          if (running() && standIn() == on) {
+            work.form().quietly(() -> type(shot));
+          }
+        });
+  }
+
+  private static Shot shot(StandInBoard board, double run, double pxPerMm) throws IOException {
     var photo =
         board.photograph(
-            new StandInBoard.Camera((int) (run * scale) + 240, 640, scale, 0.02, 0.8, 2));
-    try {
-      Path file = Files.createTempFile("board", ".jpg");
-      file.toFile().deleteOnExit();
-      ImageIO.write(photo.image(), "jpg", file.toFile());
-      work.photo().path().set(file.toString());
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+            new StandInBoard.Camera((int) (run * pxPerMm) + 240, 640, pxPerMm, 0.02, 0.8, 2));
+    Path file = Files.createTempFile("board", ".jpg");
+    file.toFile().deleteOnExit();
+    ImageIO.write(photo.image(), "jpg", file.toFile());
+    return new Shot(photo, file.toString(), pxPerMm);
+  }
+
+  private void type(Shot shot) {
     double top = 30;
+    double scale = shot.pxPerMm;
+    work.photo().path().set(shot.path);
     work.photo().scaleMm().set(100);
     set(0, 60, top);
     set(1, 60 + 100 * scale, top);
-    set(2, photo.startPx().getFirst(), photo.startPx().getLast() + 2 * scale);
-    set(3, photo.endPx().getFirst(), photo.endPx().getLast() - scale);
+    set(2, shot.photo.startPx().getFirst(), shot.photo.startPx().getLast() + 2 * scale);
+    set(3, shot.photo.endPx().getFirst(), shot.photo.endPx().getLast() - scale);
   }
 
   private void set(int mark, double x, double y) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.function.DoubleConsumer;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import zebrawood.desktop.form.ChoiceField;
@@ -12,6 +13,7 @@ import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.job.Jobs;
 import zebrawood.desktop.sheet.FigureTile;
 import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Part;
@@ -69,6 +71,9 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
 
   /** With uncertainties there is no room for more. */
   private static final int MOST_TILES = 3;
+
+  /** What a picture takes longest for is its decoding. */
+  private static final double DECODING = 0.7;
 
   private static final int FIRST_SAMPLES = 7;
   private static final int FIRST_RUNGS = 6;
@@ -145,7 +150,6 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
   private final PhotoFields photo = new PhotoFields(form());
   private final TableFields table = new TableFields(form());
   private final Optional<HeadFields> head;
-  private boolean gone;
   private final Photograph photograph = new Photograph();
   private final ReadOnlyObjectWrapper<Message> move = new ReadOnlyObjectWrapper<>(Message.NONE);
   private final ReadOnlyObjectWrapper<Message> plan = new ReadOnlyObjectWrapper<>(Message.NONE);
@@ -310,7 +314,16 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
 
   @Override
   protected FocusFinding solve(FocusReadings readings) {
-    return Focus.solve(readings, photograph::picture);
+    DoubleConsumer nobody = share -> {};
+    return Focus.solve(readings, path -> photograph.picture(path, nobody), nobody);
+  }
+
+  @Override
+  protected FocusFinding solve(FocusReadings readings, Jobs.Progress progress) {
+    return Focus.solve(
+        readings,
+        path -> photograph.picture(path, progress.part(0, DECODING)),
+        progress.part(DECODING, 1));
   }
 
   @Override
@@ -463,28 +476,7 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
     if (file.isEmpty() || preview().isPresent() || context().isEmpty()) {
       return;
     }
-    var ui = context().get().workshop().ui();
-    Thread.ofPlatform()
-        .daemon()
-        .name("photograph")
-        .start(() -> {
-          try {
-            photograph.picture(file);
-          } catch (UnusableReading notYet) {
-            // What is wrong with it is said when it is measured.
-          }
-          ui.execute(() -> {
-            if (!gone) {
-              solveAgain();
-            }
-          });
-        });
-  }
-
-  @Override
-  public void dispose() {
-    gone = true;
-    super.dispose();
+    beside(p -> photograph.picture(file, p.part(0, 1)), picture -> solveAgain());
   }
 
   @Override

@@ -4,6 +4,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.util.Optional;
+import java.util.function.DoubleConsumer;
 import zebrawood.devices.picture.PictureFile;
 import zebrawood.devices.picture.Preview;
 import zebrawood.measure.Picture;
@@ -23,14 +24,15 @@ final class Photograph {
   /**
    * On any thread; takes as long as decoding does.
    *
+   * @param reached told how far it is
    * @throws zebrawood.measure.UnusableReading when it cannot be read
    */
-  synchronized Picture picture(String path) {
+  synchronized Picture picture(String path, DoubleConsumer reached) {
     Optional<FileTime> changed = changed(path);
     Read now =
         read.filter(r -> r.path.equals(path) && r.changed.equals(changed))
             .orElseGet(() -> {
-              Picture picture = PictureFile.read("imagePath", path);
+              Picture picture = PictureFile.read("imagePath", path, reached);
               return new Read(path, changed, picture, Preview.of(picture, PREVIEW_PX));
             });
     read = Optional.of(now);

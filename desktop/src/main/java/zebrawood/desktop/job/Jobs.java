@@ -1,12 +1,15 @@
 package zebrawood.desktop.job;
 
 import java.time.Duration;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
+import java.util.function.DoubleConsumer;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyDoubleProperty;
@@ -27,12 +30,29 @@ public final class Jobs implements AutoCloseable {
      * @param share from 0 to 1
      */
     void reached(double share);
+
+    /**
+     * A part of the work, for what tells how far it has come.
+     *
+     * @return told from 0 to 1; throws {@link CancellationException} when nobody waits any more
+     */
+    default DoubleConsumer part(double from, double to) {
+      return share -> {
+        if (cancelled()) {
+          throw new CancellationException();
+        }
+        reached(from + share * (to - from));
+      };
+    }
   }
 
   @FunctionalInterface
   public interface Work<T> {
     T run(Progress progress) throws Exception;
   }
+
+  /** The interface hears of no smaller part than this: every time it draws itself anew. */
+  private static final int STEPS = 20;
 
   private final Executor ui;
   private final AtomicReference<Object> newest = new AtomicReference<>();
@@ -91,6 +111,7 @@ public final class Jobs implements AutoCloseable {
   }
 
   private Progress progressOf(Object token) {
+    AtomicInteger told = new AtomicInteger();
     return new Progress() {
       @Override
       public boolean cancelled() {
@@ -99,6 +120,10 @@ public final class Jobs implements AutoCloseable {
 
       @Override
       public void reached(double share) {
+        int step = (int) (share * STEPS);
+        if (told.getAndAccumulate(step, Math::max) >= step) {
+          return;
+        }
         ui.execute(() -> {
           if (newest.get() == token) {
             progress.set(share);

@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.Executor;
 import java.util.function.BiFunction;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -40,6 +42,7 @@ public abstract class StationWork<R, F extends Finding> {
   private Optional<SheetContext> context = Optional.empty();
   private Runnable told = () -> {};
   private Optional<Jobs> jobs = Optional.empty();
+  private Optional<Jobs> making = Optional.empty();
 
   protected StationWork(StationForm form) {
     this.form = form;
@@ -89,13 +92,36 @@ public abstract class StationWork<R, F extends Finding> {
       R readings = readings();
       if (jobs.isPresent() && slow()) {
         show(new Outcome.Working<>(Message.of("sheet.working")));
-        jobs.get().run(p -> solve(readings), f -> solved(readings, f), this::failed);
+        jobs.get().run(p -> solve(readings, p), f -> solved(readings, f), this::failed);
       } else {
         solved(readings, solve(readings));
       }
     } catch (UnusableReading e) {
       show(refused(e));
     }
+  }
+
+  /** Jobs of which is told how far they have come. */
+  private Jobs heard(Executor ui) {
+    Jobs own = new Jobs(ui);
+    own.progressProperty()
+        .addListener((p, old, share) -> {
+          if (outcome.get() instanceof Outcome.Working && share.doubleValue() > 0) {
+            long percent = Math.round(100 * share.doubleValue());
+            show(new Outcome.Working<>(Message.of("sheet.working-share", percent)));
+          }
+        });
+    return own;
+  }
+
+  /**
+   * Makes something that takes longer than a frame beside the interface, before it is typed.
+   *
+   * @param then runs on the interface's thread, unless the sheet is gone or something newer is made
+   */
+  public final <T> void beside(Jobs.Work<T> make, Consumer<T> then) {
+    show(new Outcome.Working<>(Message.of("sheet.working")));
+    making.orElseThrow().run(make, then, this::failed);
   }
 
   private void show(Outcome<R, F> now) {
@@ -144,6 +170,11 @@ public abstract class StationWork<R, F extends Finding> {
   protected abstract R readings();
 
   protected abstract F solve(R readings);
+
+  /** The same beside the interface, for a station that is slow and can tell how far it has come. */
+  protected F solve(R readings, Jobs.Progress progress) {
+    return solve(readings);
+  }
 
   /** What an unusable reading means: usually that a field is to be mended. */
   protected Outcome<R, F> refused(UnusableReading e) {
@@ -258,7 +289,8 @@ public abstract class StationWork<R, F extends Finding> {
 
   final void attach(SheetContext sheet) {
     context = Optional.of(sheet);
-    jobs = Optional.of(new Jobs(sheet.workshop().ui()));
+    jobs = Optional.of(heard(sheet.workshop().ui()));
+    making = Optional.of(heard(sheet.workshop().ui()));
     attached(sheet);
   }
 
@@ -294,6 +326,7 @@ public abstract class StationWork<R, F extends Finding> {
   /** Lets go of what outlives the sheet. */
   public void dispose() {
     jobs.ifPresent(Jobs::close);
+    making.ifPresent(Jobs::close);
   }
 
   /** Fields that are begun: all of such a list is then needed. */

@@ -6,6 +6,8 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Iterator;
+import java.util.concurrent.CancellationException;
+import java.util.function.DoubleConsumer;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
@@ -20,12 +22,19 @@ public final class PictureFile {
 
   private PictureFile() {}
 
+  /** The same, where nobody asks how far it is. */
+  public static Picture read(String field, String path) {
+    return read(field, path, share -> {});
+  }
+
   /**
    * @param field named in the refusal
+   * @param reached told how far it is, from 0 to 1; ends the reading by throwing a {@link
+   *     CancellationException}
    * @throws UnusableReading when there is no picture in that file that can be read, or it is too
    *     large
    */
-  public static Picture read(String field, String path) {
+  public static Picture read(String field, String path, DoubleConsumer reached) {
     try {
       Path file = Path.of(path);
       if (!Files.isRegularFile(file)) {
@@ -42,7 +51,11 @@ public final class PictureFile {
           if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
             throw refused(field, "measure.picture.too-large", path);
           }
-          return of(reader.read(0), Orientation.of(file));
+          Heard heard = new Heard(reached);
+          reader.addIIOReadProgressListener(heard);
+          BufferedImage image = reader.read(0);
+          heard.orThrow();
+          return of(image, Orientation.of(file));
         } finally {
           reader.dispose();
         }

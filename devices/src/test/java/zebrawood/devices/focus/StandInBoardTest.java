@@ -2,7 +2,12 @@ package zebrawood.devices.focus;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.geom.Ellipse2D;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
@@ -116,6 +121,50 @@ class StandInBoardTest {
               .toArray();
       assertThat(Math.abs(off[off.length / 2])).as("pixels").isLessThan(0.5);
     }
+  }
+
+  /**
+   * Smoke and char lie beside the line in blots, on one side more, and darkest where it is wide.
+   */
+  @Test
+  void charBesideTheLineIsInItsUncertainty(@TempDir Path folder) throws Exception {
+    int decided = 0;
+    for (int i = 0; i < 6; i++) {
+      StandInBeam beam = new StandInBeam(0.25, 1.6, 7.2 - i * 0.4, 8);
+      StandInBoard board = new StandInBoard(beam, 120, 10, 12, 0.03, 0.05, i);
+      var photo = board.photograph(camera(1600, 700, 0.03));
+      blots(photo, new Random(i));
+      Path file = folder.resolve("char" + i + ".jpg");
+      ImageIO.write(photo.image(), "jpg", file.toFile());
+      List<Double> shares = Collections.synchronizedList(new ArrayList<>());
+      RampPhotoFinding f =
+          RampPhoto.solve(
+              clicked(file.toString(), photo, 11, 2, -2),
+              PictureFile.read("imagePath", file.toString()),
+              shares::add);
+      if (f.verdict() == Verdict.ADJUST) {
+        decided++;
+        assertThat(Math.abs(f.focusGapMm().getAsDouble() - beam.focusGapMm()))
+            .isLessThan(0.4 * beam.rayleighMm())
+            .isLessThan(4 * f.focusGapMmUncertainty().getAsDouble());
+      }
+      assertThat(Collections.max(shares)).isEqualTo(1.0);
+    }
+    assertThat(decided).isGreaterThan(4);
+  }
+
+  private static void blots(StandInBoard.Photograph photo, Random random) {
+    Graphics2D g = photo.image().createGraphics();
+    for (int i = 0; i < 160; i++) {
+      double along = random.nextDouble();
+      double side = random.nextInt(3) == 0 ? -1 : 1;
+      double size = 4 + 30 * random.nextDouble();
+      double x = photo.startPx().getFirst() * (1 - along) + photo.endPx().getFirst() * along;
+      double y = photo.startPx().getLast() * (1 - along) + photo.endPx().getLast() * along;
+      g.setColor(new Color(50, 30, 15, 10 + random.nextInt(50)));
+      g.fill(new Ellipse2D.Double(x - size, y + side * size * 0.4 - size / 2, 2 * size, size));
+    }
+    g.dispose();
   }
 
   @Test

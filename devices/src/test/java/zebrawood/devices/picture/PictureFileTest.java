@@ -10,7 +10,10 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
+import java.util.concurrent.CancellationException;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -87,6 +90,26 @@ class PictureFileTest {
       assertThat(picture.light(1, 1)).isCloseTo(0, within(1.0));
       assertThat(picture.light(6, 4)).isCloseTo(255, within(1.0));
     }
+  }
+
+  @Test
+  void tellsHowFarItIsAndEndsWhenNobodyWaits() throws IOException {
+    Path file = folder.resolve("large.jpg");
+    ImageIO.write(quarter(1200, 900, BufferedImage.TYPE_3BYTE_BGR), "jpg", file.toFile());
+    List<Double> shares = new ArrayList<>();
+    PictureFile.read("imagePath", file.toString(), shares::add);
+    assertThat(shares).hasSizeGreaterThan(5).isSorted().allMatch(s -> s >= 0 && s <= 1);
+    shares.clear();
+    assertThatThrownBy(() ->
+            PictureFile.read(
+                "imagePath",
+                file.toString(),
+                share -> {
+                  shares.add(share);
+                  throw new CancellationException();
+                }))
+        .isInstanceOf(CancellationException.class);
+    assertThat(shares.getLast()).isLessThan(0.5);
   }
 
   @Test
