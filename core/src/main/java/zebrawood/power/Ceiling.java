@@ -28,11 +28,7 @@ public final class Ceiling {
 
   public static CeilingFinding solve(CeilingReadings readings) {
     double cap = readings.ceilingMa();
-    Rising rising =
-        Rising.of(
-            readings.samples().stream()
-                .map(s -> new Rising.Reading(s.dialPercent(), s.currentMa()))
-                .toList());
+    Rising rising = rising(readings);
     Optional<Estimate> dial = dial(rising, cap, readings.meterResolutionMa());
     double highest = readings.samples().stream().mapToDouble(Sample::currentMa).max().orElseThrow();
     boolean over = highest > readings.tubeMaximumMa();
@@ -74,23 +70,53 @@ public final class Ceiling {
             .because("power.ceiling.outside", ceiling);
   }
 
-  private static Optional<Estimate> dial(Rising rising, double cap, double resolution) {
-    List<Point> points = rising.points();
-    double error = Resolution.standardDeviation(resolution);
-    error *= rising.enlarge(error);
+  /** What a percent of the dial changes about the ceiling; empty outside of what was read. */
+  static OptionalDouble slopeAtCap(CeilingReadings readings) {
+    Rising rising = rising(readings);
+    return between(rising.points(), readings.ceilingMa())
+        .map(pair -> OptionalDouble.of(pair.slope()))
+        .orElse(OptionalDouble.empty());
+  }
+
+  private static Rising rising(CeilingReadings readings) {
+    return Rising.of(
+        readings.samples().stream()
+            .map(s -> new Rising.Reading(s.dialPercent(), s.currentMa()))
+            .toList());
+  }
+
+  /** Two neighbours between which the ceiling lies. */
+  private record Pair(Point low, Point high) {
+    double slope() {
+      return (high.value() - low.value()) / (high.at() - low.at());
+    }
+  }
+
+  private static Optional<Pair> between(List<Point> points, double cap) {
     for (int i = 0; i + 1 < points.size(); i++) {
       Point low = points.get(i);
       Point high = points.get(i + 1);
       if (low.value() <= cap && cap <= high.value() && low.value() < high.value()) {
-        double share = (cap - low.value()) / (high.value() - low.value());
-        double slope = (high.value() - low.value()) / (high.at() - low.at());
-        double currentError =
-            error
-                * Math.sqrt((1 - share) * (1 - share) / low.count() + share * share / high.count());
-        return Optional.of(
-            new Estimate(low.at() + share * (high.at() - low.at()), currentError / slope));
+        return Optional.of(new Pair(low, high));
       }
     }
     return Optional.empty();
+  }
+
+  private static Optional<Estimate> dial(Rising rising, double cap, double resolution) {
+    double error = Resolution.standardDeviation(resolution);
+    double enlarged = error * rising.enlarge(error);
+    return between(rising.points(), cap)
+        .map(pair -> {
+          double share = (cap - pair.low.value()) / (pair.high.value() - pair.low.value());
+          double currentError =
+              enlarged
+                  * Math.sqrt(
+                      (1 - share) * (1 - share) / pair.low.count()
+                          + share * share / pair.high.count());
+          return new Estimate(
+              pair.low.at() + share * (pair.high.at() - pair.low.at()),
+              currentError / pair.slope());
+        });
   }
 }

@@ -18,7 +18,7 @@ public record CeilingReadings(
     double meterResolutionMa,
     List<Sample> samples) {
   private static final int LEAST = 3;
-  private static final double MOST_MA = 10_000;
+  static final double MOST_MA = 10_000;
 
   /** One reading of the meter. */
   public record Sample(double dialPercent, double currentMa) {}

@@ -74,6 +74,13 @@ public record Message(String key, List<Object> arguments) {
     return parts.stream().reduce((before, next) -> of("words.comma", before, next)).orElse(NONE);
   }
 
+  /** Several messages, each a sentence of its own. */
+  public static Message sentences(List<Message> parts) {
+    return parts.stream()
+        .reduce((before, next) -> of("words.full-stop", before, next))
+        .orElse(NONE);
+  }
+
   public boolean isEmpty() {
     return equals(NONE);
   }

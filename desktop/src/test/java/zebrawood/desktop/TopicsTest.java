@@ -84,6 +84,7 @@ class TopicsTest {
             "controller",
             "focus",
             "lens",
+            "power",
             "machine",
             "event",
             "today",

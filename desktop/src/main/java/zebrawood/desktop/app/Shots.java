@@ -170,18 +170,22 @@ final class Shots {
       frames(1);
     }
     take("all-machines");
-    choose("Flint");
-    show("bed");
-    onInterface(() -> {
-      String[] gaps = {"188.0", "188.3", "188.5", "187.8", "188.1", "188.3"};
-      for (int i = 0; i < gaps.length; i++) {
-        type("#reading-" + i % 3 + "-" + i / 3, gaps[i]);
-      }
-    });
-    press("#reading-2-1");
-    take("bed-shims");
     choose("Sedge");
     take("today-holds");
+    choose("Madder");
+    show("power");
+    onInterface(() -> {
+      type("#power-at-top", "22");
+      type("#power-dial-now", "66.5");
+      ((javafx.scene.control.TitledPane) node("#power-ageing-fold")).setExpanded(true);
+    });
+    frames(2);
+    onInterface(() -> {
+      type("#power-output", "66.8");
+      type("#power-hours", "1102");
+    });
+    press("#power-dial-now");
+    take("power");
     choose("Tansy");
     show("controller");
     onInterface(() ->

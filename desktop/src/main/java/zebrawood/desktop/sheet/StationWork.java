@@ -120,8 +120,14 @@ public abstract class StationWork<R, F extends Finding> {
    * @param then runs on the interface's thread, unless the sheet is gone or something newer is made
    */
   public final <T> void beside(Jobs.Work<T> make, Consumer<T> then) {
+    beside(make, then, this::failed);
+  }
+
+  /** The same; {@code otherwise} gets what went wrong. */
+  protected final <T> void beside(
+      Jobs.Work<T> make, Consumer<T> then, Consumer<Throwable> otherwise) {
     show(new Outcome.Working<>(Message.of("sheet.working")));
-    making.orElseThrow().run(make, then, this::failed);
+    making.orElseThrow().run(make, then, otherwise);
   }
 
   private void show(Outcome<R, F> now) {

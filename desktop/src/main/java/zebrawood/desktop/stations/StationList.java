@@ -1,22 +1,17 @@
 package zebrawood.desktop.stations;
 
 import java.util.List;
-import java.util.Set;
-import java.util.stream.Stream;
 import zebrawood.desktop.bed.BedWork;
 import zebrawood.desktop.controller.ControllerWork;
 import zebrawood.desktop.cooling.CoolingWork;
 import zebrawood.desktop.focus.FocusWork;
 import zebrawood.desktop.lens.LensWork;
 import zebrawood.desktop.mirrors.MirrorsWork;
+import zebrawood.desktop.power.PowerWork;
 import zebrawood.desktop.site.SiteWork;
 import zebrawood.desktop.solve.Solver;
 import zebrawood.desktop.start.StartWork;
 import zebrawood.ledger.Station;
-import zebrawood.power.Ceiling;
-import zebrawood.power.CeilingReadings;
-import zebrawood.power.RescaleReadings;
-import zebrawood.power.Rescaling;
 
 /** The stations that are built, in the order of the work. */
 public final class StationList {
@@ -31,20 +26,14 @@ public final class StationList {
           MirrorsWork.DEFINITION,
           BedWork.DEFINITION,
           FocusWork.DEFINITION,
-          LensWork.DEFINITION);
-
-  /** Computations whose sheet is still to come. */
-  private static final List<Solver> WITHOUT_A_SHEET =
-      List.of(
-          Solver.of("power-cap", CeilingReadings.class, Ceiling::solve, Set.of()),
-          Solver.of("rescale", RescaleReadings.class, Rescaling::solve, Set.of()));
+          LensWork.DEFINITION,
+          PowerWork.DEFINITION);
 
   public static List<Station> stations() {
     return ALL.stream().map(StationDefinition::station).toList();
   }
 
   public static List<Solver> solvers() {
-    return Stream.concat(ALL.stream().flatMap(m -> m.solvers().stream()), WITHOUT_A_SHEET.stream())
-        .toList();
+    return ALL.stream().flatMap(m -> m.solvers().stream()).toList();
   }
 }

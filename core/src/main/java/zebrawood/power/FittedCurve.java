@@ -1,0 +1,95 @@
+package zebrawood.power;
+
+import java.util.List;
+import java.util.Optional;
+import zebrawood.measure.Estimate;
+
+/**
+ * A curve through readings: {@code a + b p + c p²} above the threshold, in the readings' own unit;
+ * good between the lowest and the highest percentage that was read.
+ *
+ * @param coefficients of 1, p and p²; the last is at most 0
+ * @param covariance of those that were fitted: two, or three
+ */
+public record FittedCurve(
+    List<Double> coefficients,
+    List<List<Double>> covariance,
+    double lowestPercent,
+    double highestPercent) {
+
+  /** Whether more percent always give more, from the threshold to the highest reading. */
+  boolean rises() {
+    double b = coefficients.get(1);
+    double c = coefficients.get(2);
+    double discriminant = b * b - 4 * c * coefficients.get(0);
+    return b > 0 && discriminant > 0 && b + 2 * c * highestPercent > 0;
+  }
+
+  private double threshold() {
+    double a = coefficients.get(0);
+    double b = coefficients.get(1);
+    double c = coefficients.get(2);
+    return c == 0 ? -a / b : 2 * -a / (b + Math.sqrt(b * b - 4 * c * a));
+  }
+
+  private double slopeAt(double percent) {
+    return coefficients.get(1) + 2 * coefficients.get(2) * percent;
+  }
+
+  private double raw(double percent) {
+    return coefficients.get(0) + percent * (coefficients.get(1) + percent * coefficients.get(2));
+  }
+
+  private double errorAt(double percent) {
+    double sum = 0;
+    for (int i = 0; i < covariance.size(); i++) {
+      for (int k = 0; k < covariance.size(); k++) {
+        sum += covariance.get(i).get(k) * Math.pow(percent, i + k);
+      }
+    }
+    return Math.sqrt(Math.max(0, sum));
+  }
+
+  /** In percent: below it there is nothing. */
+  public Estimate thresholdPercent() {
+    double t = threshold();
+    return new Estimate(t, errorAt(t) / slopeAt(t));
+  }
+
+  /** Just above the threshold, for one percent more. */
+  public double slopePerPercent() {
+    return slopeAt(threshold());
+  }
+
+  /** How much of a straight line is missing at the highest percentage that was read: 0 to 1. */
+  public double flatteningFraction() {
+    double straight = slopePerPercent() * (highestPercent - threshold());
+    return 1 - raw(highestPercent) / straight;
+  }
+
+  public boolean covers(double percent) {
+    return percent >= lowestPercent && percent <= highestPercent;
+  }
+
+  /**
+   * What a percentage gives; nothing below the threshold.
+   *
+   * @param percent within what was read
+   */
+  public Estimate at(double percent) {
+    return new Estimate(Math.max(0, raw(percent)), errorAt(percent));
+  }
+
+  /** The percentage that gives so much; empty where none of those that were read does. */
+  public Optional<Estimate> percentFor(double value) {
+    double low = Math.max(lowestPercent, threshold());
+    if (!(value >= raw(low) && value <= raw(highestPercent))) {
+      return Optional.empty();
+    }
+    double a = coefficients.get(0) - value;
+    double b = coefficients.get(1);
+    double c = coefficients.get(2);
+    double percent = c == 0 ? -a / b : 2 * -a / (b + Math.sqrt(b * b - 4 * c * a));
+    return Optional.of(new Estimate(percent, errorAt(percent) / slopeAt(percent)));
+  }
+}

@@ -1,0 +1,394 @@
+package zebrawood.power;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import zebrawood.ledger.Figure;
+import zebrawood.measure.Estimate;
+import zebrawood.measure.PartFinding;
+import zebrawood.measure.Verdict;
+import zebrawood.power.PowerFinding.Better;
+import zebrawood.power.PowerFinding.Top;
+import zebrawood.power.PowerTask.ByCheck;
+import zebrawood.power.PowerTask.ByFactory;
+import zebrawood.power.PowerTask.ByMeter;
+import zebrawood.power.PowerTask.ByWords;
+import zebrawood.power.PowerTask.Item;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
+
+/**
+ * Is "100 %" what was agreed, and does it still give what it gave?
+ *
+ * <p>The current at the test job may be off by a division of the meter or a fiftieth of itself,
+ * whichever is more: no meter is read finer, and no job shows less. A reading above the tube's
+ * maximum stops. What was not read is asked for; a loss is judged only against a limit that
+ * somebody gave.
+ */
+public final class Power {
+  private static final double ALLOWED_SHARE = 0.02;
+
+  /** Two words of a power scale are the same within this. */
+  private static final double SAME_WORD = 0.001;
+
+  /** Less is not worth making a list anew. */
+  private static final double WORTH_RESCALING_PERCENT = 3;
+
+  private static final Quantity MA = Quantity.SMALL_CURRENT;
+
+  private Power() {}
+
+  /** What the current's part came to. */
+  private record Current(
+      PartFinding part, Optional<Top> top, Optional<Estimate> dial, OptionalDouble slope) {
+    static Current none(PartFinding part) {
+      return new Current(part, Optional.empty(), Optional.empty(), OptionalDouble.empty());
+    }
+  }
+
+  public static PowerFinding solve(PowerReadings r) {
+    Current current =
+        switch (r.task()) {
+          case ByMeter task -> ofMeter(task);
+          case ByFactory task -> ofFactory(task);
+          case ByCheck task -> ofCheck(task);
+          case ByWords task -> Current.none(ofWords(task));
+        };
+    Optional<FittedCurve> curve =
+        r.curve().flatMap(c -> CurveFit.of(c.now(), c.resolution(), c.scatterPercent()));
+    OptionalDouble loss = loss(r);
+    Optional<Ageing.Trend> trend = trend(r.output());
+    List<PartFinding> parts = new ArrayList<>();
+    if (r.tube()) {
+      parts.add(lowPulse(r.lowPulseMa()));
+    }
+    parts.add(current.part);
+    output(r, loss).ifPresent(parts::add);
+    Optional<Better> better = better(r, current, loss);
+    List<Advice> advice = new ArrayList<>(PartFinding.toDo(parts));
+    if (advice.isEmpty()) {
+      advice.addAll(current.part.advice());
+    }
+    if (better.filter(b -> b == Better.RESCALE).isPresent()) {
+      advice.add(
+          Advice.act("power.better.rescale")
+              .because("power.better.rescale.why", percent(loss.getAsDouble(), 0)));
+    }
+    List<Message> warnings =
+        new ArrayList<>(parts.stream().flatMap(p -> p.warnings().stream()).toList());
+    if (r.curve().isPresent() && curve.isEmpty()) {
+      warnings.add(Message.of("power.curve.none"));
+    }
+    loss.stream()
+        .filter(p -> r.output().lossLimitPercent().isEmpty())
+        .mapToObj(p -> Message.of("power.limit-unknown", percent(p, 0)))
+        .forEach(warnings::add);
+    trend
+        .filter(t -> !t.leftOut().isEmpty())
+        .ifPresent(t -> warnings.add(Message.of("power.trend.left-out", t.leftOut().size())));
+    return new PowerFinding(
+        current.top,
+        current.dial,
+        current.slope,
+        curve,
+        loss,
+        trend,
+        better,
+        PartFinding.worst(parts),
+        advice,
+        warnings);
+  }
+
+  private static Amount ma(double value) {
+    return Amount.of(value, MA, 1);
+  }
+
+  private static Amount percent(double value, int decimals) {
+    return Amount.of(value, Quantity.PERCENT, decimals);
+  }
+
+  private static PartFinding lowPulse(OptionalDouble lowPulseMa) {
+    return lowPulseMa.isPresent()
+        ? PartFinding.within()
+        : PartFinding.again(Advice.read("power.low-pulse").because("power.low-pulse.why"));
+  }
+
+  private static Top top(double agreed, OptionalDouble read, double resolution) {
+    return new Top(agreed, read, Math.max(resolution, ALLOWED_SHARE * agreed));
+  }
+
+  private static PartFinding over(double read, double maximum) {
+    return PartFinding.stop(
+        Advice.act("power.ceiling.down")
+            .because("power.ceiling.down.why", Amount.plain(read, MA), Amount.plain(maximum, MA)));
+  }
+
+  private static PartFinding inOrder(Top top) {
+    return PartFinding.within(
+        Advice.leave("power.leave").because("power.leave.why", ma(top.offMa().getAsDouble())));
+  }
+
+  private static Current ofMeter(ByMeter task) {
+    CeilingFinding found = Ceiling.solve(task.readings());
+    double resolution = task.readings().meterResolutionMa();
+    double maximum = task.readings().tubeMaximumMa();
+    Top top = top(found.capMa(), task.atTopMa(), resolution);
+    Optional<Estimate> dial =
+        found.dialPercent().isPresent()
+            ? Optional.of(
+                new Estimate(
+                    found.dialPercent().getAsDouble(),
+                    found.dialPercentUncertainty().getAsDouble()))
+            : Optional.empty();
+    OptionalDouble slope = Ceiling.slopeAtCap(task.readings());
+    if (task.atTopMa().isEmpty()) {
+      PartFinding part = new PartFinding(found.verdict(), found.advice(), found.warnings());
+      return new Current(part, Optional.of(top), dial, slope);
+    }
+    PartFinding part = set(top, maximum, dial.map(Estimate::value).map(OptionalDouble::of), slope);
+    if (found.highestSampleMa() > maximum) {
+      part =
+          part.warning(
+              Message.of(
+                  "power.was-over",
+                  Amount.plain(found.highestSampleMa(), MA),
+                  Amount.plain(maximum, MA)));
+    }
+    return new Current(part, Optional.of(top), dial, slope);
+  }
+
+  private static Current ofFactory(ByFactory task) {
+    Top top = top(task.tubeMaximumMa(), task.atTopMa(), task.meterResolutionMa());
+    PartFinding part;
+    if (task.atTopMa().isEmpty()) {
+      part = PartFinding.again(Advice.read("power.factory.read").because("power.factory.why"));
+    } else if (task.atTopMa().getAsDouble() > task.tubeMaximumMa()) {
+      part = over(task.atTopMa().getAsDouble(), task.tubeMaximumMa());
+    } else {
+      part =
+          PartFinding.within(
+              Advice.leave("power.factory.leave")
+                  .because(
+                      "power.factory.leave.why",
+                      ma(task.atTopMa().getAsDouble()),
+                      ma(task.tubeMaximumMa())));
+    }
+    // What is read now is what every later check comes back to.
+    Top against = task.atTopMa().isPresent() ? withAgreed(top) : top;
+    return new Current(part, Optional.of(against), Optional.empty(), OptionalDouble.empty());
+  }
+
+  private static Top withAgreed(Top top) {
+    return new Top(top.readMa().getAsDouble(), top.readMa(), top.allowedMa());
+  }
+
+  private static Current ofCheck(ByCheck task) {
+    Top top = top(task.agreedMa(), OptionalDouble.of(task.readMa()), task.meterResolutionMa());
+    PartFinding part =
+        set(
+            top,
+            task.tubeMaximumMa(),
+            task.dialPercent().isPresent() ? Optional.of(task.dialPercent()) : Optional.empty(),
+            task.slopeMaPerPercent());
+    return new Current(part, Optional.of(top), moved(top, task), task.slopeMaPerPercent());
+  }
+
+  private static Optional<Estimate> moved(Top top, ByCheck task) {
+    if (task.dialPercent().isEmpty() || task.slopeMaPerPercent().isEmpty()) {
+      return Optional.empty();
+    }
+    double slope = task.slopeMaPerPercent().getAsDouble();
+    double to =
+        task.dialPercent().getAsDouble() + (top.agreedMa() - top.readMa().getAsDouble()) / slope;
+    return Optional.of(
+        new Estimate(
+            to, zebrawood.measure.Resolution.standardDeviation(task.meterResolutionMa()) / slope));
+  }
+
+  /** The dial stands somewhere and the current was read: is it the agreed one? */
+  private static PartFinding set(
+      Top top, double maximumMa, Optional<OptionalDouble> dial, OptionalDouble slope) {
+    double read = top.readMa().getAsDouble();
+    if (read > maximumMa) {
+      return over(read, maximumMa);
+    }
+    double off = read - top.agreedMa();
+    if (Math.abs(off) <= top.allowedMa()) {
+      return inOrder(top);
+    }
+    if (dial.isEmpty() || slope.isEmpty()) {
+      return PartFinding.adjust(
+          Advice.act(off > 0 ? "power.dial.less" : "power.dial.more")
+              .because("power.dial.off", ma(Math.abs(off)), ma(top.agreedMa())));
+    }
+    double to = dial.get().getAsDouble() - off / slope.getAsDouble();
+    if (to < 0 || to > 100) {
+      return PartFinding.adjust(
+          Advice.act("power.dial.beyond")
+              .because("power.dial.off", ma(Math.abs(off)), ma(top.agreedMa())));
+    }
+    return PartFinding.adjust(
+        Advice.act(off > 0 ? "power.dial.down" : "power.dial.up", percent(to, 1))
+            .because("power.dial.off", ma(Math.abs(off)), ma(top.agreedMa())));
+  }
+
+  private static PartFinding ofWords(ByWords task) {
+    List<PartFinding> parts = new ArrayList<>();
+    if (task.jobTop().isEmpty() || task.controllerTop().isEmpty()) {
+      parts.add(PartFinding.again(Advice.read("power.words.read").because("power.words.why")));
+    } else {
+      double job = task.jobTop().getAsDouble();
+      double controller = task.controllerTop().getAsDouble();
+      if (Math.abs(job - controller) > SAME_WORD * controller) {
+        parts.add(
+            PartFinding.adjust(
+                Advice.act("power.words.same", Message.number(controller))
+                    .because(
+                        job < controller ? "power.words.part" : "power.words.full",
+                        percent(100 * Math.min(job, controller) / Math.max(job, controller), 0))));
+      }
+    }
+    if (task.firingPercent().isEmpty()) {
+      parts.add(PartFinding.again(Advice.read("power.firing").because("power.firing.why")));
+    }
+    Map<Item, Boolean> passed = new EnumMap<>(Item.class);
+    task.proofs().forEach(p -> passed.put(p.item(), p.passed()));
+    for (Item item : Item.values()) {
+      if (!passed.containsKey(item)) {
+        parts.add(PartFinding.again(Advice.prove(Message.of(item))));
+      } else if (!passed.get(item)) {
+        parts.add(PartFinding.adjust(Advice.notSo(Message.of(item))));
+      }
+    }
+    if (task.pulsed()) {
+      parts.add(pulse(task));
+    }
+    return new PartFinding(
+        PartFinding.worst(parts),
+        parts.stream().allMatch(p -> p.verdict() == Verdict.WITHIN)
+            ? List.of(Advice.leave("power.words.leave"))
+            : PartFinding.toDo(parts),
+        parts.stream().flatMap(p -> p.warnings().stream()).toList());
+  }
+
+  private static PartFinding pulse(ByWords task) {
+    if (task.pulse().lengthNs().isEmpty() || task.pulse().rateKhz().isEmpty()) {
+      return PartFinding.again(Advice.read("power.pulse").because("power.pulse.why"));
+    }
+    double rate = task.pulse().rateKhz().getAsDouble();
+    if (task.range().isEmpty()) {
+      return PartFinding.within().warning(Message.of("power.pulse.range-unknown"));
+    }
+    boolean in = rate >= task.range().get().leastKhz() && rate <= task.range().get().mostKhz();
+    return in
+        ? PartFinding.within()
+        : PartFinding.adjust(
+            Advice.act("power.pulse.into", task.range().get().said())
+                .because("power.pulse.into.why", Amount.plain(rate, Quantity.PULSE_RATE)));
+  }
+
+  /** By the test job where it was read, else by the two curves. */
+  private static OptionalDouble loss(PowerReadings r) {
+    PowerReadings.Output output = r.output();
+    if (output.now().isPresent() && output.first().isPresent()) {
+      return OptionalDouble.of(
+          100 * (1 - output.now().getAsDouble() / output.first().getAsDouble()));
+    }
+    return r.curve()
+        .filter(c -> enough(c.now()) && enough(c.before()))
+        .map(c ->
+            Rescaling.solve(new RescaleReadings(c.before(), c.now(), List.of())).lossFraction())
+        .filter(OptionalDouble::isPresent)
+        .map(l -> OptionalDouble.of(100 * l.getAsDouble()))
+        .orElse(OptionalDouble.empty());
+  }
+
+  private static boolean enough(List<PowerPoint> points) {
+    return points.stream().mapToDouble(PowerPoint::percent).distinct().count() >= 2;
+  }
+
+  private static Optional<PartFinding> output(PowerReadings r, OptionalDouble loss) {
+    if (loss.isEmpty() || r.output().lossLimitPercent().isEmpty()) {
+      return Optional.empty();
+    }
+    double limit = r.output().lossLimitPercent().getAsDouble();
+    return Optional.of(
+        loss.getAsDouble() > limit
+            ? PartFinding.adjust(
+                Advice.act("power.better.replace")
+                    .because(
+                        "power.better.replace.why",
+                        percent(loss.getAsDouble(), 0),
+                        percent(limit, 0)))
+            : PartFinding.within());
+  }
+
+  private static Optional<Better> better(PowerReadings r, Current current, OptionalDouble loss) {
+    boolean off =
+        current
+            .top
+            .filter(t -> t.offMa().isPresent() && t.offMa().getAsDouble() > t.allowedMa())
+            .isPresent();
+    boolean known = loss.isPresent();
+    double lost = loss.orElse(0);
+    if (known
+        && r.output().lossLimitPercent().isPresent()
+        && lost > r.output().lossLimitPercent().getAsDouble()) {
+      return Optional.of(Better.REPLACE);
+    }
+    if (off) {
+      return Optional.of(Better.TURN_THE_DIAL);
+    }
+    return known && lost > WORTH_RESCALING_PERCENT ? Optional.of(Better.RESCALE) : Optional.empty();
+  }
+
+  private static Optional<Ageing.Trend> trend(PowerReadings.Output output) {
+    if (output.lossLimitPercent().isEmpty() || output.first().isEmpty()) {
+      return Optional.empty();
+    }
+    double limit =
+        output.first().getAsDouble() * (1 - output.lossLimitPercent().getAsDouble() / 100);
+    Stream<Ageing.Reading> now =
+        output.now().stream().mapToObj(v -> new Ageing.Reading(output.at(), v));
+    return Ageing.of(Stream.concat(output.history().stream(), now).toList(), limit);
+  }
+
+  /** What the notebook shows; how far the current is off is first, where there is one. */
+  public static List<Figure> figures(PowerReadings r, PowerFinding f) {
+    List<Figure> figures = new ArrayList<>();
+    f.top()
+        .ifPresent(top -> {
+          top.offMa()
+              .ifPresent(ma -> figures.add(Figure.of("off", ma, MA).limited(top.allowedMa())));
+          top.readMa().ifPresent(ma -> figures.add(Figure.of("atTop", ma, MA)));
+          figures.add(Figure.of("agreed", top.agreedMa(), MA));
+        });
+    f.dialPercent()
+        .ifPresent(d ->
+            figures.add(Figure.of("dial", d.value(), Quantity.PERCENT).uncertain(d.uncertainty())));
+    f.slopeMaPerPercent().ifPresent(s -> figures.add(Figure.of("slope", s, MA)));
+    r.lowPulseMa().ifPresent(ma -> figures.add(Figure.of("lowPulse", ma, MA)));
+    if (r.task() instanceof ByWords words) {
+      words.firingPercent().ifPresent(p -> figures.add(Figure.of("firing", p, Quantity.PERCENT)));
+    }
+    f.lossPercent()
+        .ifPresent(p ->
+            figures.add(
+                Figure.of("loss", p, Quantity.PERCENT).limited(r.output().lossLimitPercent())));
+    r.output()
+        .now()
+        .ifPresent(v ->
+            figures.add(
+                r.output().inWatts()
+                    ? Figure.of("output", v, Quantity.POWER)
+                    : Figure.of("alike", v, Quantity.PERCENT)));
+    r.output().hours().ifPresent(h -> figures.add(Figure.of("hours", h, Quantity.NUMBER)));
+    return figures;
+  }
+}

@@ -1,0 +1,14 @@
+package zebrawood.desktop.power;
+
+/** How the current of a tube is agreed on, or checked. */
+public enum PowerWay {
+  SHARE,
+  RATED,
+  FACTORY,
+  CHECK;
+
+  /** Whether the dial is read at several settings. */
+  boolean readsDial() {
+    return this == SHARE || this == RATED;
+  }
+}

@@ -1,0 +1,110 @@
+package zebrawood.desktop.power;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.Event;
+import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Figure;
+import zebrawood.ledger.Ledger;
+import zebrawood.power.Ageing;
+
+/** What earlier entries tell of the tube that is in: those after it was put in, oldest first. */
+final class TubeHistory {
+  static final TubeHistory NONE = new TubeHistory(List.of());
+  private static final double HOURS_A_DAY = 24;
+
+  private final List<Entry> entries;
+
+  private TubeHistory(List<Entry> entries) {
+    this.entries = entries;
+  }
+
+  static TubeHistory of(Ledger ledger, List<Entry> entries) {
+    Optional<Event> replaced =
+        ledger.events().reversed().stream()
+            .filter(e -> e.kind() == EventKind.SOURCE_REPLACED)
+            .findFirst();
+    return new TubeHistory(
+        entries.stream()
+            .filter(Entry::decided)
+            .filter(e -> replaced.isEmpty() || ledger.isAfter(e, replaced.get()))
+            .toList());
+  }
+
+  private static OptionalDouble figure(Entry entry, String id) {
+    return entry.figures().stream()
+        .filter(f -> f.id().equals(id))
+        .mapToDouble(Figure::value)
+        .findFirst();
+  }
+
+  /** What an entry said of this last. */
+  OptionalDouble last(String id) {
+    return entries.reversed().stream()
+        .map(e -> figure(e, id))
+        .filter(OptionalDouble::isPresent)
+        .findFirst()
+        .orElse(OptionalDouble.empty());
+  }
+
+  /** What an entry said of this first. */
+  OptionalDouble first(String id) {
+    return entries.stream()
+        .map(e -> figure(e, id))
+        .filter(OptionalDouble::isPresent)
+        .findFirst()
+        .orElse(OptionalDouble.empty());
+  }
+
+  private Stream<Entry> with(String id) {
+    return entries.stream().filter(e -> figure(e, id).isPresent());
+  }
+
+  /** Whether every reading of this has the counter's hours with it. */
+  boolean inHours(String id) {
+    return with(id).allMatch(e -> figure(e, "hours").isPresent());
+  }
+
+  Optional<Instant> start(String id) {
+    return with(id).map(Entry::time).findFirst();
+  }
+
+  /** Days since the first reading of this. */
+  double day(String id, Instant at) {
+    return start(id)
+        .map(from -> Duration.between(from, at).toMinutes() / 60.0 / HOURS_A_DAY)
+        .orElse(0.0);
+  }
+
+  List<Ageing.Reading> readings(String id, boolean inHours) {
+    Function<Entry, Double> when =
+        inHours ? e -> figure(e, "hours").orElseThrow() : e -> day(id, e.time());
+    return with(id)
+        .map(e -> new Ageing.Reading(when.apply(e), figure(e, id).orElseThrow()))
+        .toList();
+  }
+
+  /**
+   * Hours of light in a day, by the counter's first and last reading; empty where it stood still.
+   */
+  OptionalDouble hoursADay() {
+    List<Entry> counted = with("hours").toList();
+    if (counted.size() < 2) {
+      return OptionalDouble.empty();
+    }
+    double days =
+        Duration.between(counted.getFirst().time(), counted.getLast().time()).toMinutes()
+            / 60.0
+            / HOURS_A_DAY;
+    double hours =
+        figure(counted.getLast(), "hours").orElseThrow()
+            - figure(counted.getFirst(), "hours").orElseThrow();
+    return days > 1 && hours > 0 ? OptionalDouble.of(hours / days) : OptionalDouble.empty();
+  }
+}

@@ -1,0 +1,2 @@
+/** The table of percent and output that is stuck on a machine. */
+package zebrawood.records.power;

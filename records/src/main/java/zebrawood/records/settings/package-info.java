@@ -1,0 +1,2 @@
+/** Lists of job settings as CSV files. */
+package zebrawood.records.settings;
