@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import zebrawood.ledger.Figure;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.PartFinding;
+import zebrawood.measure.Resolution;
 import zebrawood.measure.Verdict;
 import zebrawood.power.PowerFinding.Better;
 import zebrawood.power.PowerFinding.Top;
@@ -62,8 +63,9 @@ public final class Power {
         };
     Optional<FittedCurve> curve =
         r.curve().flatMap(c -> CurveFit.of(c.now(), c.resolution(), c.scatterPercent()));
-    OptionalDouble loss = loss(r);
-    Optional<Ageing.Trend> trend = trend(r.output());
+    boolean comparable = comparable(current.top);
+    OptionalDouble loss = loss(r, comparable);
+    Optional<Ageing.Trend> trend = trend(r.output(), comparable);
     List<PartFinding> parts = new ArrayList<>();
     if (r.tube()) {
       parts.add(lowPulse(r.lowPulseMa()));
@@ -84,6 +86,12 @@ public final class Power {
         new ArrayList<>(parts.stream().flatMap(p -> p.warnings().stream()).toList());
     if (r.curve().isPresent() && curve.isEmpty()) {
       warnings.add(Message.of("power.curve.none"));
+    }
+    if (r.output().now().isPresent() && !comparable) {
+      warnings.add(Message.of("power.output.not-agreed"));
+    }
+    if (r.output().hours().isPresent() && wentBack(r.output())) {
+      warnings.add(Message.of("power.hours.back"));
     }
     loss.stream()
         .filter(p -> r.output().lossLimitPercent().isEmpty())
@@ -207,8 +215,7 @@ public final class Power {
     double to =
         task.dialPercent().getAsDouble() + (top.agreedMa() - top.readMa().getAsDouble()) / slope;
     return Optional.of(
-        new Estimate(
-            to, zebrawood.measure.Resolution.standardDeviation(task.meterResolutionMa()) / slope));
+        new Estimate(to, Resolution.standardDeviation(task.meterResolutionMa()) / slope));
   }
 
   /** The dial stands somewhere and the current was read: is it the agreed one? */
@@ -293,10 +300,22 @@ public final class Power {
                 .because("power.pulse.into.why", Amount.plain(rate, Quantity.PULSE_RATE)));
   }
 
+  /** Outputs are compared at one current only. */
+  private static boolean comparable(Optional<Top> top) {
+    return top.isEmpty()
+        || top.get().offMa().isPresent()
+            && top.get().offMa().getAsDouble() <= top.get().allowedMa();
+  }
+
+  private static boolean wentBack(PowerReadings.Output output) {
+    return output.inHours()
+        && output.history().stream().anyMatch(earlier -> earlier.at() > output.at());
+  }
+
   /** By the test job where it was read, else by the two curves. */
-  private static OptionalDouble loss(PowerReadings r) {
+  private static OptionalDouble loss(PowerReadings r, boolean comparable) {
     PowerReadings.Output output = r.output();
-    if (output.now().isPresent() && output.first().isPresent()) {
+    if (comparable && output.now().isPresent() && output.first().isPresent()) {
       return OptionalDouble.of(
           100 * (1 - output.now().getAsDouble() / output.first().getAsDouble()));
     }
@@ -348,14 +367,16 @@ public final class Power {
     return known && lost > WORTH_RESCALING_PERCENT ? Optional.of(Better.RESCALE) : Optional.empty();
   }
 
-  private static Optional<Ageing.Trend> trend(PowerReadings.Output output) {
+  private static Optional<Ageing.Trend> trend(PowerReadings.Output output, boolean comparable) {
     if (output.lossLimitPercent().isEmpty() || output.first().isEmpty()) {
       return Optional.empty();
     }
     double limit =
         output.first().getAsDouble() * (1 - output.lossLimitPercent().getAsDouble() / 100);
     Stream<Ageing.Reading> now =
-        output.now().stream().mapToObj(v -> new Ageing.Reading(output.at(), v));
+        output.now().stream()
+            .filter(v -> comparable)
+            .mapToObj(v -> new Ageing.Reading(output.at(), v));
     return Ageing.of(Stream.concat(output.history().stream(), now).toList(), limit);
   }
 
@@ -381,9 +402,9 @@ public final class Power {
         .ifPresent(p ->
             figures.add(
                 Figure.of("loss", p, Quantity.PERCENT).limited(r.output().lossLimitPercent())));
-    r.output()
-        .now()
-        .ifPresent(v ->
+    r.output().now().stream()
+        .filter(v -> comparable(f.top()))
+        .forEach(v ->
             figures.add(
                 r.output().inWatts()
                     ? Figure.of("output", v, Quantity.POWER)

@@ -121,6 +121,24 @@ class PowerTest {
     assertThat(tube(fine, of(4), output(89, 90, of(30))).better()).isEmpty();
   }
 
+  /** Less current gives less light, which is no ageing. */
+  @Test
+  void anOutputAtAnotherCurrentIsNotCompared() {
+    PowerFinding f = tube(meter(of(23), 28), of(4), output(60, 90, of(30)));
+    assertThat(f.lossPercent()).isEmpty();
+    assertThat(f.better()).contains(Better.TURN_THE_DIAL);
+    assertThat(f.warnings()).extracting(w -> w.key()).contains("power.output.not-agreed");
+    var readings =
+        new PowerReadings(
+            meter(of(23), 28),
+            true,
+            of(4),
+            Optional.empty(),
+            output(60, 90, of(30)),
+            Optional.empty());
+    assertThat(Power.figures(readings, f)).extracting(g -> g.id()).doesNotContain("output");
+  }
+
   private static PowerFinding words(
       OptionalDouble job, OptionalDouble controller, OptionalDouble firing, OptionalDouble khz) {
     return Power.solve(

@@ -20,7 +20,9 @@ import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.power.CurveWay;
 import zebrawood.desktop.power.PowerWay;
 import zebrawood.desktop.power.PowerWork;
+import zebrawood.desktop.workshop.WorkshopModel.Happening;
 import zebrawood.ledger.Entry;
+import zebrawood.ledger.EventKind;
 import zebrawood.measure.Verdict;
 
 /** The ceiling, the check, the curve, a list of settings and the ageing, in the window. */
@@ -147,6 +149,10 @@ class PowerWindowTest extends WindowTest {
     fill("#power-hours", "1102");
     assertThat(page())
         .contains("Turn the dial up to 71.0 %")
+        .contains("not read at the agreed current");
+    fill("#power-at-top", "23.5");
+    assertThat(page())
+        .contains("Leave the dial")
         .contains("far off the others are left out: 1")
         .containsPattern("reaches the limit around 1[67][0-9][0-9] h")
         .contains("eight times in ten between")
@@ -156,6 +162,37 @@ class PowerWindowTest extends WindowTest {
     assertThat(page()).contains("Replace the tube");
     fill("#power-loss-limit", "");
     assertThat(page()).contains("nobody said").doesNotContain("Replace the tube.");
+  }
+
+  /** What the old tube gave is no measure for the new one, and stays in the record. */
+  @Test
+  void aNewTubeHasItsOwnBaseline() {
+    open("Madder");
+    unfold();
+    fill("#power-at-top", "23.5");
+    fill("#power-output", "80");
+    assertThat(page()).contains("Output lost");
+    fill("#power-label", "glass tube 80 W, no. 3007");
+    assertThat(page()).doesNotContain("Output lost").contains("Four readings on different days");
+    fill("#power-label", "glass tube 80 W, no. 2291");
+    assertThat(page()).contains("Output lost");
+    onInterface(() -> {
+      app.model()
+          .happened(
+              Happening.of(EventKind.SOURCE_REPLACED, clock.instant(), "new tube"),
+              () -> {},
+              () -> {});
+      return null;
+    });
+    until(
+        "it is in the record",
+        () ->
+            app.model().opened().ledger().events().stream()
+                .anyMatch(e -> e.kind() == EventKind.SOURCE_REPLACED));
+    settle();
+    fill("#power-output", "81");
+    assertThat(page()).doesNotContain("Output lost").contains("Four readings on different days");
+    assertThat(entries()).as("the old one is kept").hasSize(9);
   }
 
   @ParameterizedTest

@@ -175,7 +175,7 @@ final class Shots {
     choose("Madder");
     show("power");
     onInterface(() -> {
-      type("#power-at-top", "22");
+      type("#power-at-top", "23.5");
       type("#power-dial-now", "66.5");
       ((javafx.scene.control.TitledPane) node("#power-ageing-fold")).setExpanded(true);
     });

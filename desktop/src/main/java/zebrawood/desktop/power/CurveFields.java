@@ -82,7 +82,7 @@ final class CurveFields {
   }
 
   /** The rows of the way that is chosen; the probe has its own. */
-  Group<CurveRow> rows() {
+  private Group<CurveRow> rows() {
     return switch (way.get()) {
       case CURRENT -> current;
       case MARK -> marks;
@@ -91,16 +91,8 @@ final class CurveFields {
     };
   }
 
-  Group<ProbeRow> probeRows() {
-    return probe;
-  }
-
-  List<QuantityField> ofProbe() {
+  private List<QuantityField> ofProbe() {
     return List.of(pulseSeconds, heatCapacity, room, coolsFrom, coolsTo, coolsSeconds);
-  }
-
-  QuantityField resolution() {
-    return resolution;
   }
 
   private boolean begun() {

@@ -1,6 +1,7 @@
 package zebrawood.desktop.power;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -33,6 +34,7 @@ final class PowerPicture {
   private static final double FROM_DEG = 205;
   private static final double SWEEP_DEG = 230;
   private static final int LARGE_TICKS = 5;
+  private static final Quantity MA = Quantity.SMALL_CURRENT;
   private static final String SHADE = "scale-allowed";
 
   /** Of what was watched: what lies further ahead is not drawn. */
@@ -161,8 +163,6 @@ final class PowerPicture {
         "plan-now");
   }
 
-  private static final Quantity MA = Quantity.SMALL_CURRENT;
-
   private static double angle(double share) {
     return Math.toRadians(FROM_DEG - SWEEP_DEG * share);
   }
@@ -274,7 +274,7 @@ final class PowerPicture {
 
   private void joined(Frame frame, List<PowerPoint> points, double most) {
     List<PowerPoint> sorted =
-        points.stream().sorted(java.util.Comparator.comparingDouble(PowerPoint::percent)).toList();
+        points.stream().sorted(Comparator.comparingDouble(PowerPoint::percent)).toList();
     for (int i = 1; i < sorted.size(); i++) {
       on.line(
           px(sorted.get(i - 1).percent()),

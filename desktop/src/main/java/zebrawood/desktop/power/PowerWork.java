@@ -2,6 +2,8 @@ package zebrawood.desktop.power;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -45,7 +47,6 @@ import zebrawood.power.FittedCurve;
 import zebrawood.power.LifeRule;
 import zebrawood.power.Power;
 import zebrawood.power.PowerFinding;
-import zebrawood.power.PowerPoint;
 import zebrawood.power.PowerReadings;
 import zebrawood.power.PowerStation;
 import zebrawood.power.PowerTask;
@@ -132,6 +133,7 @@ public final class PowerWork extends StationWork<PowerReadings, PowerFinding> {
       new ReadOnlyObjectWrapper<>(Message.NONE);
   private final ReadOnlyObjectWrapper<Message> lifeSaid = new ReadOnlyObjectWrapper<>(Message.NONE);
   private Ledger ledger;
+  private List<Entry> entries;
   private TubeHistory history;
 
   public PowerWork(Ledger ledger, DisplayUnits units) {
@@ -140,7 +142,8 @@ public final class PowerWork extends StationWork<PowerReadings, PowerFinding> {
     machine = ledger.machine();
     tube = machine.source().kind() == SourceKind.CO2_GLASS_TUBE;
     curve = new CurveFields(form(), tube);
-    history = TubeHistory.of(ledger, ledger.entriesAt(PowerStation.STATION));
+    entries = ledger.entriesAt(PowerStation.STATION);
+    history = TubeHistory.of(ledger, entries, "");
     if (!tube) {
       for (Item item : Item.values()) {
         proofs.put(item, form().proof(item));
@@ -148,6 +151,12 @@ public final class PowerWork extends StationWork<PowerReadings, PowerFinding> {
     }
     outcomeProperty().subscribe(this::tellMore);
     begin();
+    label
+        .textProperty()
+        .subscribe(text -> {
+          history = TubeHistory.of(this.ledger, entries, text);
+          solveAgain();
+        });
   }
 
   boolean tube() {
@@ -501,8 +510,7 @@ public final class PowerWork extends StationWork<PowerReadings, PowerFinding> {
   /** A date, and the hours where they are counted. */
   private Message when(double at, PowerReadings.Output read) {
     String id = read.inWatts() ? "output" : "alike";
-    java.time.ZoneId zone =
-        context().map(c -> c.workshop().clock().getZone()).orElse(java.time.ZoneOffset.UTC);
+    ZoneId zone = context().map(c -> c.workshop().clock().getZone()).orElse(ZoneOffset.UTC);
     if (!read.inHours()) {
       Instant start = history.start(id).orElseGet(this::now);
       return Dates.dayAndYear(start.plus(days(at)), zone);
@@ -663,9 +671,10 @@ public final class PowerWork extends StationWork<PowerReadings, PowerFinding> {
 
   /** What is known from earlier visits stands there, to be looked at before it is used. */
   @Override
-  public void recordChanged(List<Entry> entries) {
+  public void recordChanged(List<Entry> recorded) {
     context().ifPresent(this::sheetChanged);
-    history = TubeHistory.of(ledger, entries);
+    entries = recorded;
+    history = TubeHistory.of(ledger, entries, label.text());
     form()
         .quietly(() -> {
           fill(agreed, history.last("agreed"));
@@ -819,9 +828,5 @@ public final class PowerWork extends StationWork<PowerReadings, PowerFinding> {
 
   Map<Item, ProofField> proofs() {
     return proofs;
-  }
-
-  List<PowerPoint> curveNow() {
-    return curveRead().map(PowerReadings.Curve::now).orElse(List.of());
   }
 }

@@ -13,10 +13,10 @@ import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Figure;
 import zebrawood.ledger.Ledger;
 import zebrawood.power.Ageing;
+import zebrawood.records.kept.KeptReadings;
 
 /** What earlier entries tell of the tube that is in: those after it was put in, oldest first. */
 final class TubeHistory {
-  static final TubeHistory NONE = new TubeHistory(List.of());
   private static final double HOURS_A_DAY = 24;
 
   private final List<Entry> entries;
@@ -25,7 +25,10 @@ final class TubeHistory {
     this.entries = entries;
   }
 
-  static TubeHistory of(Ledger ledger, List<Entry> entries) {
+  /**
+   * @param label of the tube that is in; entries of another label are of another tube
+   */
+  static TubeHistory of(Ledger ledger, List<Entry> entries, String label) {
     Optional<Event> replaced =
         ledger.events().reversed().stream()
             .filter(e -> e.kind() == EventKind.SOURCE_REPLACED)
@@ -34,7 +37,14 @@ final class TubeHistory {
         entries.stream()
             .filter(Entry::decided)
             .filter(e -> replaced.isEmpty() || ledger.isAfter(e, replaced.get()))
+            .filter(e -> sameTube(e, label))
             .toList());
+  }
+
+  private static boolean sameTube(Entry entry, String label) {
+    String its =
+        KeptReadings.typed(entry.readings()).map(t -> t.getOrDefault("label", "")).orElse("");
+    return its.isBlank() || label.isBlank() || its.strip().equalsIgnoreCase(label.strip());
   }
 
   private static OptionalDouble figure(Entry entry, String id) {

@@ -28,6 +28,7 @@ final class TubePractice extends Practice<StandInSupply, PowerReadings, PowerFin
   /** A hand that raises the dial stops here, below the maximum. */
   private static final double NEAR_MAXIMUM = 0.92;
 
+  private static final double WARM_HOURS = 0.25;
   private static final double SMALL_STEPS_FROM = 0.75;
 
   private final PowerWork work;
@@ -44,6 +45,7 @@ final class TubePractice extends Practice<StandInSupply, PowerReadings, PowerFin
     StandInTube tube =
         new StandInTube(
             RATED_MA, work.machine().source().watts(), 4.2, 0.12, 6000, 1, random.nextLong());
+    tube.rest();
     double gain = 0.34 + 0.06 * random.nextDouble();
     return new StandInSupply(
         tube,
@@ -102,6 +104,8 @@ final class TubePractice extends Practice<StandInSupply, PowerReadings, PowerFin
     if (set || !work.chosen().readsDial()) {
       work.atTop().set(on.readMa(on.dialPercent()));
       work.dialNow().set(Math.round(10 * on.dialPercent()) / 10.0);
+      // Waits until it is warm, then reads.
+      on.tube().run(WARM_HOURS, on.currentMa(on.dialPercent()));
       work.outputField().set(on.readWatts(100));
     }
   }

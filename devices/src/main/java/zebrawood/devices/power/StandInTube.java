@@ -94,14 +94,4 @@ public final class StandInTube {
   public void rest() {
     minutesOn = 0;
   }
-
-  /** Another of its kind in its place. */
-  public void renew() {
-    lived = 0;
-    minutesOn = 0;
-  }
-
-  public double ratedMa() {
-    return ratedMa;
-  }
 }

@@ -7,7 +7,7 @@ public final class StandInWordSource {
   private final double controllerTop;
   private final double firingPercent;
   private double jobTop;
-  private double pulseKhz;
+  private final double pulseKhz;
 
   /**
    * @param controllerTop the word that is all of it
@@ -34,10 +34,6 @@ public final class StandInWordSource {
 
   public double pulseKhz() {
     return pulseKhz;
-  }
-
-  public void setPulseKhz(double khz) {
-    pulseKhz = khz;
   }
 
   /** How dark a mark is, from 0 to 1, at a job's percentage. */
