@@ -19,6 +19,7 @@ import zebrawood.focus.RampPhoto;
 import zebrawood.focus.RampPhotoFinding;
 import zebrawood.focus.RampPhotoReadings;
 import zebrawood.focus.RampReadings;
+import zebrawood.measure.PixelScale;
 import zebrawood.measure.Verdict;
 
 /**
@@ -107,8 +108,7 @@ public final class FocusFinding {
       RampPhotoReadings readings =
           new RampPhotoReadings(
               file.toString(),
-              new RampPhotoReadings.Scale(
-                  List.of(100.0, 100.0), List.of(100 + 200 * scale, 100.0), 200),
+              new PixelScale(List.of(100.0, 100.0), List.of(100 + 200 * scale, 100.0), 200),
               new RampPhotoReadings.Line(
                   aside(photo.startPx(), scale, random), aside(photo.endPx(), scale, random)),
               RUN_MM,

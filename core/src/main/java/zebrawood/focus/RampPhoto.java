@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import zebrawood.focus.LineInPicture.Axis;
 import zebrawood.focus.RampPhotoFinding.Sample;
 import zebrawood.measure.Picture;
+import zebrawood.measure.PixelScale;
 import zebrawood.measure.UnusableReading;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
@@ -69,7 +70,7 @@ public final class RampPhoto {
     double pxPerMm = readings.pxPerMm();
     List<Double> start = readings.line().startPx();
     List<Double> end = readings.line().endPx();
-    double length = RampPhotoReadings.distance(start, end);
+    double length = PixelScale.distance(start, end);
     Axis clicked =
         new Axis(
             start.getFirst(),

@@ -212,8 +212,10 @@ public final class Power {
       return Optional.empty();
     }
     double slope = task.slopeMaPerPercent().getAsDouble();
+    boolean stays = top.offMa().getAsDouble() <= top.allowedMa();
     double to =
-        task.dialPercent().getAsDouble() + (top.agreedMa() - top.readMa().getAsDouble()) / slope;
+        task.dialPercent().getAsDouble()
+            + (stays ? 0 : (top.agreedMa() - top.readMa().getAsDouble()) / slope);
     return Optional.of(
         new Estimate(to, Resolution.standardDeviation(task.meterResolutionMa()) / slope));
   }

@@ -89,6 +89,8 @@ class PowerTest {
     assertThat(first(without)).contains("up a little");
     PowerFinding beyond = tube(new PowerTask.ByCheck(30, 0.5, 25.5, 15, of(95), of(0.3)));
     assertThat(first(beyond)).contains("does not reach");
+    PowerFinding stays = tube(new PowerTask.ByCheck(30, 0.5, 25.5, 25.2, of(70), of(0.3)));
+    assertThat(stays.dialPercent().orElseThrow().value()).isEqualTo(70);
     assertThat(tube(new PowerTask.ByCheck(30, 0.5, 25.5, 25.2, NONE, NONE)).verdict())
         .isEqualTo(Verdict.WITHIN);
   }

@@ -115,7 +115,7 @@ class StartWindowTest extends WindowTest {
     settle();
     keys(KeyCode.CONTROL, KeyCode.G);
     assertThat(page()).contains("1. computer on").doesNotContain("without its key");
-    assertThat(onInterface(() -> app.model().machinesProperty().get().size())).isEqualTo(5);
+    assertThat(onInterface(() -> app.model().machinesProperty().get().size())).isEqualTo(6);
   }
 
   @Test

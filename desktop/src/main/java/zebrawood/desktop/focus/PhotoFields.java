@@ -9,6 +9,7 @@ import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
 import zebrawood.focus.RampPhotoReadings;
+import zebrawood.measure.PixelScale;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
@@ -104,7 +105,7 @@ final class PhotoFields {
   RampPhotoReadings readings(double runMm, double riseMm, double gapAtStartMm) {
     return new RampPhotoReadings(
         file(),
-        new RampPhotoReadings.Scale(marks.get(0).px(), marks.get(1).px(), scaleMm.number()),
+        new PixelScale(marks.get(0).px(), marks.get(1).px(), scaleMm.number()),
         new RampPhotoReadings.Line(marks.get(2).px(), marks.get(3).px()),
         runMm,
         riseMm,

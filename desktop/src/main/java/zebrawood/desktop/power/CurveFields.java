@@ -47,18 +47,46 @@ final class CurveFields {
     way = form.choice("curveWay", CurveWay.class, tube ? CurveWay.CURRENT : CurveWay.MARK);
     beforeUnit = form.choice("beforeUnit", Unit.class, Unit.NONE);
     current =
-        rows("visit.curveCurrent", "power.curve-row", Quantity.SMALL_CURRENT, 10_000, FIRST_ROWS);
-    marks = rows("visit.curveMark", "power.mark-row", Quantity.PERCENT, 100, FIRST_ROWS);
-    watts = rows("visit.curveWatts", "power.curve-row", Quantity.POWER, MOST_W, FIRST_ROWS);
+        rows(
+            "visit.curveCurrent",
+            "power.curve-row.percent",
+            "power.curve-row.value",
+            Quantity.SMALL_CURRENT,
+            10_000,
+            FIRST_ROWS);
+    marks =
+        rows(
+            "visit.curveMark",
+            "power.mark-row.percent",
+            "power.mark-row.value",
+            Quantity.PERCENT,
+            100,
+            FIRST_ROWS);
+    watts =
+        rows(
+            "visit.curveWatts",
+            "power.curve-row.percent",
+            "power.curve-row.value",
+            Quantity.POWER,
+            MOST_W,
+            FIRST_ROWS);
     joules =
         rows(
             "visit.curveJoules",
-            "power.curve-row",
+            "power.curve-row.percent",
+            "power.curve-row.value",
             Quantity.PULSE_ENERGY,
             MOST_W * MILLI,
             FIRST_ROWS);
     probe = ProbeRow.group(form, "visit.curveProbe", FIRST_ROWS);
-    before = rows("before", "power.before-row", Quantity.NUMBER, MOST_W, 1);
+    before =
+        rows(
+            "before",
+            "power.before-row.percent",
+            "power.before-row.value",
+            Quantity.NUMBER,
+            MOST_W,
+            1);
     resolution = form.positive("curveResolution", Quantity.NUMBER, 100_000);
     scatter = form.quantity("curveScatter", Quantity.PERCENT, 0, 50);
     pulseSeconds = form.positive("pulseSeconds", Quantity.TIME, 600);
@@ -69,8 +97,9 @@ final class CurveFields {
     coolsSeconds = form.positive("visit.coolsSeconds", Quantity.TIME, 3600);
   }
 
-  private Group<CurveRow> rows(String name, String key, Quantity of, double most, int first) {
-    return CurveRow.group(form, name, key, first, of, most);
+  private Group<CurveRow> rows(
+      String name, String percentKey, String valueKey, Quantity of, double most, int first) {
+    return CurveRow.group(form, name, percentKey, valueKey, first, of, most);
   }
 
   CurveWay way() {
@@ -225,7 +254,7 @@ final class CurveFields {
   private static Part rowed(Group<CurveRow> group, CurveWay way) {
     return new Part.Rowed(
         group,
-        List.of(Message.of("power.heading.percent"), Message.of(Message.keyOf(way) + ".heading")),
+        List.of(Message.of("power.heading.percent"), way.heading()),
         Message.of("power.another-row"));
   }
 }

@@ -14,10 +14,17 @@ record CurveRow(QuantityField percent, QuantityField value) {
    * Rows of percentages and values.
    *
    * @param name as they are kept
-   * @param key begins the keys of the labels, with the row's number
+   * @param percentKey the label of a percentage, with the row's number
+   * @param valueKey the label of what is read there, likewise
    */
   static Group<CurveRow> group(
-      StationForm form, String name, String key, int first, Quantity of, double most) {
+      StationForm form,
+      String name,
+      String percentKey,
+      String valueKey,
+      int first,
+      Quantity of,
+      double most) {
     return form.group(
         name,
         first,
@@ -26,12 +33,11 @@ record CurveRow(QuantityField percent, QuantityField value) {
             new CurveRow(
                 form.quantity(
                     name + "." + i + ".percent",
-                    Message.of(key + ".percent", i),
+                    Message.of(percentKey, i),
                     Quantity.PERCENT,
                     0,
                     100),
-                form.quantity(
-                    name + "." + i + ".value", Message.of(key + ".value", i), of, 0, most)));
+                form.quantity(name + "." + i + ".value", Message.of(valueKey, i), of, 0, most)));
   }
 
   /** Whether both can be used. */

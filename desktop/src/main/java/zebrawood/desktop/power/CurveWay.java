@@ -1,14 +1,15 @@
 package zebrawood.desktop.power;
 
 import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
 
 /** How the curve is read. */
 public enum CurveWay {
-  CURRENT(Unit.CURRENT),
-  MARK(Unit.MARK),
-  WATTS(Unit.WATTS),
-  JOULES(Unit.WATTS),
-  PROBE(Unit.WATTS);
+  CURRENT(Unit.CURRENT, "power.heading.current"),
+  MARK(Unit.MARK, "power.heading.alike"),
+  WATTS(Unit.WATTS, "power.heading.watts"),
+  JOULES(Unit.WATTS, "power.heading.energy"),
+  PROBE(Unit.WATTS, "power.heading.watts");
 
   /** What a curve is in; curves in different units are not compared. */
   public enum Unit {
@@ -29,9 +30,18 @@ public enum CurveWay {
   }
 
   private final Unit unit;
+  private final String heading;
 
-  CurveWay(Unit unit) {
+  /**
+   * @param heading the key of what its values are called
+   */
+  CurveWay(Unit unit, String heading) {
     this.unit = unit;
+    this.heading = heading;
+  }
+
+  Message heading() {
+    return Message.of(heading);
   }
 
   Unit unit() {

@@ -89,7 +89,14 @@ public final class PowerWork extends StationWork<PowerReadings, PowerFinding> {
   private final QuantityField rated = form().positive("rated", MA, MOST_MA);
   private final QuantityField meter = form().positive("meter", MA, MOST_MA);
   private final Group<CurveRow> samples =
-      CurveRow.group(form(), "visit.dial", "power.dial-row", FIRST_SAMPLES, MA, MOST_MA);
+      CurveRow.group(
+          form(),
+          "visit.dial",
+          "power.dial-row.percent",
+          "power.dial-row.value",
+          FIRST_SAMPLES,
+          MA,
+          MOST_MA);
   private final QuantityField atTop = form().quantity("reading.atTop", MA, 0, MOST_MA);
   private final QuantityField agreed = form().positive("agreed", MA, MOST_MA);
   private final QuantityField dialNow = form().quantity("reading.dialNow", PERCENT, 0, 100);
@@ -390,7 +397,7 @@ public final class PowerWork extends StationWork<PowerReadings, PowerFinding> {
   private Part dialRows() {
     return new Part.Rowed(
         samples,
-        List.of(Message.of("power.heading.dial"), Message.of("power.curve-way.current.heading")),
+        List.of(Message.of("power.heading.dial"), CurveWay.CURRENT.heading()),
         Message.of("power.another-row"));
   }
 
@@ -486,7 +493,7 @@ public final class PowerWork extends StationWork<PowerReadings, PowerFinding> {
     Optional<PowerFinding> finding = found().map(Outcome.Found::finding);
     Optional<Ageing.Trend> trend = finding.flatMap(PowerFinding::trend);
     if (trend.isEmpty()) {
-      return Message.of("power.trend.needs", Ageing.LEAST);
+      return Message.of("power.trend.needs");
     }
     PowerReadings.Output read = found().get().readings().output();
     String each = read.inHours() ? "power.trend.falls-hours" : "power.trend.falls-days";

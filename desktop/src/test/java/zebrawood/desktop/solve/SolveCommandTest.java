@@ -145,7 +145,8 @@ class SolveCommandTest {
     assertThat(none.err())
         .isEqualTo(
             "STATION is \"beds\", accepted is site or controller or mirrors or bed or shims or focus-ramp"
-                + " or focus-ramp-photo or focus-ladder or lens or power-cap or rescale.\n");
+                + " or focus-ramp-photo or focus-ladder or lens or power-cap or rescale or field or field-scan"
+                + " or pointer.\n");
   }
 
   @Test

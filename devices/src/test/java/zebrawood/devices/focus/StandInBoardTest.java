@@ -21,6 +21,7 @@ import zebrawood.focus.RampPhoto;
 import zebrawood.focus.RampPhotoFinding;
 import zebrawood.focus.RampPhotoReadings;
 import zebrawood.focus.RampReadings;
+import zebrawood.measure.PixelScale;
 import zebrawood.measure.Verdict;
 
 /** The burn's own law is not the solver's: it widens by dose as well as by the beam. */
@@ -85,7 +86,7 @@ class StandInBoardTest {
     double ny = (ex - sx) / length * pxPerMm;
     return new RampPhotoReadings(
         path,
-        new RampPhotoReadings.Scale(List.of(10.0, 10.0), List.of(10.0 + 100 * pxPerMm, 10.0), 100),
+        new PixelScale(List.of(10.0, 10.0), List.of(10.0 + 100 * pxPerMm, 10.0), 100),
         new RampPhotoReadings.Line(
             List.of(sx + startOff * nx, sy + startOff * ny),
             List.of(ex + endOff * nx, ey + endOff * ny)),

@@ -16,6 +16,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import zebrawood.measure.OwnSpelling;
 import zebrawood.measure.UnusableReading;
@@ -147,6 +148,10 @@ public final class RecordJson {
       case Class<?> c when c == Instant.class -> instant(node, path, complaints);
       case Class<?> c when c == OptionalDouble.class ->
           node.isNull() ? OptionalDouble.empty() : optionalNumber(node, path, complaints);
+      case Class<?> c when c == OptionalInt.class ->
+          !node.isNull() && whole(node, path, complaints) instanceof Integer i
+              ? OptionalInt.of(i)
+              : OptionalInt.empty();
       case Class<?> c when c.isEnum() -> constant(node, c, path, complaints);
       case Class<?> c when c.isRecord() -> record(node, c, path, complaints);
       case ParameterizedType p when p.getRawType() == Optional.class ->

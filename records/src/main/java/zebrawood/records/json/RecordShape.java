@@ -10,6 +10,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 
 /** The components of a record class, looked up once. */
 final class RecordShape {
@@ -59,6 +60,9 @@ final class RecordShape {
     Type type = types.get(index);
     if (type == OptionalDouble.class) {
       return OptionalDouble.empty();
+    }
+    if (type == OptionalInt.class) {
+      return OptionalInt.empty();
     }
     return type instanceof ParameterizedType p && p.getRawType() == Optional.class
         ? Optional.empty()

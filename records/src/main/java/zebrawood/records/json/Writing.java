@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import zebrawood.measure.PlainValue;
 import zebrawood.quantity.Amount;
 import zebrawood.words.Advice;
@@ -49,6 +50,7 @@ record Writing(Optional<Phrasebook> words) {
       case Enum<?> e -> out.writeString(RecordJson.spelled(e));
       case Optional<?> o -> write(o.orElse(null), out);
       case OptionalDouble o -> write(o.isPresent() ? o.getAsDouble() : null, out);
+      case OptionalInt o -> write(o.isPresent() ? o.getAsInt() : null, out);
       case List<?> list -> {
         out.writeStartArray();
         for (Object item : list) {

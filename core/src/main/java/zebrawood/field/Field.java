@@ -1,0 +1,233 @@
+package zebrawood.field;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zebrawood.field.FieldFinding.Row;
+import zebrawood.field.FieldReadings.Point;
+import zebrawood.field.FieldReadings.Square;
+import zebrawood.measure.Resolution;
+import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
+
+/**
+ * Which scale and which table make the head mark true size, square, everywhere?
+ *
+ * <p>In: the field, the instrument, the tolerance, and one square or a grid of marks as commanded
+ * and as they are. Out of a square: the scale of each axis, and what the reading error leaves at
+ * the field's edge; where that is more than half of the tolerance nothing is decided. Out of a
+ * grid: the plain coefficients ({@link PlainFit}) and the smooth map that predicts held-back marks
+ * best ({@link FieldMap}), inverted into a table.
+ */
+public final class Field {
+  /** Marks over less of the field leave its edge to guessing. */
+  private static final double ENOUGH_OF_FIELD = 0.8;
+
+  private static final int ALONG_EDGE = 60;
+
+  private Field() {}
+
+  public static FieldFinding solve(FieldReadings readings) {
+    return readings.square().isPresent()
+        ? ofSquare(readings, readings.square().get())
+        : ofGrid(
+            new Head(readings.fieldMm(), readings.toleranceMm(), readings.table()),
+            readings.points().orElseThrow(),
+            new Errors(error(readings), 0, 0));
+  }
+
+  /** What is wanted of a head. */
+  record Head(double fieldMm, double toleranceMm, int tableSize) {}
+
+  /**
+   * What is known of the errors before a grid is fitted.
+   *
+   * @param leastMm standard deviation of a coordinate by the instrument, 0 where it is not known
+   * @param scaleX relative, common to all marks, and {@code scaleY}
+   */
+  record Errors(double leastMm, double scaleX, double scaleY) {}
+
+  private static double error(FieldReadings r) {
+    return Resolution.standardDeviation(r.resolutionMm());
+  }
+
+  /** A square's side so long that the reading error leaves half of the tolerance at the edge. */
+  private static OptionalDouble advisedSquare(Head head, double errorMm) {
+    double side = errorMm * head.fieldMm / head.toleranceMm;
+    return side <= head.fieldMm ? OptionalDouble.of(side) : OptionalDouble.empty();
+  }
+
+  private static FieldFinding ofSquare(FieldReadings r, Square square) {
+    double half = r.fieldMm() / 2;
+    double across = square.acrossMm();
+    double up = square.upMm();
+    double scaleX = square.commandedMm() / across;
+    double scaleY = square.commandedMm() / up;
+    double edge =
+        half
+            * Math.max(
+                Math.abs(across / square.commandedMm() - 1),
+                Math.abs(up / square.commandedMm() - 1));
+    double left = half * error(r) / Math.min(across, up);
+    OptionalDouble advised =
+        advisedSquare(new Head(r.fieldMm(), r.toleranceMm(), r.table()), error(r));
+    boolean unsure = left > r.toleranceMm() / 2;
+    Verdict verdict =
+        unsure ? Verdict.MEASURE_AGAIN : edge > r.toleranceMm() ? Verdict.ADJUST : Verdict.WITHIN;
+    return new FieldFinding(
+        scaleX,
+        scaleY,
+        scaleX * error(r) / across,
+        scaleY * error(r) / up,
+        edge,
+        left,
+        advised,
+        OptionalDouble.empty(),
+        OptionalDouble.empty(),
+        OptionalDouble.empty(),
+        OptionalDouble.empty(),
+        OptionalDouble.empty(),
+        OptionalDouble.empty(),
+        OptionalDouble.empty(),
+        OptionalDouble.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        verdict,
+        List.of(
+            unsure
+                ? larger(left, advised)
+                : verdict == Verdict.WITHIN
+                    ? leave(edge, r.toleranceMm())
+                    : scale(scaleX, scaleY, edge)),
+        square.edges().isPresent()
+                && square.edges().get() != FieldReadings.Edges.CENTRE
+                && square.lineWidthMm().isEmpty()
+            ? List.of(Message.of("field.line-width-unknown"))
+            : List.of());
+  }
+
+  private static Advice larger(double left, OptionalDouble advised) {
+    Advice read =
+        advised.isPresent()
+            ? Advice.read("field.square.larger", Amount.mm(advised.getAsDouble(), 0))
+            : Advice.read("field.square.finer");
+    return read.because("field.square.larger.why", Amount.mm(left, 3));
+  }
+
+  private static Advice leave(double edge, double toleranceMm) {
+    return Advice.leave("field.leave")
+        .because("field.leave.why", Amount.mm(edge, 3), Amount.mm(toleranceMm, 2));
+  }
+
+  private static Advice scale(double scaleX, double scaleY, double edge) {
+    return Advice.act(
+            "field.scale",
+            Amount.of(scaleX, Quantity.NUMBER, 5),
+            Amount.of(scaleY, Quantity.NUMBER, 5))
+        .because("field.scale.why", Amount.mm(edge, 3));
+  }
+
+  /** Of marks, however they were found. */
+  static FieldFinding ofGrid(Head head, List<Point> points, Errors errors) {
+    FieldMap map = FieldMap.of(points, head.fieldMm, errors.leastMm);
+    PlainFit plain = PlainFit.of(points);
+    double half = head.fieldMm / 2;
+    double edge = 0;
+    double left = 0;
+    for (int i = 0; i < 4 * ALONG_EDGE; i++) {
+      double along = half * (2.0 * (i % ALONG_EDGE) / ALONG_EDGE - 1);
+      double[] at =
+          switch (i / ALONG_EDGE) {
+            case 0 -> new double[] {along, -half};
+            case 1 -> new double[] {half, along};
+            case 2 -> new double[] {-along, half};
+            default -> new double[] {-half, -along};
+          };
+      double[] lies = map.at(at[0], at[1]);
+      edge = Math.max(edge, Math.hypot(lies[0] - at[0], lies[1] - at[1]));
+      left = Math.max(left, map.uncertaintyMm(at[0], at[1]));
+    }
+    left = Math.hypot(left, half * Math.max(errors.scaleX, errors.scaleY));
+    double squares = 0;
+    double most = 0;
+    for (Point p : points) {
+      double off = Math.hypot(p.measuredXMm() - p.xMm(), p.measuredYMm() - p.yMm());
+      squares += off * off;
+      most = Math.max(most, off);
+    }
+    double scaleX = 1 / plain.sizeX();
+    double scaleY = 1 / plain.sizeY();
+    boolean unsure = left > head.toleranceMm / 2;
+    Verdict verdict =
+        unsure
+            ? Verdict.MEASURE_AGAIN
+            : Math.max(edge, most) > head.toleranceMm ? Verdict.ADJUST : Verdict.WITHIN;
+    return new FieldFinding(
+        scaleX,
+        scaleY,
+        scaleX * Math.hypot(scaleX * map.noiseMm() * plain.errorX(), errors.scaleX),
+        scaleY * Math.hypot(scaleY * map.noiseMm() * plain.errorY(), errors.scaleY),
+        edge,
+        left,
+        advisedSquare(head, Math.max(errors.leastMm, map.noiseMm())),
+        OptionalDouble.of(plain.shiftX()),
+        OptionalDouble.of(plain.shiftY()),
+        OptionalDouble.of(plain.rotationMrad()),
+        OptionalDouble.of(plain.skewMrad()),
+        OptionalDouble.of(Math.sqrt(squares / points.size())),
+        OptionalDouble.of(map.heldBackRmsMm()),
+        OptionalDouble.of(most),
+        OptionalDouble.of(map.heldBackMostMm()),
+        Optional.of(table(map, head)),
+        Optional.empty(),
+        Optional.empty(),
+        verdict,
+        List.of(
+            unsure
+                ? Advice.read("field.grid.more")
+                    .because("field.square.larger.why", Amount.mm(left, 3))
+                : verdict == Verdict.WITHIN
+                    ? leave(edge, head.toleranceMm)
+                    : Advice.act("field.table", head.tableSize, head.tableSize)
+                        .because(
+                            "field.table.why",
+                            Amount.mm(edge, 3),
+                            Amount.mm(map.heldBackRmsMm(), 3))),
+        warnings(head, points));
+  }
+
+  private static List<Message> warnings(Head head, List<Point> points) {
+    double reach =
+        Math.min(
+            points.stream().mapToDouble(Point::xMm).max().orElseThrow()
+                - points.stream().mapToDouble(Point::xMm).min().orElseThrow(),
+            points.stream().mapToDouble(Point::yMm).max().orElseThrow()
+                - points.stream().mapToDouble(Point::yMm).min().orElseThrow());
+    return reach < ENOUGH_OF_FIELD * head.fieldMm
+        ? List.of(
+            Message.of("field.reach", Amount.of(100 * reach / head.fieldMm, Quantity.PERCENT, 0)))
+        : List.of();
+  }
+
+  /** Row by row from the lowest y. */
+  private static List<Row> table(FieldMap map, Head head) {
+    int size = head.tableSize;
+    double half = head.fieldMm / 2;
+    List<Row> rows = new ArrayList<>(size * size);
+    for (int i = 0; i < size; i++) {
+      double y = half * (2.0 * i / (size - 1) - 1);
+      double[] before = {-half, y};
+      for (int k = 0; k < size; k++) {
+        double x = half * (2.0 * k / (size - 1) - 1);
+        before = map.commandFor(x, y, before);
+        rows.add(new Row(x, y, before[0], before[1]));
+      }
+    }
+    return rows;
+  }
+}

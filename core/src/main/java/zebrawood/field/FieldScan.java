@@ -1,0 +1,197 @@
+package zebrawood.field;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.function.DoubleConsumer;
+import java.util.stream.IntStream;
+import zebrawood.field.FieldFinding.Missing;
+import zebrawood.field.FieldReadings.Point;
+import zebrawood.marks.MarkGrid;
+import zebrawood.marks.MarkGrid.Mark;
+import zebrawood.measure.Picture;
+import zebrawood.measure.UnusableReading;
+import zebrawood.words.Message;
+
+/**
+ * The field out of a flat-bed scan of its grid: the marks are found in the picture ({@link
+ * MarkGrid}), the scanner's own scale is taken off by what lay in the scan, and what a loose sheet
+ * cannot tell, shift and rotation, is taken off by least squares. A mark that lies far off the
+ * smooth map of all others is doubled or spoilt: it counts as missing.
+ */
+public final class FieldScan {
+  /** In robust standard deviations, with an error that no scan is better than. */
+  private static final double FAR_OFF = 7;
+
+  private static final double LEAST_ERROR_MM = 0.004;
+  private static final double OF_MEDIAN_RADIUS = 1 / 1.1774;
+  private static final double MOST_LEFT_OUT = 0.15;
+
+  private FieldScan() {}
+
+  /** The same, where nobody asks how far it is. */
+  public static FieldFinding solve(FieldScanReadings readings, Picture picture) {
+    return solve(readings, picture, share -> {});
+  }
+
+  /**
+   * @param reached told how far it is, from 0 to 1
+   * @throws UnusableReading when fewer than nine marks are found, or a whole outer row or column is
+   *     missing
+   */
+  public static FieldFinding solve(
+      FieldScanReadings readings, Picture picture, DoubleConsumer reached) {
+    ScanScale scale = ScanScale.of(readings.scale(), readings.scaleUp());
+    MarkGrid.Found found =
+        MarkGrid.find(
+            picture,
+            readings.mark(),
+            readings.columns(),
+            readings.rows(),
+            readings.pitchMm() * (scale.pxPerMmX() + scale.pxPerMmY()) / 2,
+            reached);
+    enough(readings, found.marks().size());
+    if (found.columnsSeen() < readings.columns() || found.rowsSeen() < readings.rows()) {
+      throw UnusableReading.of(
+          "imagePath",
+          Message.of("field.found.smaller-grid", found.columnsSeen(), found.rowsSeen()),
+          Message.of("field.accepts.whole-grid", readings.columns(), readings.rows()));
+    }
+    List<Mark> marks = new ArrayList<>(found.marks());
+    List<Point> points = onGrid(readings, scale, marks);
+    Set<Integer> off = farOff(points, readings.fieldMm());
+    if (!off.isEmpty()) {
+      marks =
+          IntStream.range(0, marks.size())
+              .filter(i -> !off.contains(i))
+              .mapToObj(marks::get)
+              .toList();
+      enough(readings, marks.size());
+      points = onGrid(readings, scale, marks);
+    }
+    FieldFinding f =
+        Field.ofGrid(readings.head(), points, new Field.Errors(0, scale.errorX(), scale.errorY()));
+    return scanned(f, points, missing(readings, marks), warnings(readings, f, off.size()));
+  }
+
+  private static void enough(FieldScanReadings readings, int marks) {
+    if (marks < FieldReadings.LEAST_POINTS) {
+      throw UnusableReading.of(
+          "imagePath",
+          Message.of("field.found.marks", marks),
+          Message.of("field.accepts.marks", FieldReadings.LEAST_POINTS));
+    }
+  }
+
+  /** In millimetres from the field's centre, turned and moved onto what was commanded. */
+  private static List<Point> onGrid(FieldScanReadings readings, ScanScale scale, List<Mark> marks) {
+    int n = marks.size();
+    double[] u = new double[n];
+    double[] v = new double[n];
+    double[] x = new double[n];
+    double[] y = new double[n];
+    for (int i = 0; i < n; i++) {
+      u[i] = (marks.get(i).column() - (readings.columns() - 1) / 2.0) * readings.pitchMm();
+      v[i] = (marks.get(i).row() - (readings.rows() - 1) / 2.0) * readings.pitchMm();
+      x[i] = marks.get(i).xPx() / scale.pxPerMmX();
+      y[i] = -marks.get(i).yPx() / scale.pxPerMmY();
+    }
+    double mu = Arrays.stream(u).average().orElseThrow();
+    double mv = Arrays.stream(v).average().orElseThrow();
+    double mx = Arrays.stream(x).average().orElseThrow();
+    double my = Arrays.stream(y).average().orElseThrow();
+    double along = 0;
+    double across = 0;
+    for (int i = 0; i < n; i++) {
+      along += (x[i] - mx) * (u[i] - mu) + (y[i] - my) * (v[i] - mv);
+      across += (x[i] - mx) * (v[i] - mv) - (y[i] - my) * (u[i] - mu);
+    }
+    double length = Math.hypot(along, across);
+    double c = along / length;
+    double s = across / length;
+    List<Point> points = new ArrayList<>(n);
+    for (int i = 0; i < n; i++) {
+      double dx = x[i] - mx;
+      double dy = y[i] - my;
+      points.add(new Point(u[i], v[i], mu + c * dx - s * dy, mv + s * dx + c * dy));
+    }
+    return points;
+  }
+
+  private static Set<Integer> farOff(List<Point> points, double fieldMm) {
+    FieldMap map = FieldMap.of(points, fieldMm, 0);
+    double[] off =
+        points.stream()
+            .mapToDouble(p -> {
+              double[] at = map.at(p.xMm(), p.yMm());
+              return Math.hypot(at[0] - p.measuredXMm(), at[1] - p.measuredYMm());
+            })
+            .toArray();
+    double[] sorted = off.clone();
+    Arrays.sort(sorted);
+    double error = Math.max(LEAST_ERROR_MM, OF_MEDIAN_RADIUS * sorted[sorted.length / 2]);
+    Set<Integer> far = new HashSet<>();
+    for (int i = 0; i < off.length; i++) {
+      if (off[i] > FAR_OFF * error) {
+        far.add(i);
+      }
+    }
+    return far.size() <= MOST_LEFT_OUT * points.size() ? far : Set.of();
+  }
+
+  private static List<Missing> missing(FieldScanReadings readings, List<Mark> marks) {
+    Set<Missing> found = new HashSet<>();
+    marks.forEach(m -> found.add(new Missing(m.column(), m.row())));
+    List<Missing> missing = new ArrayList<>();
+    for (int row = 0; row < readings.rows(); row++) {
+      for (int column = 0; column < readings.columns(); column++) {
+        Missing cell = new Missing(column, row);
+        if (!found.contains(cell)) {
+          missing.add(cell);
+        }
+      }
+    }
+    return missing;
+  }
+
+  private static List<Message> warnings(FieldScanReadings readings, FieldFinding f, int off) {
+    List<Message> warnings = new ArrayList<>(f.warnings());
+    if (readings.scaleUp().isEmpty()) {
+      warnings.add(Message.of("field.scan.one-rule"));
+    }
+    if (off > 0) {
+      warnings.add(Message.of("field.scan.spoilt", off));
+    }
+    return warnings;
+  }
+
+  private static FieldFinding scanned(
+      FieldFinding f, List<Point> points, List<Missing> missing, List<Message> warnings) {
+    return new FieldFinding(
+        f.scaleX(),
+        f.scaleY(),
+        f.scaleXUncertainty(),
+        f.scaleYUncertainty(),
+        f.edgeErrorNowMm(),
+        f.edgeUncertaintyMm(),
+        f.advisedSquareMm(),
+        OptionalDouble.empty(),
+        OptionalDouble.empty(),
+        OptionalDouble.empty(),
+        f.skewMrad(),
+        f.residualRmsNowMm(),
+        f.residualRmsAfterMm(),
+        f.maxErrorNowMm(),
+        f.maxErrorAfterMm(),
+        f.table(),
+        Optional.of(points),
+        Optional.of(missing),
+        f.verdict(),
+        f.advice(),
+        warnings);
+  }
+}

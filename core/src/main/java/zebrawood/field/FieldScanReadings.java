@@ -1,0 +1,61 @@
+package zebrawood.field;
+
+import java.util.Optional;
+import java.util.OptionalInt;
+import zebrawood.marks.MarkKind;
+import zebrawood.measure.Accepts;
+import zebrawood.measure.PixelScale;
+import zebrawood.words.Message;
+
+/**
+ * A flat-bed scan of a burnt grid, the top of the picture up.
+ *
+ * @param scale along a rule that lay in the scan, and {@code scaleUp} along one laid upright
+ * @param columns of the grid, commanded {@code pitchMm} apart about the field's centre
+ * @param tableSize 65 where it is not given
+ */
+public record FieldScanReadings(
+    String imagePath,
+    PixelScale scale,
+    Optional<PixelScale> scaleUp,
+    int columns,
+    int rows,
+    double pitchMm,
+    MarkKind mark,
+    double fieldMm,
+    double toleranceMm,
+    OptionalInt tableSize) {
+  private static final int MOST = 200;
+
+  /** Of the rule's length: beyond, both rules lie the same way. */
+  private static final double SAME_WAY = 0.1;
+
+  public FieldScanReadings {
+    var accepts =
+        new Accepts()
+            .filled("imagePath", imagePath)
+            .between("columns", columns, 3, MOST)
+            .between("rows", rows, 3, MOST)
+            .positive("pitchMm", pitchMm, FieldReadings.LARGEST_MM)
+            .positive("fieldMm", fieldMm, FieldReadings.LARGEST_MM)
+            .positive("toleranceMm", toleranceMm, FieldReadings.LARGEST_MM);
+    scale.check(accepts, "scale", FieldReadings.LARGEST_MM);
+    scaleUp.ifPresent(up -> up.check(accepts, "scaleUp", FieldReadings.LARGEST_MM));
+    tableSize.ifPresent(n -> accepts.between("tableSize", n, 2, FieldReadings.LARGEST_TABLE));
+    double widest = (Math.max(columns, rows) - 1) * pitchMm;
+    if (accepts.fine() && widest > fieldMm * (1 + 1e-9)) {
+      accepts.complain("pitchMm", pitchMm, Message.of("field.accepts.in-field"));
+    }
+    accepts.orThrow();
+    if (scaleUp.isPresent() && ScanScale.sameWay(scale, scaleUp.get(), SAME_WAY)) {
+      accepts
+          .complain(
+              "scaleUp", Message.of("field.found.same-way"), Message.of("field.accepts.upright"))
+          .orThrow();
+    }
+  }
+
+  Field.Head head() {
+    return new Field.Head(fieldMm, toleranceMm, tableSize.orElse(FieldReadings.USUAL_TABLE));
+  }
+}

@@ -1,0 +1,7 @@
+package zebrawood.marks;
+
+/** What a mark looks like. */
+public enum MarkKind {
+  CROSS,
+  DOT
+}

@@ -1,0 +1,197 @@
+package zebrawood.field;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Random;
+import java.util.function.BinaryOperator;
+import org.junit.jupiter.api.Test;
+import zebrawood.field.FieldReadings.Edges;
+import zebrawood.field.FieldReadings.Point;
+import zebrawood.field.FieldReadings.Square;
+import zebrawood.measure.UnusableReading;
+import zebrawood.measure.Verdict;
+
+class FieldTest {
+  private static FieldFinding square(
+      double commanded, double across, double up, Edges edges, double line, double resolution) {
+    return Field.solve(
+        new FieldReadings(
+            110,
+            resolution,
+            0.1,
+            Optional.of(
+                new Square(commanded, across, up, Optional.of(edges), OptionalDouble.of(line))),
+            Optional.empty(),
+            OptionalInt.empty()));
+  }
+
+  @Test
+  void aSquareGivesTheScaleOfEachAxis() {
+    FieldFinding f = square(100, 112, 99, Edges.CENTRE, 0, 0.05);
+    assertThat(f.scaleX()).isCloseTo(100 / 112.0, within(1e-12));
+    assertThat(f.scaleY()).isCloseTo(100 / 99.0, within(1e-12));
+    assertThat(f.edgeErrorNowMm()).isCloseTo(0.12 * 55, within(1e-9));
+    double error = 0.05 / Math.sqrt(12);
+    assertThat(f.edgeUncertaintyMm()).isCloseTo(55 * error / 99, within(1e-9));
+    assertThat(f.scaleXUncertainty()).isCloseTo(100 / 112.0 * error / 112, within(1e-12));
+    assertThat(f.advisedSquareMm().getAsDouble()).isCloseTo(error * 110 / 0.1, within(1e-9));
+    assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(f.table()).isEmpty();
+  }
+
+  @Test
+  void theLineWidthIsTakenOffOrAdded() {
+    assertThat(square(100, 100.2, 100.2, Edges.OUTSIDE, 0.2, 0.02).scaleX())
+        .isCloseTo(1, within(1e-12));
+    assertThat(square(100, 99.8, 99.8, Edges.INSIDE, 0.2, 0.02).scaleY())
+        .isCloseTo(1, within(1e-12));
+    assertThat(square(100, 99.8, 99.8, Edges.INSIDE, 0.2, 0.02).verdict())
+        .isEqualTo(Verdict.WITHIN);
+  }
+
+  @Test
+  void aSmallSquareDoesNotDecideAndTheOneThatWouldIsNamed() {
+    FieldFinding f = square(10, 10.1, 10, Edges.CENTRE, 0, 0.1);
+    assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    double side = f.advisedSquareMm().getAsDouble();
+    assertThat(square(side, side, side, Edges.CENTRE, 0, 0.1).edgeUncertaintyMm())
+        .isCloseTo(0.05, within(1e-9));
+    assertThat(square(100, 100, 100, Edges.CENTRE, 0, 1).advisedSquareMm()).isEmpty();
+  }
+
+  private static List<Point> grid(
+      int n, double span, BinaryOperator<Double> x, BinaryOperator<Double> y) {
+    List<Point> points = new ArrayList<>();
+    for (int i = 0; i < n; i++) {
+      for (int k = 0; k < n; k++) {
+        double u = span * ((double) k / (n - 1) - 0.5);
+        double v = span * ((double) i / (n - 1) - 0.5);
+        points.add(new Point(u, v, x.apply(u, v), y.apply(u, v)));
+      }
+    }
+    return points;
+  }
+
+  private static FieldFinding solve(List<Point> points, double resolution, int table) {
+    return Field.solve(
+        new FieldReadings(
+            100, resolution, 0.1, Optional.empty(), Optional.of(points), OptionalInt.of(table)));
+  }
+
+  @Test
+  void anAffineHeadIsFoundExactly() {
+    double turn = 0.004;
+    double skew = 0.002;
+    // x axis turned by 5 mrad, y axis by 3 mrad.
+    FieldFinding f =
+        solve(
+            grid(
+                5,
+                90,
+                (u, v) ->
+                    0.3
+                        + 1.02 * u * Math.cos(turn + skew / 2)
+                        - 0.98 * v * Math.sin(turn - skew / 2),
+                (u, v) ->
+                    -0.2
+                        + 1.02 * u * Math.sin(turn + skew / 2)
+                        + 0.98 * v * Math.cos(turn - skew / 2)),
+            0.01,
+            5);
+    assertThat(f.scaleX()).isCloseTo(1 / 1.02, within(1e-9));
+    assertThat(f.scaleY()).isCloseTo(1 / 0.98, within(1e-9));
+    assertThat(f.shiftXMm().getAsDouble()).isCloseTo(0.3, within(1e-9));
+    assertThat(f.shiftYMm().getAsDouble()).isCloseTo(-0.2, within(1e-9));
+    assertThat(f.rotationMrad().getAsDouble()).isCloseTo(4, within(1e-6));
+    assertThat(f.skewMrad().getAsDouble()).isCloseTo(2, within(1e-6));
+    assertThat(f.residualRmsAfterMm().getAsDouble()).isLessThan(1e-9);
+    assertThat(f.table().orElseThrow()).hasSize(25);
+    FieldFinding.Row first = f.table().get().getFirst();
+    assertThat(first.xMm()).isEqualTo(-50);
+    assertThat(first.yMm()).isEqualTo(-50);
+    double back =
+        0.3
+            + 1.02 * first.commandXMm() * Math.cos(0.005)
+            - 0.98 * first.commandYMm() * Math.sin(0.003);
+    assertThat(back).isCloseTo(-50, within(1e-9));
+    assertThat(f.table().get().get(1).xMm()).isEqualTo(-25);
+  }
+
+  @Test
+  void aBowIsStraightenedAndNoiseIsNotFollowed() {
+    Random random = new Random(1);
+    List<Point> noisy = new ArrayList<>();
+    for (Point p :
+        grid(
+            9, 100, (u, v) -> u * (1 + 2e-6 * (u * u + v * v)), (u, v) -> v * (1 + 1e-6 * u * u))) {
+      noisy.add(
+          new Point(
+              p.xMm(),
+              p.yMm(),
+              p.measuredXMm() + 0.02 * random.nextGaussian(),
+              p.measuredYMm() + 0.02 * random.nextGaussian()));
+    }
+    FieldFinding f = solve(noisy, 0.01, 65);
+    double worst = 0;
+    for (FieldFinding.Row row : f.table().orElseThrow()) {
+      double u = row.commandXMm();
+      double v = row.commandYMm();
+      worst =
+          Math.max(
+              worst,
+              Math.hypot(
+                  u * (1 + 2e-6 * (u * u + v * v)) - row.xMm(),
+                  v * (1 + 1e-6 * u * u) - row.yMm()));
+    }
+    assertThat(worst).as("less than three of the noise").isLessThan(0.06);
+    assertThat(f.edgeErrorNowMm()).isCloseTo(50 * 2e-6 * 5000, within(0.08));
+    assertThat(f.residualRmsAfterMm().getAsDouble()).isBetween(0.02, 0.04);
+  }
+
+  @Test
+  void nineMarksAreTheLeast() {
+    assertThatThrownBy(() -> solve(grid(2, 90, (u, v) -> u, (u, v) -> v), 0.01, 5))
+        .isInstanceOf(UnusableReading.class)
+        .hasMessageContaining("at least 9");
+    assertThatThrownBy(() -> solve(grid(5, 90, (u, v) -> u + 80, (u, v) -> v), 0.01, 5))
+        .isInstanceOf(UnusableReading.class)
+        .hasMessageContaining("measuredXMm");
+    List<Point> line = new ArrayList<>();
+    for (int i = 0; i < 12; i++) {
+      line.add(new Point(i, 2 * i, i, 2 * i));
+    }
+    assertThatThrownBy(() -> solve(line, 0.01, 5)).isInstanceOf(UnusableReading.class);
+    FieldFinding few = solve(grid(3, 50, (u, v) -> u, (u, v) -> v), 0.01, 5);
+    assertThat(few.warnings()).isNotEmpty();
+  }
+
+  @Test
+  void thePointerMeetsTheMark() {
+    double a = 1.03 * Math.cos(0.02);
+    double b = 1.03 * Math.sin(0.02);
+    List<PointerReadings.Mark> marks = new ArrayList<>();
+    for (double[] p : new double[][] {{-40, -40}, {40, -38}, {0, 41}}) {
+      marks.add(
+          new PointerReadings.Mark(
+              0.5 + a * p[0] - b * p[1], -0.7 + b * p[0] + a * p[1], p[0], p[1]));
+    }
+    PointerFinding f = Pointer.solve(new PointerReadings(marks, 0.1));
+    assertThat(f.scale()).isCloseTo(1.03, within(1e-9));
+    assertThat(f.rotationMrad()).isCloseTo(20, within(1e-6));
+    assertThat(f.offsetXMm()).isCloseTo(0.5, within(1e-9));
+    assertThat(f.offsetYMm()).isCloseTo(-0.7, within(1e-9));
+    assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThatThrownBy(() ->
+            new PointerReadings(
+                List.of(new PointerReadings.Mark(0, 0, 1, 1), new PointerReadings.Mark(5, 5, 1, 1)),
+                0.1))
+        .isInstanceOf(UnusableReading.class);
+  }
+}
