@@ -15,7 +15,7 @@ import java.util.Set;
 @AnalyzeClasses(packages = "zebrawood", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
   private static final Set<String> SHARED =
-      Set.of("quantity", "words", "measure", "machine", "ledger", "climate");
+      Set.of("quantity", "words", "measure", "machine", "ledger", "climate", "marks");
 
   @ArchTest
   static final ArchRule noScreen =
@@ -74,7 +74,8 @@ class ArchitectureTest {
               "zebrawood.measure..",
               "zebrawood.machine..",
               "zebrawood.ledger..",
-              "zebrawood.climate..")
+              "zebrawood.climate..",
+              "zebrawood.marks..")
           .should()
           .dependOnClassesThat(
               com.tngtech.archunit.base.DescribedPredicate.describe(

@@ -214,6 +214,17 @@ public final class Field {
         : List.of();
   }
 
+  /** How far each mark lies off the smooth map of all of them: x and y, in their order. */
+  public static List<List<Double>> offTheMap(List<Point> points, double fieldMm) {
+    FieldMap map = FieldMap.of(points, fieldMm, 0);
+    return points.stream()
+        .map(p -> {
+          double[] at = map.at(p.xMm(), p.yMm());
+          return List.of(p.measuredXMm() - at[0], p.measuredYMm() - at[1]);
+        })
+        .toList();
+  }
+
   /** Row by row from the lowest y. */
   private static List<Row> table(FieldMap map, Head head) {
     int size = head.tableSize;

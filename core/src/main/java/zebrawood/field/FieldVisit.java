@@ -1,0 +1,222 @@
+package zebrawood.field;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.DoubleConsumer;
+import java.util.function.Function;
+import zebrawood.field.FieldReadings.Edges;
+import zebrawood.field.FieldReadings.Square;
+import zebrawood.field.FieldTask.ByGrid;
+import zebrawood.field.FieldTask.ByScan;
+import zebrawood.field.FieldTask.BySquare;
+import zebrawood.field.FieldTask.Diagonals;
+import zebrawood.ledger.Figure;
+import zebrawood.measure.Estimate;
+import zebrawood.measure.Finding;
+import zebrawood.measure.PartFinding;
+import zebrawood.measure.Picture;
+import zebrawood.measure.Resolution;
+import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
+
+/** One visit to a head's field: what was burnt and measured, and where the pointer points. */
+public final class FieldVisit {
+  private FieldVisit() {}
+
+  /**
+   * @param focusHolds whether the focus of this lens holds; empty where nobody can tell
+   * @param pointer when it was looked at
+   */
+  public record Readings(
+      FieldTask task, Optional<Boolean> focusHolds, Optional<PointerReadings> pointer) {}
+
+  /**
+   * @param field what the square or grid says
+   * @param skewMrad of a square with diagonals or of a grid
+   * @param lineWidthMm by two squares
+   */
+  public record Found(
+      FieldFinding field,
+      Optional<Estimate> skewMrad,
+      OptionalDouble lineWidthMm,
+      Optional<PlainTerms> plain,
+      Optional<PointerFinding> pointer,
+      Verdict verdict,
+      List<Advice> advice,
+      List<Message> warnings)
+      implements Finding {}
+
+  /**
+   * @param pictures reads the scan in a file, upright
+   * @param reached told how far a scan is measured, from 0 to 1
+   */
+  public static Found solve(
+      Readings readings, Function<String, Picture> pictures, DoubleConsumer reached) {
+    OptionalDouble width =
+        readings.task() instanceof BySquare square ? lineWidth(square) : OptionalDouble.empty();
+    FieldFinding field =
+        switch (readings.task()) {
+          case BySquare task -> Field.solve(withWidth(task, width));
+          case ByGrid(FieldReadings grid) -> Field.solve(grid);
+          case ByScan(FieldScanReadings scan) ->
+              FieldScan.solve(scan, pictures.apply(scan.imagePath()), reached);
+        };
+    Optional<Estimate> skew = skew(readings.task(), field);
+    Optional<PointerFinding> pointer = readings.pointer().map(Pointer::solve);
+    List<PartFinding> parts = new ArrayList<>();
+    parts.add(new PartFinding(field.verdict(), field.advice(), field.warnings()));
+    if (readings.task() instanceof BySquare square) {
+      skew.flatMap(s -> squareness(square, s)).ifPresent(parts::add);
+    }
+    pointer.ifPresent(p -> parts.add(new PartFinding(p.verdict(), p.advice(), p.warnings())));
+    List<Advice> advice = new ArrayList<>();
+    List<Message> warnings = new ArrayList<>();
+    readings
+        .focusHolds()
+        .filter(holds -> !holds)
+        .ifPresent(not -> warnings.add(Message.of("field.focus-first")));
+    parts.forEach(p -> warnings.addAll(p.warnings()));
+    advice.addAll(PartFinding.toDo(parts));
+    if (advice.isEmpty()) {
+      advice.addAll(field.advice());
+    }
+    return new Found(
+        field,
+        skew,
+        width,
+        points(readings.task(), field).map(p -> PlainTerms.of(p, fieldMm(readings.task()))),
+        pointer,
+        PartFinding.worst(parts),
+        advice,
+        warnings);
+  }
+
+  /** The marks as they were measured; empty of a square. */
+  public static Optional<List<FieldReadings.Point>> points(FieldTask task, FieldFinding field) {
+    return task instanceof ByGrid(FieldReadings grid) ? grid.points() : field.points();
+  }
+
+  public static double fieldMm(FieldTask task) {
+    return switch (task) {
+      case BySquare square -> square.readings().fieldMm();
+      case ByGrid grid -> grid.readings().fieldMm();
+      case ByScan scan -> scan.readings().fieldMm();
+    };
+  }
+
+  /** Two sizes, one line: {@code measured = size * commanded ± width}. */
+  private static OptionalDouble lineWidth(BySquare task) {
+    if (task.other().isEmpty()) {
+      return OptionalDouble.empty();
+    }
+    Square one = task.readings().square().orElseThrow();
+    Square two = task.other().get();
+    int sign = one.edges().orElse(Edges.CENTRE) == Edges.INSIDE ? -1 : 1;
+    double apart = one.commandedMm() - two.commandedMm();
+    double across =
+        one.measuredAcrossMm()
+            - one.commandedMm() * (one.measuredAcrossMm() - two.measuredAcrossMm()) / apart;
+    double up =
+        one.measuredUpMm() - one.commandedMm() * (one.measuredUpMm() - two.measuredUpMm()) / apart;
+    return OptionalDouble.of(Math.max(0, sign * (across + up) / 2));
+  }
+
+  /** With two squares the reading error counts for what their sizes differ. */
+  private static FieldReadings withWidth(BySquare task, OptionalDouble width) {
+    FieldReadings r = task.readings();
+    if (width.isEmpty()) {
+      return r;
+    }
+    Square s = r.square().orElseThrow();
+    double apart = Math.abs(s.commandedMm() - task.other().get().commandedMm());
+    return new FieldReadings(
+        r.fieldMm(),
+        r.resolutionMm() * Math.max(1, Math.sqrt(2) * s.commandedMm() / apart),
+        r.toleranceMm(),
+        Optional.of(
+            new Square(
+                s.commandedMm(),
+                s.measuredAcrossMm(),
+                s.measuredUpMm(),
+                s.edges(),
+                OptionalDouble.of(Math.min(width.getAsDouble(), s.commandedMm() / 4)))),
+        Optional.empty(),
+        r.tableSize());
+  }
+
+  /**
+   * A parallelogram's diagonals differ by its skew: the difference of their squares is four times
+   * both sides times its sine.
+   */
+  private static Optional<Estimate> skew(FieldTask task, FieldFinding field) {
+    if (!(task instanceof BySquare square)) {
+      return field.skewMrad().isPresent()
+          ? Optional.of(new Estimate(field.skewMrad().getAsDouble(), 0))
+          : Optional.empty();
+    }
+    Square s = square.readings().square().orElseThrow();
+    return square
+        .diagonals()
+        .map((Diagonals d) -> {
+          double sides = 4 * s.measuredAcrossMm() * s.measuredUpMm();
+          double sine = (d.risingMm() * d.risingMm() - d.fallingMm() * d.fallingMm()) / sides;
+          double error = Resolution.standardDeviation(square.readings().resolutionMm());
+          return new Estimate(
+              1000 * Math.asin(Math.clamp(sine, -1, 1)),
+              1000 * 2 * error * Math.hypot(d.risingMm(), d.fallingMm()) / sides);
+        });
+  }
+
+  /** A skew moves the top edge over the bottom one. */
+  private static Optional<PartFinding> squareness(BySquare square, Estimate skew) {
+    double half = square.readings().fieldMm() / 2;
+    double off = half * Math.abs(skew.value()) / 1000;
+    double unsure = half * skew.uncertainty() / 1000;
+    double tolerance = square.readings().toleranceMm();
+    if (unsure > tolerance / 2) {
+      return Optional.of(
+          PartFinding.again(
+              Advice.read("field.skew.finer")
+                  .because("field.skew.finer.why", Amount.mm(unsure, 3))));
+    }
+    return off > tolerance
+        ? Optional.of(
+            PartFinding.adjust(
+                Advice.act("field.skew", Amount.of(-skew.value(), Quantity.ANGLE, 2))
+                    .because("field.skew.why", Amount.mm(off, 3))))
+        : Optional.of(PartFinding.within());
+  }
+
+  /** What the notebook shows; how far off the edge is first. */
+  public static List<Figure> figures(Readings r, Found f) {
+    List<Figure> figures = new ArrayList<>();
+    double tolerance =
+        switch (r.task()) {
+          case BySquare square -> square.readings().toleranceMm();
+          case ByGrid grid -> grid.readings().toleranceMm();
+          case ByScan scan -> scan.readings().toleranceMm();
+        };
+    figures.add(
+        Figure.of("edge", f.field().edgeErrorNowMm(), Quantity.LENGTH)
+            .uncertain(f.field().edgeUncertaintyMm())
+            .limited(tolerance));
+    figures.add(
+        Figure.of("scaleX", f.field().scaleX(), Quantity.NUMBER)
+            .uncertain(f.field().scaleXUncertainty()));
+    figures.add(
+        Figure.of("scaleY", f.field().scaleY(), Quantity.NUMBER)
+            .uncertain(f.field().scaleYUncertainty()));
+    f.skewMrad().ifPresent(s -> figures.add(Figure.of("skew", s.value(), Quantity.ANGLE)));
+    f.field()
+        .residualRmsAfterMm()
+        .ifPresent(mm -> figures.add(Figure.of("after", mm, Quantity.LENGTH)));
+    f.pointer()
+        .ifPresent(p -> figures.add(Figure.of("pointer", p.farthestOffMm(), Quantity.LENGTH)));
+    return figures;
+  }
+}
