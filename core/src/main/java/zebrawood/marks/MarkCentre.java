@@ -1,6 +1,5 @@
 package zebrawood.marks;
 
-import java.util.Arrays;
 import java.util.Optional;
 import zebrawood.measure.Picture;
 
@@ -16,6 +15,11 @@ final class MarkCentre {
   private static final double CUT = 0.35;
 
   private static final int ROUNDS = 4;
+  private static final int LEVELS = 1024;
+
+  /** The sheet's light is told by every third pixel of every third row. */
+  private static final int THINNED = 3;
+
   private static final double LEAST_CONTRAST = 6;
 
   private MarkCentre() {}
@@ -60,9 +64,7 @@ final class MarkCentre {
         dark[v * size + u] = ground - light[v * size + u];
       }
     }
-    double[] sorted = dark.clone();
-    Arrays.sort(sorted);
-    double darkest = sorted[(int) (0.995 * (sorted.length - 1))];
+    double darkest = quantile(dark, 0.995);
     if (darkest < LEAST_CONTRAST) {
       return Optional.empty();
     }
@@ -75,10 +77,8 @@ final class MarkCentre {
   /** The sheet's light: a plane through the lighter half of the window, fitted again and again. */
   private static double[] plane(double[] light, int size) {
     int half = size / 2;
-    double[] sorted = light.clone();
-    Arrays.sort(sorted);
-    double[] plane = {sorted[(int) (0.7 * sorted.length)], 0, 0};
-    double spread = Math.max(2, sorted[(int) (0.85 * sorted.length)] - plane[0]);
+    double[] plane = {quantile(light, 0.7), 0, 0};
+    double spread = Math.max(2, quantile(light, 0.85) - plane[0]);
     for (int round = 0; round < ROUNDS; round++) {
       double n = 0;
       double su = 0;
@@ -89,8 +89,8 @@ final class MarkCentre {
       double sl = 0;
       double sul = 0;
       double svl = 0;
-      for (int v = 0; v < size; v++) {
-        for (int u = 0; u < size; u++) {
+      for (int v = 0; v < size; v += THINNED) {
+        for (int u = 0; u < size; u += THINNED) {
           double l = light[v * size + u];
           double x = u - half;
           double y = v - half;
@@ -123,6 +123,21 @@ final class MarkCentre {
       plane = new double[] {sl / n - slopeX * mu - slopeY * mv, slopeX, slopeY};
     }
     return plane;
+  }
+
+  /** To a quarter of a level; what is below nothing counts as nothing. */
+  private static double quantile(double[] values, double share) {
+    int[] counts = new int[LEVELS];
+    for (double v : values) {
+      counts[(int) Math.clamp(v * LEVELS / 256, 0, LEVELS - 1)]++;
+    }
+    int left = (int) (share * (values.length - 1));
+    int level = 0;
+    while (left >= counts[level]) {
+      left -= counts[level];
+      level++;
+    }
+    return (level + 0.5) * 256 / LEVELS;
   }
 
   private static Optional<Centre> dot(Window w, double x, double y, double pitchPx) {

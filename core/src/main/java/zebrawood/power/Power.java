@@ -249,6 +249,7 @@ public final class Power {
 
   private static PartFinding ofWords(ByWords task) {
     List<PartFinding> parts = new ArrayList<>();
+    parts.add(PartFinding.within());
     if (task.jobTop().isEmpty() || task.controllerTop().isEmpty()) {
       parts.add(PartFinding.again(Advice.read("power.words.read").because("power.words.why")));
     } else {

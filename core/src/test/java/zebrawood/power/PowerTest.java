@@ -143,6 +143,15 @@ class PowerTest {
 
   private static PowerFinding words(
       OptionalDouble job, OptionalDouble controller, OptionalDouble firing, OptionalDouble khz) {
+    return words(job, controller, firing, khz, true);
+  }
+
+  private static PowerFinding words(
+      OptionalDouble job,
+      OptionalDouble controller,
+      OptionalDouble firing,
+      OptionalDouble khz,
+      boolean pulsed) {
     return Power.solve(
         new PowerReadings(
             new PowerTask.ByWords(
@@ -150,7 +159,7 @@ class PowerTest {
                 controller,
                 firing,
                 List.of(new Proof(Item.TOP_DARKER, true), new Proof(Item.NOT_BACKWARDS, true)),
-                true,
+                pulsed,
                 new PowerTask.Pulse(of(100), khz),
                 Optional.of(new PulseRange(20, 60))),
             false,
@@ -163,6 +172,7 @@ class PowerTest {
   @Test
   void aPowerWordIsAllOfTheSource() {
     assertThat(words(of(1000), of(1000), of(4), of(30)).verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(words(of(1000), of(1000), of(4), NONE, false).verdict()).isEqualTo(Verdict.WITHIN);
     PowerFinding part = words(of(255), of(1000), of(4), of(30));
     assertThat(part.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(first(part)).contains("1000").contains("only 26 %");

@@ -85,6 +85,7 @@ class TopicsTest {
             "focus",
             "lens",
             "power",
+            "field",
             "machine",
             "event",
             "today",

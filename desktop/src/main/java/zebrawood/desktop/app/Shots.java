@@ -170,8 +170,17 @@ final class Shots {
       frames(1);
     }
     take("all-machines");
-    choose("Sedge");
-    take("today-holds");
+    choose("Bryony");
+    show("field");
+    onInterface(() -> {
+      type("#field-tolerance", "0.1");
+      type("#field-resolution", "0.05");
+      type("#field-commanded", "90");
+      type("#field-across", "100.8");
+      type("#field-up", "99.15");
+    });
+    press("#field-up");
+    take("field");
     choose("Madder");
     show("power");
     onInterface(() -> {

@@ -43,11 +43,11 @@ import zebrawood.words.Phrasebook;
 /**
  * Writes the label workshop into an empty file: Alder, whose bed is stale since it was moved and
  * whose lens is out of focus; Sedge, which holds; Flint, which is out and whose new lens was never
- * focused; Bryony, whose bed was never read and whose coolant is colder than the air allows; Tansy,
- * whose software's 100 % reaches a quarter of its laser; Madder, whose tube is 18 months old and
- * whose monthly check is overdue. What happened to them stands in a resource; its readings go
- * through the same forms and the same core as typed ones, in the order in which they were written
- * down.
+ * focused; Bryony, whose bed was never read, whose coolant is colder than the air allows and whose
+ * field is a tenth too large and skewed; Tansy, whose software's 100 % reaches a quarter of its
+ * laser; Madder, whose tube is 18 months old and whose monthly check is overdue. What happened to
+ * them stands in a resource; its readings go through the same forms and the same core as typed
+ * ones, in the order in which they were written down.
  */
 public final class DemoWorkshop {
   private static final String STORIES = "/zebrawood/desktop/demo/stories.json";

@@ -176,7 +176,7 @@ final class FocusPractice extends Practice<StandInFocus, FocusReadings, FocusFin
   private void type(Shot shot) {
     double top = 30;
     double scale = shot.pxPerMm;
-    work.photo().path().set(shot.path);
+    work.photo().photo().path().set(shot.path);
     work.photo().scaleMm().set(100);
     set(0, 60, top);
     set(1, 60 + 100 * scale, top);
@@ -185,7 +185,7 @@ final class FocusPractice extends Practice<StandInFocus, FocusReadings, FocusFin
   }
 
   private void set(int mark, double x, double y) {
-    work.photo().set(work.photo().marks().get(mark), x, y);
+    work.photo().photo().set(work.photo().photo().all().get(mark), x, y);
   }
 
   @Override

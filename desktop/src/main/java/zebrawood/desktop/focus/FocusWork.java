@@ -14,6 +14,8 @@ import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.job.Jobs;
+import zebrawood.desktop.photo.PhotoBar;
+import zebrawood.desktop.photo.Photograph;
 import zebrawood.desktop.sheet.FigureTile;
 import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Part;
@@ -168,7 +170,7 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
     table.zGrows().valueProperty().subscribe(way -> showMove());
     Stream.of(roughGap, roughUnsure, clearance, depth, run)
         .forEach(f -> f.textProperty().subscribe(text -> showPlan()));
-    photo.path().textProperty().subscribe(text -> loadPhoto());
+    photo.photo().path().textProperty().subscribe(text -> loadPhoto());
   }
 
   Machine machine() {
@@ -409,13 +411,11 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
       case PENCIL -> parts.add(Part.rows(thinnest, sure));
       case EQUAL_WIDTHS -> parts.add(Part.rows(one, other, sure));
       case PHOTO -> {
-        parts.add(new Part.Own(pane -> new PhotoBar(this, pane)));
-        parts.add(Part.rows(photo.scaleMm()));
         parts.add(
-            Part.fold(
-                "focus.marks",
-                new Part.Rows(
-                    photo.marks().stream().flatMap(m -> Stream.of(m.x(), m.y())).toList())));
+            new Part.Own(pane ->
+                new PhotoBar(photo.photo(), "focus-photo-choose", "focus.field.photo", pane)));
+        parts.add(Part.rows(photo.scaleMm()));
+        parts.add(Part.fold("focus.marks", new Part.Rows(photo.photo().fields().toList())));
       }
       case LADDER_WIDTHS ->
           parts.add(
@@ -467,12 +467,12 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
   }
 
   Optional<Preview> preview() {
-    return photograph.preview(photo.file());
+    return photograph.preview(photo.photo().file());
   }
 
   /** Behind the interface; then the sheet is made anew. */
   private void loadPhoto() {
-    String file = photo.file();
+    String file = photo.photo().file();
     if (file.isEmpty() || preview().isPresent() || context().isEmpty()) {
       return;
     }

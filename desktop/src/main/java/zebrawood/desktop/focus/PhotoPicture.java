@@ -3,7 +3,9 @@ package zebrawood.desktop.focus;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import zebrawood.desktop.focus.PhotoFields.PairOfPx;
+import zebrawood.desktop.focus.PhotoFields.Mark;
+import zebrawood.desktop.photo.PhotoMarks;
+import zebrawood.desktop.photo.PhotoView;
 import zebrawood.desktop.sheet.StationWork;
 import zebrawood.desktop.text.Text;
 import zebrawood.devices.picture.Preview;
@@ -16,8 +18,6 @@ import zebrawood.words.Message;
  * measured, each where it is, and where the line is thinnest.
  */
 final class PhotoPicture {
-  private static final double EDGE = 6;
-  private static final double NEAR = 16;
   private static final double WORDS_BELOW = 40;
 
   /** What was measured stands below the photograph. */
@@ -33,94 +33,40 @@ final class PhotoPicture {
     this.on = on;
   }
 
-  /** How the picture lies in its frame. */
-  private record Fit(double left, double top, double scale, double widthPx, double heightPx) {
-    static Fit of(Preview preview, double width, double height) {
-      double scale =
-          Math.min(
-              (width - 2 * EDGE) / preview.widthPx(),
-              (height * MOST_OF_HEIGHT - EDGE) / preview.heightPx());
-      return new Fit(
-          (width - scale * preview.widthPx()) / 2,
-          EDGE,
-          scale,
-          preview.widthPx(),
-          preview.heightPx());
-    }
-
-    double x(double px) {
-      return left + px * scale;
-    }
-
-    double bottom() {
-      return top + scale * heightPx;
-    }
-
-    double y(double px) {
-      return top + px * scale;
-    }
-
-    double pxX(double x) {
-      return Math.clamp((x - left) / scale, 0, widthPx);
-    }
-
-    double pxY(double y) {
-      return Math.clamp((y - top) / scale, 0, heightPx);
-    }
-  }
-
   void draw() {
     Optional<Preview> preview = work.preview();
     if (preview.isEmpty()) {
       say(Text.of("focus.photo.none"), on.height() / 2);
       return;
     }
-    Fit fit = Fit.of(preview.get(), on.width(), on.height());
-    on.image(
-        preview.get().png(), fit.left, fit.top, fit.scale * fit.widthPx, fit.scale * fit.heightPx);
-    List<PairOfPx> marks = work.photo().marks();
-    between(fit, marks.get(0), marks.get(1), "photo-scale");
-    between(fit, marks.get(2), marks.get(3), "photo-line");
-    work.found().ifPresent(found -> widths(fit, found.finding().located().widths()));
-    for (PairOfPx mark : marks) {
-      if (mark.set()) {
-        on.circle(fit.x(mark.x().number()), fit.y(mark.y().number()), 7, "photo-mark");
-        on.words(
-            String.valueOf(mark.mark().ordinal() + 1),
-            fit.x(mark.x().number()),
-            fit.y(mark.y().number()),
-            20,
-            "mark-number");
-      }
-    }
+    PhotoMarks photo = work.photo().photo();
+    PhotoView view = view(preview.get(), on.width(), on.height());
+    view.drawPicture(on);
+    view.between(on, photo.of(Mark.SCALE_FROM), photo.of(Mark.SCALE_TO), "photo-scale");
+    view.between(on, photo.of(Mark.LINE_START), photo.of(Mark.LINE_END), "photo-line");
+    work.found().ifPresent(found -> widths(view, found.finding().located().widths()));
+    view.drawMarks(on, photo);
     say(
-        work.photo()
+        photo
             .next()
-            .map(m -> Text.of("focus.photo.press", m.mark().ordinal() + 1, Message.of(m.mark())))
+            .map(m -> Text.of("focus.photo.press", m.number(), Message.of(m.what())))
             .orElseGet(() -> Text.of("focus.photo.told")),
-        fit.bottom() + WORDS_BELOW / 2);
+        view.bottom() + WORDS_BELOW / 2);
     if (work.found().isPresent()) {
-      new FocusPicture(on, fit.bottom() + WORDS_BELOW).draw(work.found());
+      new FocusPicture(on, view.bottom() + WORDS_BELOW).draw(work.found());
     }
+  }
+
+  private static PhotoView view(Preview preview, double width, double height) {
+    return new PhotoView(preview, width, height, MOST_OF_HEIGHT);
   }
 
   private void say(String words, double y) {
     on.words(words, on.width() / 2, y, Math.max(60, on.width() - 20), "plan-side");
   }
 
-  private void between(Fit fit, PairOfPx from, PairOfPx to, String look) {
-    if (from.set() && to.set()) {
-      on.line(
-          fit.x(from.x().number()),
-          fit.y(from.y().number()),
-          fit.x(to.x().number()),
-          fit.y(to.y().number()),
-          look);
-    }
-  }
-
   /** Across the line as many times as wide as the widest takes the height there is for it. */
-  private void widths(Fit fit, List<Sample> samples) {
+  private void widths(PhotoView fit, List<Sample> samples) {
     if (samples.size() < 2) {
       return;
     }
@@ -146,27 +92,10 @@ final class PhotoPicture {
 
   static Optional<StationWork.Held> grabbed(
       FocusWork work, double x, double y, double width, double height) {
-    return work.preview()
-        .flatMap(preview -> {
-          Fit fit = Fit.of(preview, width, height);
-          return work.photo().marks().stream()
-              .filter(PairOfPx::set)
-              .filter(m -> distance(fit, m, x, y) < NEAR)
-              .min(Comparator.comparingDouble(m -> distance(fit, m, x, y)))
-              .map(m -> (toX, toY) -> work.photo().set(m, fit.pxX(toX), fit.pxY(toY)));
-        });
+    return work.preview().flatMap(p -> view(p, width, height).grabbed(work.photo().photo(), x, y));
   }
 
-  private static double distance(Fit fit, PairOfPx mark, double x, double y) {
-    return Math.hypot(fit.x(mark.x().number()) - x, fit.y(mark.y().number()) - y);
-  }
-
-  /** The next mark that is not set is where it is pressed. */
   static void pressed(FocusWork work, double x, double y, double width, double height) {
-    work.preview()
-        .ifPresent(preview -> {
-          Fit fit = Fit.of(preview, width, height);
-          work.photo().next().ifPresent(m -> work.photo().set(m, fit.pxX(x), fit.pxY(y)));
-        });
+    work.preview().ifPresent(p -> view(p, width, height).pressed(work.photo().photo(), x, y));
   }
 }

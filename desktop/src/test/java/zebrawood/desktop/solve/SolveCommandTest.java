@@ -145,8 +145,8 @@ class SolveCommandTest {
     assertThat(none.err())
         .isEqualTo(
             "STATION is \"beds\", accepted is site or controller or mirrors or bed or shims or focus-ramp"
-                + " or focus-ramp-photo or focus-ladder or lens or power-cap or rescale or field or field-scan"
-                + " or pointer.\n");
+                + " or focus-ramp-photo or focus-ladder or lens or field or field-scan or pointer or power-cap"
+                + " or rescale.\n");
   }
 
   @Test

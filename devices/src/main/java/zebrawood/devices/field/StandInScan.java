@@ -37,8 +37,13 @@ public record StandInScan(
    */
   public record Mark(int column, int row, double xPx, double yPx, boolean twice) {}
 
-  /** Burns and scans. */
-  public Sheet of(StandInHead head, int columns, int rows, double pitchMm, long number) {
+  /**
+   * Burns and scans.
+   *
+   * @param burns where a mark comes to lie for where it is commanded
+   */
+  public Sheet of(
+      StandInGalvo.Correction burns, int columns, int rows, double pitchMm, long number) {
     Random random = new Random(number);
     double turn = Math.toRadians(turnDeg);
     double c = Math.cos(turn);
@@ -51,7 +56,7 @@ public record StandInScan(
       for (int column = 0; column < columns; column++) {
         double u = (column - (columns - 1) / 2.0) * pitchMm;
         double v = (row - (rows - 1) / 2.0) * pitchMm;
-        double[] at = head.place(u, v);
+        double[] at = burns.command(u, v);
         double x = c * at[0] - s * at[1];
         double y = s * at[0] + c * at[1];
         reachX = Math.max(reachX, Math.abs(x));

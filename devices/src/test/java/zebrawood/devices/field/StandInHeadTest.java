@@ -81,7 +81,7 @@ class StandInHeadTest {
   private static Case scanned(
       Path folder, StandInScan scan, int columns, int rows, double pitch, boolean up)
       throws Exception {
-    StandInScan.Sheet sheet = scan.of(HEAD, columns, rows, pitch, 7);
+    StandInScan.Sheet sheet = scan.of(HEAD::place, columns, rows, pitch, 7);
     Path file = folder.resolve("scan.png");
     ImageIO.write(sheet.image(), "png", file.toFile());
     return new Case(

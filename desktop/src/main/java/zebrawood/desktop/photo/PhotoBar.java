@@ -1,4 +1,4 @@
-package zebrawood.desktop.focus;
+package zebrawood.desktop.photo;
 
 import java.io.File;
 import javafx.scene.control.Button;
@@ -10,20 +10,24 @@ import zebrawood.desktop.sheet.Part;
 import zebrawood.desktop.text.Text;
 
 /** The photograph's file: typed, chosen, or dropped here. */
-final class PhotoBar extends HeightCachingBox {
-  PhotoBar(FocusWork work, FormPane pane) {
+public final class PhotoBar extends HeightCachingBox {
+  /**
+   * @param id of the button that chooses
+   * @param title the key of what is chosen
+   */
+  public PhotoBar(PhotoMarks photo, String id, String title, FormPane pane) {
     super(4);
-    Button choose = new Button(Text.of("focus.photo.choose"));
-    choose.setId("focus-photo-choose");
+    Button choose = new Button(Text.of("photo.choose"));
+    choose.setId(id);
     choose.setOnAction(e -> {
       FileChooser chooser = new FileChooser();
-      chooser.setTitle(Text.of("focus.field.photo"));
+      chooser.setTitle(Text.of(title));
       File chosen = chooser.showOpenDialog(getScene().getWindow());
       if (chosen != null) {
-        work.photo().path().set(chosen.toString());
+        photo.path().set(chosen.toString());
       }
     });
-    getChildren().addAll(pane.make(Part.rows(work.photo().path())), choose);
+    getChildren().addAll(pane.make(Part.rows(photo.path())), choose);
     setOnDragOver(e -> {
       if (e.getDragboard().hasFiles()) {
         e.acceptTransferModes(TransferMode.COPY);
@@ -33,7 +37,7 @@ final class PhotoBar extends HeightCachingBox {
     setOnDragDropped(e -> {
       var files = e.getDragboard().getFiles();
       if (!files.isEmpty()) {
-        work.photo().path().set(files.getFirst().toString());
+        photo.path().set(files.getFirst().toString());
       }
       e.setDropCompleted(!files.isEmpty());
       e.consume();

@@ -1,4 +1,4 @@
-package zebrawood.desktop.focus;
+package zebrawood.desktop.photo;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -13,7 +13,7 @@ import zebrawood.measure.Picture;
  * A photograph as it was read from its file last, with a small copy to look at. A file that changed
  * is read again.
  */
-final class Photograph {
+public final class Photograph {
   /** A small copy is at most this wide or high. */
   private static final int PREVIEW_PX = 1400;
 
@@ -27,7 +27,7 @@ final class Photograph {
    * @param reached told how far it is
    * @throws zebrawood.measure.UnusableReading when it cannot be read
    */
-  synchronized Picture picture(String path, DoubleConsumer reached) {
+  public synchronized Picture picture(String path, DoubleConsumer reached) {
     Optional<FileTime> changed = changed(path);
     Read now =
         read.filter(r -> r.path.equals(path) && r.changed.equals(changed))
@@ -48,7 +48,7 @@ final class Photograph {
   }
 
   /** The small copy, when this file is the one that was read last. */
-  Optional<Preview> preview(String path) {
+  public Optional<Preview> preview(String path) {
     return read.filter(r -> r.path.equals(path)).map(Read::preview);
   }
 }

@@ -1,0 +1,139 @@
+package zebrawood.field;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import org.junit.jupiter.api.Test;
+import zebrawood.field.FieldReadings.Edges;
+import zebrawood.field.FieldReadings.Point;
+import zebrawood.field.FieldReadings.Square;
+import zebrawood.measure.UnusableReading;
+import zebrawood.measure.Verdict;
+import zebrawood.words.Phrasebook;
+
+class FieldVisitTest {
+  private static FieldVisit.Found solve(
+      Square square,
+      Optional<FieldTask.Diagonals> diagonals,
+      Optional<Square> other,
+      Optional<Boolean> focus) {
+    return FieldVisit.solve(
+        new FieldVisit.Readings(
+            new FieldTask.BySquare(
+                new FieldReadings(
+                    110, 0.05, 0.1, Optional.of(square), Optional.empty(), OptionalInt.empty()),
+                diagonals,
+                other),
+            focus,
+            Optional.empty()),
+        path -> {
+          throw new AssertionError("no picture is read");
+        },
+        share -> {});
+  }
+
+  private static Square square(double size, double across, double up, Edges edges) {
+    return new Square(size, across, up, Optional.of(edges), OptionalDouble.empty());
+  }
+
+  /** A square sheared by 4 mrad: its corners by hand. */
+  @Test
+  void diagonalsTellSquareness() {
+    double lean = 100 * Math.sin(0.004);
+    double rising = Math.hypot(100 + lean, 100 * Math.cos(0.004));
+    double falling = Math.hypot(100 - lean, 100 * Math.cos(0.004));
+    FieldVisit.Found f =
+        solve(
+            square(100, 100, 100, Edges.CENTRE),
+            Optional.of(new FieldTask.Diagonals(rising, falling)),
+            Optional.empty(),
+            Optional.of(true));
+    assertThat(f.skewMrad().orElseThrow().value()).isCloseTo(4, within(1e-6));
+    assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(Phrasebook.ENGLISH.sentence(f.advice().getFirst())).contains("-4.00 mrad");
+    assertThat(f.warnings()).isEmpty();
+  }
+
+  @Test
+  void twoSquaresTellTheLineAndTheSize() {
+    // One percent large, lines 0.24 mm wide, outer edges.
+    FieldVisit.Found f =
+        solve(
+            square(100, 101.24, 101.24, Edges.OUTSIDE),
+            Optional.empty(),
+            Optional.of(square(40, 40.64, 40.64, Edges.OUTSIDE)),
+            Optional.of(false));
+    assertThat(f.lineWidthMm().getAsDouble()).isCloseTo(0.24, within(1e-9));
+    assertThat(f.field().scaleX()).isCloseTo(1 / 1.01, within(1e-9));
+    assertThat(f.warnings().getFirst().key()).isEqualTo("field.focus-first");
+    FieldVisit.Found inside =
+        solve(
+            square(100, 100.76, 100.76, Edges.INSIDE),
+            Optional.empty(),
+            Optional.of(square(40, 40.16, 40.16, Edges.INSIDE)),
+            Optional.empty());
+    assertThat(inside.field().scaleY()).isCloseTo(1 / 1.01, within(1e-9));
+    assertThatThrownBy(() ->
+            solve(
+                square(100, 101, 101, Edges.OUTSIDE),
+                Optional.empty(),
+                Optional.of(square(95, 96, 96, Edges.OUTSIDE)),
+                Optional.empty()))
+        .isInstanceOf(UnusableReading.class);
+  }
+
+  /** A head that leans over a plane, by central projection. */
+  @Test
+  void aTrapezoidIsALeanAndBecomesAShim() {
+    double distance = 200;
+    double lean = 0.01;
+    List<Point> points = new ArrayList<>();
+    for (int i = -4; i <= 4; i++) {
+      for (int k = -4; k <= 4; k++) {
+        double u = 12.5 * i;
+        double v = 12.5 * k;
+        // Further away by the lean times y: everything there is larger by as much.
+        double further = 1 + lean * v / distance;
+        points.add(new Point(u, v, u * further, v * further));
+      }
+    }
+    PlainTerms plain = PlainTerms.of(points, 100);
+    assertThat(plain.trapezoidXPercent()).isCloseTo(100 * 100 * lean / distance, within(0.01));
+    HeadTilt tilt = HeadTilt.of(plain, 100, distance);
+    assertThat(tilt.leans()).hasSize(1);
+    assertThat(tilt.leans().getFirst().side()).isEqualTo(Side.FRONT);
+    assertThat(tilt.leans().getFirst().shimMm(80)).isCloseTo(0.8, within(0.01));
+  }
+
+  @Test
+  void bowIsToldForAPlainController() {
+    List<Point> points = new ArrayList<>();
+    for (int i = -3; i <= 3; i++) {
+      for (int k = -3; k <= 3; k++) {
+        double u = 15 * i;
+        double v = 15 * k;
+        points.add(new Point(u, v, 1.02 * u - 2e-4 * v * v, v));
+      }
+    }
+    PlainTerms plain = PlainTerms.of(points, 90);
+    assertThat(plain.scaleX()).isCloseTo(1 / 1.02, within(1e-9));
+    assertThat(plain.bowXMm()).isCloseTo(2e-4 * 45 * 45, within(1e-9));
+    assertThat(plain.leftRmsMm()).isLessThan(1e-9);
+  }
+
+  @Test
+  void overlapIsToldForTheSpot() {
+    assertThat(Phrasebook.ENGLISH.say(Hatch.ofInterval(0.1, 0.05))).contains("50 %");
+    assertThat(Phrasebook.ENGLISH.say(Hatch.ofInterval(0.1, 0.2))).contains("gaps");
+    assertThat(Phrasebook.ENGLISH.say(Hatch.ofInterval(0.1, 0.01))).contains("90 %");
+    // 1000 mm/s at 20 kHz: every 0.05 mm.
+    assertThat(Phrasebook.ENGLISH.say(Hatch.ofPulses(0.1, 1000, 20))).contains("0.0500 mm");
+    assertThat(Phrasebook.ENGLISH.say(Hatch.ofPulses(0.1, 4000, 20))).contains("single dots");
+  }
+}

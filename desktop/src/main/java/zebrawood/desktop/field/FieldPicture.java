@@ -1,0 +1,217 @@
+package zebrawood.desktop.field;
+
+import java.util.List;
+import java.util.Optional;
+import zebrawood.desktop.photo.PhotoMarks;
+import zebrawood.desktop.photo.PhotoView;
+import zebrawood.desktop.text.Text;
+import zebrawood.devices.picture.Preview;
+import zebrawood.field.Field;
+import zebrawood.field.FieldReadings;
+import zebrawood.field.FieldReadings.Point;
+import zebrawood.field.FieldTask;
+import zebrawood.field.FieldVisit;
+import zebrawood.quantity.Amount;
+import zebrawood.records.picture.Canvas;
+import zebrawood.words.Message;
+
+/**
+ * The field from above: what was commanded, what came out, with its errors enlarged by a stated
+ * factor; beside it for a grid what is left after the table, enlarged by its own. Size of an error
+ * is told by the length of its line and by a ring, not by colour.
+ */
+final class FieldPicture {
+  private static final double EDGE = 14;
+  private static final double WORDS = 36;
+  private static final double LETTER = 7.2;
+  private static final double LARGEST_ARROW = 0.06;
+  private static final int SIDE_PIECES = 8;
+  private static final double MOST_OF_HEIGHT = 0.46;
+  private static final double WIDE_ENOUGH = 640;
+
+  private final Canvas on;
+
+  FieldPicture(Canvas on) {
+    this.on = on;
+  }
+
+  /** A square field's place in the picture. */
+  private record Frame(double left, double top, double side, double fieldMm) {
+    double x(double mm) {
+      return left + (mm / fieldMm + 0.5) * side;
+    }
+
+    double y(double mm) {
+      return top + (0.5 - mm / fieldMm) * side;
+    }
+  }
+
+  void draw(Optional<FieldVisit.Readings> readings, Optional<FieldVisit.Found> found) {
+    if (readings.isEmpty() || found.isEmpty()) {
+      say(Text.of("field.picture.empty"), on.height() / 2);
+      return;
+    }
+    draw(readings.get().task(), found.get(), 0);
+  }
+
+  private void say(String words, double y) {
+    on.words(words, on.width() / 2, y, Math.max(80, on.width() - 30), "plan-side");
+  }
+
+  /** The scan with the ends of its rules; below it what was found. */
+  void drawScan(
+      Preview preview,
+      PhotoMarks photo,
+      Optional<FieldVisit.Readings> readings,
+      Optional<FieldVisit.Found> found) {
+    PhotoView view = view(preview, on.width(), on.height());
+    view.drawPicture(on);
+    view.between(on, photo.all().get(0), photo.all().get(1), "photo-scale");
+    view.between(on, photo.all().get(2), photo.all().get(3), "photo-line");
+    view.drawMarks(on, photo);
+    String next =
+        photo
+            .next()
+            .map(m -> Text.of("field.scan.press", m.number(), Message.of(m.what())))
+            .orElseGet(() -> Text.of("field.scan.told"));
+    say(next, view.bottom() + 16);
+    if (readings.isPresent() && found.isPresent()) {
+      draw(readings.get().task(), found.get(), view.bottom() + 30);
+    }
+  }
+
+  static PhotoView view(Preview preview, double width, double height) {
+    return new PhotoView(preview, width, height, MOST_OF_HEIGHT);
+  }
+
+  private void draw(FieldTask task, FieldVisit.Found found, double from) {
+    double fieldMm = FieldVisit.fieldMm(task);
+    Optional<List<Point>> points = FieldVisit.points(task, found.field());
+    double height = on.height() - from;
+    if (points.isEmpty()) {
+      double side = Math.min(on.width() - 2 * EDGE, height - EDGE - WORDS);
+      square(
+          new Frame((on.width() - side) / 2, from + EDGE, side, fieldMm),
+          ((FieldTask.BySquare) task),
+          found);
+      return;
+    }
+    boolean beside = on.width() > height || on.width() > WIDE_ENOUGH;
+    double side =
+        beside
+            ? Math.min(on.width() / 2 - 1.5 * EDGE, height - EDGE - WORDS)
+            : Math.min(on.width() - 2 * EDGE, height / 2 - EDGE - WORDS);
+    double left = beside ? (on.width() / 2 - side) / 2 : (on.width() - side) / 2;
+    Frame now = new Frame(left, from + EDGE, side, fieldMm);
+    List<List<Double>> errors =
+        points.get().stream()
+            .map(p -> List.of(p.measuredXMm() - p.xMm(), p.measuredYMm() - p.yMm()))
+            .toList();
+    vectors(now, points.get(), errors, "field.picture.now");
+    Frame after =
+        beside
+            ? new Frame(left + on.width() / 2, from + EDGE, side, fieldMm)
+            : new Frame(left, from + EDGE + side + WORDS + EDGE / 2, side, fieldMm);
+    vectors(after, points.get(), Field.offTheMap(points.get(), fieldMm), "field.picture.after");
+  }
+
+  private void border(Frame frame) {
+    on.rectangle(frame.left, frame.top, frame.side, frame.side, "field-frame");
+  }
+
+  private void vectors(Frame frame, List<Point> points, List<List<Double>> errors, String caption) {
+    border(frame);
+    double most = errors.stream().mapToDouble(e -> Math.hypot(e.get(0), e.get(1))).max().orElse(0);
+    double factor = factor(most, frame.fieldMm);
+    for (int i = 0; i < points.size(); i++) {
+      double x = frame.x(points.get(i).xMm());
+      double y = frame.y(points.get(i).yMm());
+      double dx = errors.get(i).get(0) * factor / frame.fieldMm * frame.side;
+      double dy = -errors.get(i).get(1) * factor / frame.fieldMm * frame.side;
+      on.circle(x, y, 1.6, "field-place");
+      on.line(x, y, x + dx, y + dy, "field-error");
+      double off = Math.hypot(errors.get(i).get(0), errors.get(i).get(1));
+      if (off == most && most > 0) {
+        on.circle(x, y, 6, "mark-after");
+      }
+    }
+    caption(frame, Text.of(caption, Math.round(factor), Amount.mm(most, 3)));
+  }
+
+  /** Round, so that the largest error is a few hundredths of the field long. */
+  private static double factor(double most, double fieldMm) {
+    if (!(most > 0)) {
+      return 1;
+    }
+    double wanted = LARGEST_ARROW * fieldMm / most;
+    double ten = Math.pow(10, Math.floor(Math.log10(wanted)));
+    double share = wanted / ten;
+    return Math.max(1, ten * (share < 2 ? 1 : share < 5 ? 2 : 5));
+  }
+
+  private void caption(Frame frame, String words) {
+    on.words(
+        words,
+        frame.left + frame.side / 2,
+        frame.top + frame.side + 17,
+        Math.max(100, frame.side + EDGE),
+        "plan-side");
+  }
+
+  /** The square as commanded, and as it came out, its error enlarged. */
+  private void square(Frame frame, FieldTask.BySquare task, FieldVisit.Found found) {
+    border(frame);
+    FieldReadings.Square square = task.readings().square().orElseThrow();
+    double half = square.commandedMm() / 2;
+    double wide = square.commandedMm() / found.field().scaleX() / 2;
+    double high = square.commandedMm() / found.field().scaleY() / 2;
+    double most = Math.max(Math.abs(wide - half), Math.abs(high - half));
+    double lean = found.skewMrad().map(s -> s.value() / 1000 * half).orElse(0.0);
+    double factor = factor(Math.max(most, Math.abs(lean)), frame.fieldMm);
+    outline(frame, half, half, 0, "power-after");
+    outline(
+        frame,
+        half + (wide - half) * factor,
+        half + (high - half) * factor,
+        lean * factor,
+        "field-error");
+    caption(
+        frame,
+        Text.of(
+            "field.picture.square",
+            Math.round(factor),
+            Amount.mm(found.field().edgeErrorNowMm(), 2)));
+    String across = Text.words().say(Amount.mm(square.measuredAcrossMm(), 2));
+    on.words(across, frame.x(0), frame.y(-half) - 12, LETTER * across.length() + 8, "plan-now");
+    String up = Text.words().say(Amount.mm(square.measuredUpMm(), 2));
+    on.words(up, frame.x(0), frame.y(0), LETTER * up.length() + 8, "plan-now");
+  }
+
+  private void outline(Frame frame, double wide, double high, double lean, String look) {
+    double[][] corners = {
+      {-wide + lean, -high}, {wide + lean, -high}, {wide - lean, high}, {-wide - lean, high}
+    };
+    for (int i = 0; i < corners.length; i++) {
+      double[] a = corners[i];
+      double[] b = corners[(i + 1) % corners.length];
+      for (int k = 0; k < SIDE_PIECES; k++) {
+        double s = (double) k / SIDE_PIECES;
+        double t = (k + 1.0) / SIDE_PIECES;
+        on.line(
+            clampX(frame, a[0] + (b[0] - a[0]) * s),
+            clampY(frame, a[1] + (b[1] - a[1]) * s),
+            clampX(frame, a[0] + (b[0] - a[0]) * t),
+            clampY(frame, a[1] + (b[1] - a[1]) * t),
+            look);
+      }
+    }
+  }
+
+  private double clampX(Frame frame, double mm) {
+    return Math.clamp(frame.x(mm), 2, on.width() - 2);
+  }
+
+  private double clampY(Frame frame, double mm) {
+    return Math.clamp(frame.y(mm), 2, on.height() - 2);
+  }
+}

@@ -1,0 +1,176 @@
+package zebrawood.desktop.field;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Random;
+import javax.imageio.ImageIO;
+import zebrawood.desktop.sheet.Outcome;
+import zebrawood.desktop.sheet.Practice;
+import zebrawood.devices.field.StandInGalvo;
+import zebrawood.devices.field.StandInHead;
+import zebrawood.devices.field.StandInScan;
+import zebrawood.field.CommandTable;
+import zebrawood.field.FieldFinding;
+import zebrawood.field.FieldReadings.Point;
+import zebrawood.field.FieldVisit;
+import zebrawood.measure.Estimate;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.records.field.GridText;
+import zebrawood.words.Message;
+
+/** Practice on a simulated head whose size, squareness and lens are off. */
+final class FieldPractice extends Practice<StandInGalvo, FieldVisit.Readings, FieldVisit.Found> {
+  private static final double STEP_MM = 0.02;
+  private static final double HAND_MM = 0.01;
+  private static final double TOLERANCE_MM = 0.3;
+  private static final int MARKS = 9;
+  private static final double PX_PER_MM = 11;
+  private static final double RULE_MM = 60;
+
+  private final FieldWork work;
+
+  FieldPractice(FieldWork work) {
+    super(work);
+    this.work = work;
+  }
+
+  @Override
+  protected StandInGalvo make(long number) {
+    Random random = new Random(number);
+    StandInHead any = StandInHead.any(work.fieldMm(), random);
+    return new StandInGalvo(any, STEP_MM, HAND_MM, random.nextLong());
+  }
+
+  private double side() {
+    return Math.round(0.8 * work.fieldMm() / 10) * 10.0;
+  }
+
+  private double pitch() {
+    return Math.floor(work.fieldMm() / (MARKS - 1));
+  }
+
+  @Override
+  protected void prepare() {
+    double field = work.fieldMm();
+    work.form().clearVisit();
+    // The stand-in is in focus, whatever the machine's own record says.
+    work.forgetFocus();
+    work.field().set(field);
+    work.tolerance().set(TOLERANCE_MM);
+    work.resolution().set(STEP_MM);
+    work.commanded().set(side());
+    work.scan().grid().get(0).set(MARKS);
+    work.scan().grid().get(1).set(MARKS);
+    work.scan().grid().get(2).set(pitch());
+  }
+
+  @Override
+  protected void read(StandInGalvo on) {
+    switch (work.chosen()) {
+      case SQUARE -> {
+        StandInGalvo.Square square = on.square(side());
+        work.sides().get(0).set(square.acrossMm());
+        work.sides().get(1).set(square.upMm());
+        work.sides().get(2).set(square.risingMm());
+        work.sides().get(3).set(square.fallingMm());
+      }
+      case GRID ->
+          work.grid()
+              .set(
+                  GridText.write(
+                      on.grid(MARKS, MARKS, pitch()).stream()
+                          .map(m -> new Point(m.xMm(), m.yMm(), m.measuredXMm(), m.measuredYMm()))
+                          .toList()));
+      case SCAN -> scan(on);
+    }
+  }
+
+  private record Scanned(StandInScan.Sheet sheet, String path) {}
+
+  private void scan(StandInGalvo on) {
+    double pitch = pitch();
+    work.beside(
+        p -> scanned(on, pitch),
+        scanned -> {
+          if (running() && standIn() == on) {
+            work.form().quietly(() -> type(scanned));
+          }
+        });
+  }
+
+  private static Scanned scanned(StandInGalvo on, double pitch) throws IOException {
+    var scanner =
+        new StandInScan(PX_PER_MM, PX_PER_MM * 1.004, 2, 0.4 * pitch, 0.3, true, 0.8, 5, 0.02, 0);
+    StandInScan.Sheet sheet = scanner.of(on::place, MARKS, MARKS, pitch, 1);
+    Path file = Files.createTempFile("scan", ".png");
+    file.toFile().deleteOnExit();
+    ImageIO.write(sheet.image(), "png", file.toFile());
+    return new Scanned(sheet, file.toString());
+  }
+
+  private void type(Scanned scanned) {
+    var photo = work.scan().photo();
+    photo.path().set(scanned.path);
+    work.scan().ruleMm().set(RULE_MM);
+    work.scan().uprightMm().set(RULE_MM);
+    double edge = 20;
+    photo.set(photo.all().get(0), edge, edge);
+    photo.set(photo.all().get(1), edge + RULE_MM * PX_PER_MM, edge);
+    photo.set(photo.all().get(2), edge, edge);
+    photo.set(photo.all().get(3), edge, edge + RULE_MM * PX_PER_MM * 1.004);
+  }
+
+  @Override
+  protected void obey(StandInGalvo on, Outcome.Found<FieldVisit.Readings, FieldVisit.Found> found) {
+    FieldFinding field = found.finding().field();
+    if (field.table().isPresent()) {
+      CommandTable table = new CommandTable(field.table().get(), work.fieldMm());
+      on.setTable((x, y) -> {
+        double[] command = new double[2];
+        table.command(x, y, command);
+        return command;
+      });
+    } else {
+      on.multiplyScale(field.scaleX(), field.scaleY());
+      found.finding().skewMrad().map(Estimate::value).ifPresent(on::takeSkew);
+    }
+    work.form().clearReadings();
+    work.form().clearVisit();
+  }
+
+  @Override
+  protected Message stands(StandInGalvo on) {
+    double field = work.fieldMm();
+    double off =
+        switch (work.chosen()) {
+          case SQUARE -> on.sizeOffMm(side(), field);
+          case GRID -> on.worstMm(field);
+          case SCAN -> on.worstOfShapeMm(field);
+        };
+    return Message.of("field.practice.stands", Amount.mm(off, 2));
+  }
+
+  @Override
+  protected Message best(StandInGalvo on) {
+    return Message.of("field.practice.best");
+  }
+
+  @Override
+  protected List<Deed<StandInGalvo>> deeds() {
+    return List.of(
+        Deed.by(
+            Message.of("field.practice.scale-x"),
+            (on, percent) -> on.multiplyScale(1 + percent / 100, 1)),
+        Deed.by(
+            Message.of("field.practice.scale-y"),
+            (on, percent) -> on.multiplyScale(1, 1 + percent / 100)));
+  }
+
+  @Override
+  protected Quantity amountOf() {
+    return Quantity.PERCENT;
+  }
+}

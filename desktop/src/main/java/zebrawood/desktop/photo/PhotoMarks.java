@@ -1,0 +1,94 @@
+package zebrawood.desktop.photo;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import zebrawood.desktop.form.Field;
+import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.form.WordsField;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
+
+/** A picture's file, and places in it, pressed or typed in pixels. */
+public final class PhotoMarks {
+  private static final double MOST_PX = 100_000;
+
+  private final StationForm form;
+  private final WordsField path;
+  private final List<Mark> marks;
+
+  /**
+   * One place.
+   *
+   * @param what it is, said in the bundles
+   */
+  public record Mark(Enum<?> what, QuantityField x, QuantityField y) {
+    public boolean set() {
+      return x.value().isPresent() && y.value().isPresent();
+    }
+
+    public List<Double> px() {
+      return List.of(x.number(), y.number());
+    }
+
+    /** Its number, as it is shown: from 1. */
+    public int number() {
+      return what.ordinal() + 1;
+    }
+  }
+
+  /**
+   * @param label the key of a coordinate's label: of what, and x or y
+   * @param of the places, in the order in which they are pressed
+   */
+  public PhotoMarks(StationForm form, String label, Enum<?>... of) {
+    this.form = form;
+    path = form.words("visit.photo");
+    marks =
+        Stream.of(of)
+            .map(what -> new Mark(what, px(label, what, "x"), px(label, what, "y")))
+            .toList();
+  }
+
+  private QuantityField px(String label, Enum<?> what, String axis) {
+    return form.quantity(
+        "visit.mark." + what.ordinal() + "." + axis,
+        Message.of(label, Message.of(what), axis),
+        Quantity.NUMBER,
+        0,
+        MOST_PX);
+  }
+
+  public WordsField path() {
+    return path;
+  }
+
+  public String file() {
+    return path.text().strip();
+  }
+
+  public List<Mark> all() {
+    return marks;
+  }
+
+  public Mark of(Enum<?> what) {
+    return marks.get(what.ordinal());
+  }
+
+  public Stream<Field> fields() {
+    return marks.stream().flatMap(m -> Stream.of(m.x(), m.y()));
+  }
+
+  /** The first that is not set yet. */
+  public Optional<Mark> next() {
+    return marks.stream().filter(m -> !m.set()).findFirst();
+  }
+
+  public void set(Mark mark, double xPx, double yPx) {
+    form.quietly(() -> {
+      mark.x().set(Math.round(xPx * 10) / 10.0);
+      mark.y().set(Math.round(yPx * 10) / 10.0);
+    });
+  }
+}

@@ -1,0 +1,181 @@
+package zebrawood.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextArea;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.desktop.field.FieldWay;
+import zebrawood.desktop.field.FieldWork;
+import zebrawood.ledger.Entry;
+import zebrawood.measure.Verdict;
+
+/** Square, grid and scan of a galvo head, in the window. */
+class FieldWindowTest extends WindowTest {
+  @TempDir private Path folder;
+
+  @Override
+  protected void prepare(Path workshopFile) {
+    DemoWorkshop.write(workshopFile, clock.instant());
+  }
+
+  private void open(String machine) {
+    onInterface(() -> {
+      app.model()
+          .choose(
+              app.model().machinesProperty().get().stream()
+                  .filter(m -> m.name().equals(machine))
+                  .findFirst()
+                  .orElseThrow());
+      return null;
+    });
+    until("it is open", () -> app.model().opened().machine().name().equals(machine));
+    openStation("field");
+  }
+
+  @SuppressWarnings("unchecked")
+  private void choose(FieldWay way) {
+    onInterface(() -> {
+      ((ComboBox<FieldWay>) node("#field-way")).setValue(way);
+      return null;
+    });
+    settle();
+  }
+
+  private void measured() {
+    until("it is measured", () -> !app.scene().lookup("#primary").isDisabled());
+    settle();
+  }
+
+  @ParameterizedTest
+  @EnumSource(FieldWay.class)
+  void everyWayBringsTheStandInToTrueSize(FieldWay way) {
+    open("Bryony");
+    choose(way);
+    press("#practise");
+    press("#read-all");
+    measured();
+    assertThat(page()).containsAnyOf("Multiply the scale", "Load the table of 65 by 65");
+    for (int round = 0; round < 2 && !page().contains("In order. Rounds"); round++) {
+      press("#primary");
+      press("#read-all");
+      measured();
+    }
+    assertThat(page()).contains("Leave the field").contains("In order. Rounds");
+    double off =
+        Double.parseDouble(page().replaceFirst("(?s).*the edge is off by ([0-9.]+) mm.*", "$1"));
+    assertThat(off).isCloseTo(0, within(0.3));
+  }
+
+  @Test
+  void theDemosHeadIsTwelvePercentLargeAndSkewed() {
+    open("Bryony");
+    assertThat(page()).contains("with this lens: 100 mm");
+    Entry found =
+        onInterface(() ->
+            app.model()
+                .opened()
+                .ledger()
+                .entriesOfFitted(FieldWork.DEFINITION.station())
+                .getLast());
+    assertThat(found.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(found.figures().getFirst().value()).isCloseTo(0.12 * 55, within(0.01));
+  }
+
+  @Test
+  void aSquareIsMeasuredCorrectedAndRecorded() {
+    open("Bryony");
+    fill("#field-tolerance", "0.1");
+    fill("#field-resolution", "0.5");
+    fill("#field-commanded", "50");
+    fill("#field-across", "56");
+    fill("#field-up", "50");
+    assertThat(page()).contains("even the largest square of this field does not decide");
+    fill("#field-resolution", "0.05");
+    fill("#field-commanded", "100");
+    fill("#field-across", "112");
+    fill("#field-up", "100");
+    assertThat(page())
+        .contains("Multiply the scale of x by 0.89286 and that of y by 1.00000")
+        .contains("The focus of this lens does not hold");
+    fill("#field-across", "100.02");
+    assertThat(page()).contains("Leave the field");
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    if (shows("#initials")) {
+      typeWords("EH");
+      keys(KeyCode.ENTER);
+    }
+    until(
+        "it is recorded",
+        () ->
+            app.model().opened().ledger().entriesOfFitted(FieldWork.DEFINITION.station()).size()
+                == 2);
+  }
+
+  @Test
+  void aPastedGridGivesCoefficientsTableShimsAndFiles() throws IOException {
+    open("Bryony");
+    choose(FieldWay.GRID);
+    unfold();
+    fill("#field-tolerance", "0.1");
+    fill("#field-resolution", "0.05");
+    StringBuilder grid = new StringBuilder("x;y;mx;my\n");
+    for (int i = -3; i <= 3; i++) {
+      for (int k = -3; k <= 3; k++) {
+        double u = 18 * i;
+        double v = 18 * k;
+        double further = 1 + 1e-4 * v;
+        grid.append(String.format("%.0f;%.0f;%.2f;%.2f%n", u, v, 1.1 * u * further, v * further));
+      }
+    }
+    onInterface(() -> {
+      ((TextArea) node("#field-grid")).setText("1;2;three;4");
+      return null;
+    });
+    settle();
+    assertThat(page()).contains("line 1").contains("three");
+    onInterface(() -> {
+      ((TextArea) node("#field-grid")).setText(grid.toString());
+      return null;
+    });
+    settle();
+    fill("#field-distance", "170");
+    fill("#field-column-base", "100");
+    assertThat(page())
+        .contains("Load the table of 65 by 65")
+        .contains("scale x 0.909")
+        .contains("top wider than bottom by 1.09")
+        .contains("under the column's edge at the front");
+    fill("#field-table-file", folder.resolve("lens100").toString());
+    press("#field-write-table");
+    until("it is written", () -> Files.exists(folder.resolve("lens100.json")));
+    assertThat(Files.readAllLines(folder.resolve("lens100.csv"))).hasSize(65 * 65 + 1);
+    fill("#field-columns", "7");
+    fill("#field-rows", "7");
+    fill("#field-pitch", "18");
+    fill("#field-cross-size", "5");
+    fill("#field-burn-file", folder.resolve("grid.svg").toString());
+    press("#field-write-grid");
+    assertThat(folder.resolve("grid.svg")).exists();
+    press("#field-write-grid");
+    assertThat(page()).contains("is there already");
+    String[] marks = {"-50", "-50", "-49", "-51", "50", "50", "51", "49"};
+    String[] names = {"x", "y", "px", "py"};
+    for (int i = 0; i < marks.length; i++) {
+      fill("#field-pointer-" + (i / 4 + 1) + "-" + names[i % 4], marks[i]);
+    }
+    assertThat(page()).contains("Move the pointer by -1.00 to the right and 1.00 mm up");
+    fill("#field-spot", "0.1");
+    fill("#field-interval", "0.05");
+    assertThat(page()).contains("Lines overlap by 50 %");
+  }
+}

@@ -1,0 +1,152 @@
+package zebrawood.records.field;
+
+import java.io.IOException;
+import java.nio.file.FileAlreadyExistsException;
+import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import zebrawood.measure.Accepts;
+import zebrawood.words.Message;
+
+/**
+ * A grid of crosses to burn, about the field's centre.
+ *
+ * @param crossMm from end to end of a bar
+ */
+public record BurnGrid(int columns, int rows, double pitchMm, double crossMm) {
+  private static final int MOST = 200;
+  private static final double LARGEST_MM = 10_000;
+  private static final double SECONDS_A_MINUTE = 60;
+
+  public BurnGrid {
+    var accepts =
+        new Accepts()
+            .between("columns", columns, 3, MOST)
+            .between("rows", rows, 3, MOST)
+            .positive("pitchMm", pitchMm, LARGEST_MM)
+            .positive("crossMm", crossMm, LARGEST_MM);
+    if (accepts.fine() && crossMm > 0.6 * pitchMm) {
+      accepts.complain("crossMm", crossMm, Message.of("field.accepts.cross"));
+    }
+    accepts.orThrow();
+  }
+
+  /** A bar from one end to the other, in mm from the centre, y up. */
+  record Bar(double fromX, double fromY, double toX, double toY) {}
+
+  List<Bar> bars() {
+    List<Bar> bars = new ArrayList<>();
+    double arm = crossMm / 2;
+    for (int row = 0; row < rows; row++) {
+      for (int column = 0; column < columns; column++) {
+        double x = (column - (columns - 1) / 2.0) * pitchMm;
+        double y = (row - (rows - 1) / 2.0) * pitchMm;
+        bars.add(new Bar(x - arm, y, x + arm, y));
+        bars.add(new Bar(x, y - arm, x, y + arm));
+      }
+    }
+    return bars;
+  }
+
+  double halfWidthMm() {
+    return (columns - 1) * pitchMm / 2 + crossMm / 2;
+  }
+
+  double halfHeightMm() {
+    return (rows - 1) * pitchMm / 2 + crossMm / 2;
+  }
+
+  /** SVG in millimetres, its middle the field's centre, y downwards as SVG has it. */
+  public String svg() {
+    double w = halfWidthMm();
+    double h = halfHeightMm();
+    StringBuilder out = new StringBuilder();
+    out.append("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"")
+        .append(Decimals.of(2 * w))
+        .append("mm\" height=\"")
+        .append(Decimals.of(2 * h))
+        .append("mm\" viewBox=\"")
+        .append(Decimals.of(-w) + " " + Decimals.of(-h) + " ")
+        .append(Decimals.of(2 * w) + " " + Decimals.of(2 * h))
+        .append("\">\n<g stroke=\"black\" stroke-width=\"0.1\" fill=\"none\">\n");
+    for (Bar bar : bars()) {
+      out.append("<path d=\"M")
+          .append(Decimals.of(bar.fromX) + " " + Decimals.of(-bar.fromY))
+          .append(" L")
+          .append(Decimals.of(bar.toX) + " " + Decimals.of(-bar.toY))
+          .append("\"/>\n");
+    }
+    return out.append("</g>\n</svg>\n").toString();
+  }
+
+  /** DXF of lines alone, in millimetres, as every reader takes it. */
+  public String dxf() {
+    StringBuilder out = new StringBuilder("0\nSECTION\n2\nENTITIES\n");
+    for (Bar bar : bars()) {
+      out.append("0\nLINE\n8\n0\n10\n")
+          .append(Decimals.of(bar.fromX))
+          .append("\n20\n")
+          .append(Decimals.of(bar.fromY))
+          .append("\n11\n")
+          .append(Decimals.of(bar.toX))
+          .append("\n21\n")
+          .append(Decimals.of(bar.toY))
+          .append('\n');
+    }
+    return out.append("0\nENDSEC\n0\nEOF\n").toString();
+  }
+
+  /**
+   * G-code in millimetres, absolute, the laser off between bars.
+   *
+   * @param powerWord at which it burns
+   */
+  public String gcode(double speedMmS, double powerWord) {
+    new Accepts()
+        .positive("speedMmS", speedMmS, 100_000)
+        .positive("powerWord", powerWord, 1_000_000)
+        .orThrow();
+    StringBuilder out = new StringBuilder("G21\nG90\nM5\n");
+    for (Bar bar : bars()) {
+      out.append("G0 X" + Decimals.of(bar.fromX) + " Y" + Decimals.of(bar.fromY) + "\n")
+          .append("M3 S" + Decimals.of(powerWord) + "\n")
+          .append("G1 X" + Decimals.of(bar.toX) + " Y" + Decimals.of(bar.toY))
+          .append(" F" + Decimals.of(speedMmS * SECONDS_A_MINUTE) + "\nM5\n");
+    }
+    return out.append("M5\n").toString();
+  }
+
+  /**
+   * Writes what the name's ending says, never over a file that is there.
+   *
+   * @param speedMmS and {@code powerWord}: only G-code needs them
+   * @throws zebrawood.measure.UnusableReading when it cannot be written
+   */
+  public void write(String name, OptionalDouble speedMmS, OptionalDouble powerWord) {
+    String plain = name.strip();
+    String text;
+    if (plain.endsWith(".svg")) {
+      text = svg();
+    } else if (plain.endsWith(".dxf")) {
+      text = dxf();
+    } else if (plain.endsWith(".gcode") || plain.endsWith(".nc")) {
+      if (speedMmS.isEmpty() || powerWord.isEmpty()) {
+        throw FieldTable.refused("field.file.needs-speed", plain);
+      }
+      text = gcode(speedMmS.getAsDouble(), powerWord.getAsDouble());
+    } else {
+      throw FieldTable.refused("field.file.ending", plain);
+    }
+    try {
+      Files.writeString(Path.of(plain), text, StandardOpenOption.CREATE_NEW);
+    } catch (FileAlreadyExistsException e) {
+      throw FieldTable.refused("field.file.there", plain);
+    } catch (IOException | InvalidPathException e) {
+      throw FieldTable.refused("field.file.not-written", plain);
+    }
+  }
+}
