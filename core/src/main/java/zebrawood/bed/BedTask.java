@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import zebrawood.ledger.Figure;
 import zebrawood.measure.Finding;
+import zebrawood.measure.ShimStacks;
 import zebrawood.quantity.Quantity;
 
 /** One complete set of readings of the bed station, in any of the ways to read it. */
@@ -33,7 +34,7 @@ public sealed interface BedTask {
 
     /** Highest to lowest as predicted with those stacks. */
     public double afterStacksMm(ShimFinding finding) {
-      return ShimStacks.afterStacksMm(readings, stacks(finding), underHead);
+      return Shimming.afterStacksMm(readings, stacks(finding), underHead);
     }
   }
 

@@ -4,6 +4,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import zebrawood.measure.Estimate;
+import zebrawood.measure.Place;
+import zebrawood.measure.PlaneFit;
+import zebrawood.measure.ShimStacks;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Numbers;
@@ -94,4 +97,20 @@ public final class Shimming {
                 what))
         .forEach(advice::add);
   }
+
+  /** Highest to lowest of the bed or head when these stacks are under its feet. */
+  public static double afterStacksMm(
+      ShimReadings readings, List<ShimStacks.Stack> stacks, boolean underHead) {
+    List<FootRise> rises = new ArrayList<>();
+    for (int i = 0; i < stacks.size(); i++) {
+      Foot foot = readings.feet().get(i);
+      rises.add(new FootRise(foot.xMm(), foot.yMm(), stacks.get(i).totalMm()));
+    }
+    var moved = PlaneFit.of(rises, FootRise::riseMm, 1);
+    double sign = underHead ? -1 : 1;
+    return new LevelFit(readings.points(), readings.gaugeResolutionMm(), readings.toleranceMm())
+        .afterMm(p -> sign * moved.heightMm(p.xMm(), p.yMm()));
+  }
+
+  private record FootRise(double xMm, double yMm, double riseMm) implements Place {}
 }

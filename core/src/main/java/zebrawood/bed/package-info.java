@@ -4,7 +4,7 @@
  * <p>Gaps read at places on the bed become a plane by least squares. {@link
  * zebrawood.bed.Levelling} turns the plane into turns of levelling screws, {@link
  * zebrawood.bed.Shimming} into shims under a bed without screws or under the column of a fixed
- * galvo head, and {@link zebrawood.bed.ShimStacks} those into stacks of what is at hand. {@link
+ * galvo head, and {@link zebrawood.measure.ShimStacks} those into stacks of what is at hand. {@link
  * zebrawood.bed.FeelCheck} judges a gauge that is only felt, without figures.
  *
  * <p>Method: 1. heights are gaps with the sign turned; 2. the plane of the heights gives the slopes

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import zebrawood.measure.ShimStacks;
 import zebrawood.measure.Verdict;
 
 class ShimmingTest {

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -28,29 +27,6 @@ class FieldWindowTest extends WindowTest {
     DemoWorkshop.write(workshopFile, clock.instant());
   }
 
-  private void open(String machine) {
-    onInterface(() -> {
-      app.model()
-          .choose(
-              app.model().machinesProperty().get().stream()
-                  .filter(m -> m.name().equals(machine))
-                  .findFirst()
-                  .orElseThrow());
-      return null;
-    });
-    until("it is open", () -> app.model().opened().machine().name().equals(machine));
-    openStation("field");
-  }
-
-  @SuppressWarnings("unchecked")
-  private void choose(FieldWay way) {
-    onInterface(() -> {
-      ((ComboBox<FieldWay>) node("#field-way")).setValue(way);
-      return null;
-    });
-    settle();
-  }
-
   private void measured() {
     until("it is measured", () -> !app.scene().lookup("#primary").isDisabled());
     settle();
@@ -59,8 +35,8 @@ class FieldWindowTest extends WindowTest {
   @ParameterizedTest
   @EnumSource(FieldWay.class)
   void everyWayBringsTheStandInToTrueSize(FieldWay way) {
-    open("Bryony");
-    choose(way);
+    open("Bryony", "field");
+    choose("#field-way", way);
     press("#practise");
     press("#read-all");
     measured();
@@ -78,7 +54,7 @@ class FieldWindowTest extends WindowTest {
 
   @Test
   void theDemosHeadIsTwelvePercentLargeAndSkewed() {
-    open("Bryony");
+    open("Bryony", "field");
     assertThat(page()).contains("with this lens: 100 mm");
     Entry found =
         onInterface(() ->
@@ -93,7 +69,7 @@ class FieldWindowTest extends WindowTest {
 
   @Test
   void aSquareIsMeasuredCorrectedAndRecorded() {
-    open("Bryony");
+    open("Bryony", "field");
     fill("#field-tolerance", "0.1");
     fill("#field-resolution", "0.5");
     fill("#field-commanded", "50");
@@ -123,8 +99,8 @@ class FieldWindowTest extends WindowTest {
 
   @Test
   void aPastedGridGivesCoefficientsTableShimsAndFiles() throws IOException {
-    open("Bryony");
-    choose(FieldWay.GRID);
+    open("Bryony", "field");
+    choose("#field-way", FieldWay.GRID);
     unfold();
     fill("#field-tolerance", "0.1");
     fill("#field-resolution", "0.05");
@@ -150,11 +126,12 @@ class FieldWindowTest extends WindowTest {
     settle();
     fill("#field-distance", "170");
     fill("#field-column-base", "100");
+    fill("#field-at-hand", "0.5, 0.2, 0.1");
     assertThat(page())
         .contains("Load the table of 65 by 65")
         .contains("scale x 0.909")
         .contains("top wider than bottom by 1.09")
-        .contains("under the column's edge at the front");
+        .contains("under the column's edge at the front, as 3 × 0.5 + 0.2 mm");
     fill("#field-table-file", folder.resolve("lens100").toString());
     press("#field-write-table");
     until("it is written", () -> Files.exists(folder.resolve("lens100.json")));

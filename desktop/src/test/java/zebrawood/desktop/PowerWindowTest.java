@@ -7,7 +7,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -34,29 +33,6 @@ class PowerWindowTest extends WindowTest {
     DemoWorkshop.write(workshopFile, clock.instant());
   }
 
-  private void open(String machine) {
-    onInterface(() -> {
-      app.model()
-          .choose(
-              app.model().machinesProperty().get().stream()
-                  .filter(m -> m.name().equals(machine))
-                  .findFirst()
-                  .orElseThrow());
-      return null;
-    });
-    until("it is open", () -> app.model().opened().machine().name().equals(machine));
-    openStation("power");
-  }
-
-  @SuppressWarnings("unchecked")
-  private <E> void choose(String selector, E value) {
-    onInterface(() -> {
-      ((ComboBox<E>) node(selector)).setValue(value);
-      return null;
-    });
-    settle();
-  }
-
   private List<Entry> entries() {
     return onInterface(() ->
         app.model().opened().ledger().entries().stream()
@@ -71,7 +47,7 @@ class PowerWindowTest extends WindowTest {
   @ParameterizedTest
   @EnumSource(PowerWay.class)
   void everyWayBringsTheStandInToItsCurrent(PowerWay way) {
-    open("Alder");
+    open("Alder", "power");
     choose("#power-way", way);
     press("#practise");
     for (int round = 0; round < 4 && !page().contains("In order. Rounds"); round++) {
@@ -91,7 +67,7 @@ class PowerWindowTest extends WindowTest {
 
   @Test
   void aReadingAboveTheMaximumStopsAndNothingIsExtrapolated() {
-    open("Alder");
+    open("Alder", "power");
     assertThat(page()).contains("up to 40 kV").contains("stays on the tube");
     fill("#power-low-pulse", "4");
     fill("#power-tube-maximum", "28");
@@ -140,7 +116,7 @@ class PowerWindowTest extends WindowTest {
   /** Eighteen months of one tube: overdue, worn, one bad reading, an end in sight. */
   @Test
   void theDemosTubeIsEighteenMonthsOldAndItsCheckOverdue() {
-    open("Madder");
+    open("Madder", "power");
     assertThat(page()).contains("not read for 30 days");
     unfold();
     fill("#power-at-top", "22");
@@ -167,7 +143,7 @@ class PowerWindowTest extends WindowTest {
   /** What the old tube gave is no measure for the new one, and stays in the record. */
   @Test
   void aNewTubeHasItsOwnBaseline() {
-    open("Madder");
+    open("Madder", "power");
     unfold();
     fill("#power-at-top", "23.5");
     fill("#power-output", "80");
@@ -198,7 +174,7 @@ class PowerWindowTest extends WindowTest {
   @ParameterizedTest
   @CsvSource({"CURRENT, 1", "MARK, 4", "WATTS, 1", "JOULES, 10000"})
   void aCurveIsReadByWhatIsThere(CurveWay way, double perUnit) {
-    open("Madder");
+    open("Madder", "power");
     unfold();
     choose("#power-curve-way", way);
     unfold();
@@ -233,7 +209,7 @@ class PowerWindowTest extends WindowTest {
 
   @Test
   void aProbeThatWarmsGivesWatts() {
-    open("Madder");
+    open("Madder", "power");
     unfold();
     choose("#power-curve-way", CurveWay.PROBE);
     unfold();
@@ -262,7 +238,7 @@ class PowerWindowTest extends WindowTest {
     Path list = folder.resolve("jobs.csv");
     Files.writeString(
         list, "name,percent,speedMmS,stock\nedge,50,20,birch\ncut,98,10,\"birch, thick\"\n");
-    open("Madder");
+    open("Madder", "power");
     unfold();
     fill("#power-settings-file", list.toString());
     press("#power-settings-make");
@@ -295,7 +271,7 @@ class PowerWindowTest extends WindowTest {
 
   @Test
   void theTableToStickOnTheMachineIsWritten() throws IOException {
-    open("Madder");
+    open("Madder", "power");
     unfold();
     press("#power-print");
     assertThat(page()).contains("Three readings well above the threshold");
@@ -326,7 +302,7 @@ class PowerWindowTest extends WindowTest {
 
   @Test
   void aSourceToldByAWordIsBroughtToItsWholeScale() {
-    open("Flint");
+    open("Flint", "power");
     assertThat(page()).contains("test marks burn").doesNotContain("High voltage");
     press("#practise");
     press("#read-all");

@@ -129,15 +129,6 @@ class TeachWindowTest extends WindowTest {
     return ((Labeled) node("#status")).getText();
   }
 
-  @SuppressWarnings("unchecked") // its items are of this kind
-  private <T> void choose(String box, T value) {
-    onInterface(() -> {
-      ((ComboBox<T>) node("#controller-" + box)).setValue(value);
-      return null;
-    });
-    settle();
-  }
-
   /** What the manual says beyond what was proposed. */
   private void lookUpInTheManual() {
     set("dialect-name", RILL.name());
@@ -173,9 +164,9 @@ class TeachWindowTest extends WindowTest {
     commands.put("baud", "115200");
     commands.put("longest-answer", "15");
     commands.forEach((name, text) -> set("talk-" + name, text));
-    choose("talk-end-of-line", Talk.EndOfLine.CR);
-    choose("talk-alone", IfKnown.YES);
-    choose("talk-from-home", IfKnown.YES);
+    choose("#controller-talk-end-of-line", Talk.EndOfLine.CR);
+    choose("#controller-talk-alone", IfKnown.YES);
+    choose("#controller-talk-from-home", IfKnown.YES);
   }
 
   @Test
@@ -206,8 +197,8 @@ class TeachWindowTest extends WindowTest {
     set("dialect-setting-line", RILL.settingLine());
     lookUpInTheManual();
     set("top-word", "1000");
-    choose("switches", IfKnown.YES);
-    choose("home", CornerIfKnown.FRONT_LEFT);
+    choose("#controller-switches", IfKnown.YES);
+    choose("#controller-home", CornerIfKnown.FRONT_LEFT);
     Path file = this.file.resolveSibling("rill.json");
     set("dump", "");
     onInterface(() -> {

@@ -18,6 +18,7 @@ import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.TitledPane;
@@ -202,6 +203,31 @@ public abstract class WindowTest extends ApplicationTest {
   protected void press(String button) {
     onInterface(() -> {
       ((Button) node(button)).fire();
+      return null;
+    });
+    settle();
+  }
+
+  /** Opens another machine, and a station of it. */
+  protected void open(String machine, String station) {
+    onInterface(() -> {
+      app.model()
+          .choose(
+              app.model().machinesProperty().get().stream()
+                  .filter(m -> m.name().equals(machine))
+                  .findFirst()
+                  .orElseThrow());
+      return null;
+    });
+    until("it is open", () -> app.model().opened().machine().name().equals(machine));
+    openStation(station);
+  }
+
+  /** Chooses one of a few. */
+  @SuppressWarnings("unchecked")
+  protected <E> void choose(String selector, E value) {
+    onInterface(() -> {
+      ((ComboBox<E>) node(selector)).setValue(value);
       return null;
     });
     settle();

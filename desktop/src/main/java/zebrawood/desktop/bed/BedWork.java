@@ -1,6 +1,5 @@
 package zebrawood.desktop.bed;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,6 +26,7 @@ import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.form.Thicknesses;
 import zebrawood.desktop.form.WordsField;
 import zebrawood.desktop.sheet.FigureTile;
 import zebrawood.desktop.sheet.Outcome;
@@ -43,11 +43,9 @@ import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
 import zebrawood.measure.Finding;
-import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.quantity.Quantity;
-import zebrawood.quantity.TypedQuantity;
 import zebrawood.records.picture.Canvas;
 import zebrawood.records.picture.SvgCanvas;
 import zebrawood.words.Message;
@@ -66,8 +64,6 @@ public final class BedWork extends StationWork<BedTask, Finding> {
 
   private static final double USUAL_PITCH_MM = 0.7;
   private static final String USUAL_SHIMS = "0.1, 0.2, 0.5, 1.0";
-  private static final double THINNEST_MM = 0.01;
-  private static final double THICKEST_MM = 20;
   private static final double FARTHEST_MM = 20_000;
   private static final int LEAST_PLACES = 3;
   static final int MOST_ACROSS = 30;
@@ -359,31 +355,8 @@ public final class BedWork extends StationWork<BedTask, Finding> {
         .toList();
   }
 
-  /** Lengths with commas or spaces between; one without a unit is in millimetres. */
   private static List<Double> thicknesses(String words) {
-    List<Double> read = new ArrayList<>();
-    for (String word : words.strip().split("[;\\s]+(?=[\\d.,])|,\\s+|,(?=\\D|$)")) {
-      if (word.isBlank()) {
-        continue;
-      }
-      if (TypedQuantity.read(word, Quantity.LENGTH, Quantity.LENGTH.units().getFirst())
-              instanceof TypedQuantity.Understood u
-          && u.canonical() >= THINNEST_MM
-          && u.canonical() <= THICKEST_MM) {
-        read.add(u.canonical());
-      } else {
-        throw noThickness(word);
-      }
-    }
-    if (read.isEmpty()) {
-      throw noThickness(words);
-    }
-    return read;
-  }
-
-  private static UnusableReading noThickness(String words) {
-    return UnusableReading.of(
-        Text.of("bed.field.at-hand"), Message.quoted(words), Message.of("bed.accepts.thicknesses"));
+    return Thicknesses.read("bed.field.at-hand", words);
   }
 
   @Override

@@ -182,9 +182,9 @@ final class FieldPicture {
             Math.round(factor),
             Amount.mm(found.field().edgeErrorNowMm(), 2)));
     String across = Text.words().say(Amount.mm(square.measuredAcrossMm(), 2));
-    on.words(across, frame.x(0), frame.y(-half) - 12, LETTER * across.length() + 8, "plan-now");
+    on.words(across, frame.x(0), frame.y(-half) - 12, LETTER * across.length() + 26, "plan-now");
     String up = Text.words().say(Amount.mm(square.measuredUpMm(), 2));
-    on.words(up, frame.x(0), frame.y(0), LETTER * up.length() + 8, "plan-now");
+    on.words(up, frame.x(0), frame.y(0), LETTER * up.length() + 26, "plan-now");
   }
 
   private void outline(Frame frame, double wide, double high, double lean, String look) {

@@ -9,24 +9,23 @@ import java.util.Set;
 import java.util.function.DoubleConsumer;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.scene.control.Button;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.form.Thicknesses;
 import zebrawood.desktop.form.WordsField;
 import zebrawood.desktop.job.Jobs;
-import zebrawood.desktop.photo.PhotoBar;
 import zebrawood.desktop.photo.Photograph;
 import zebrawood.desktop.sheet.FigureTile;
+import zebrawood.desktop.sheet.FileField;
 import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Part;
 import zebrawood.desktop.sheet.Practice;
 import zebrawood.desktop.sheet.StationWork;
 import zebrawood.desktop.solve.Solver;
 import zebrawood.desktop.stations.StationDefinition;
-import zebrawood.desktop.text.Text;
 import zebrawood.devices.picture.PictureFile;
 import zebrawood.devices.picture.Preview;
 import zebrawood.field.FieldFinding;
@@ -48,6 +47,7 @@ import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Station;
 import zebrawood.machine.Lens;
 import zebrawood.machine.Machine;
+import zebrawood.measure.ShimStacks;
 import zebrawood.measure.UnusableReading;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.DisplayUnits;
@@ -75,6 +75,10 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   private static final Quantity MM = Quantity.LENGTH;
   private static final double LARGEST_MM = 5000;
   private static final double DECODING = 0.5;
+
+  /** A stack of shims may be off by so much. */
+  private static final double NEAR_ENOUGH_MM = 0.05;
+
   private static final int FIRST_POINTERS = 3;
   private static final int MOST_POINTERS = 60;
   private static final int MOST_TILES = 4;
@@ -106,6 +110,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   private final QuantityField distance = form().positive("distance", MM, LARGEST_MM);
   private final QuantityField columnBase = form().positive("columnBase", MM, LARGEST_MM);
   private final QuantityField bracketBase = form().positive("bracketBase", MM, LARGEST_MM);
+  private final WordsField atHand = form().lengths("atHand", FieldWork::thicknesses);
   private final QuantityField spot = form().positive("spot", MM, 10);
   private final QuantityField interval = form().positive("interval", MM, 10);
   private final QuantityField markSpeed = form().positive("markSpeed", Quantity.SPEED, 100_000);
@@ -184,6 +189,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
             distance,
             columnBase,
             bracketBase,
+            atHand,
             spot,
             interval,
             markSpeed,
@@ -290,8 +296,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
             "field.files",
             new Part.Live(tableSaid.getReadOnlyProperty()),
             Part.rows(tableFile),
-            new Part.Own(
-                pane -> button("field-write-table", "field.table.write", this::writeTable))),
+            new Part.Press("field-write-table", Message.of("field.table.write"), this::writeTable)),
         Part.fold(
             "field.burn",
             new Part.Live(burnSaid.getReadOnlyProperty()),
@@ -302,10 +307,10 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
                         ? List.of(Part.hint("field.burn.as-scanned"))
                         : List.of(new Part.Rows(scan.grid()))),
             Part.rows(crossSize, burnSpeed, burnWord, burnFile),
-            new Part.Own(pane -> button("field-write-grid", "field.burn.write", this::writeGrid))),
+            new Part.Press("field-write-grid", Message.of("field.burn.write"), this::writeGrid)),
         Part.fold(
             "field.height",
-            Part.rows(distance, columnBase, bracketBase),
+            Part.rows(distance, columnBase, bracketBase, atHand),
             new Part.Live(tiltSaid.getReadOnlyProperty())),
         Part.fold(
             "field.hatch",
@@ -314,13 +319,6 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
             new Part.Labelled(List.of(corner)),
             new Part.Live(
                 corner.valueProperty().map(c -> Message.of(Message.keyOf(c) + ".hint")))));
-  }
-
-  private static Button button(String id, String key, Runnable run) {
-    Button button = new Button(Text.of(key));
-    button.setId(id);
-    button.setOnAction(e -> run.run());
-    return button;
   }
 
   private List<Part> partsOfWay() {
@@ -342,8 +340,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
               new Part.Area(grid, 7, Message.of("field.grid.prompt")));
       case SCAN ->
           List.of(
-              new Part.Own(pane ->
-                  new PhotoBar(scan.photo(), "field-scan-choose", "field.field.photo", pane)),
+              new Part.Own(pane -> new FileField(scan.photo().path(), "field-scan-choose", pane)),
               new Part.Rows(scan.grid()),
               Part.rows(scan.mark(), scan.ruleMm(), scan.uprightMm()),
               Part.fold("field.ends", new Part.Rows(scan.photo().fields().toList())));
@@ -398,12 +395,10 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
     List<Message> said = new ArrayList<>();
     for (HeadTilt.Lean lean : tilt.leans()) {
       columnBase.value().stream()
-          .mapToObj(
-              base -> Message.of("field.tilt.column", Amount.mm(lean.shimMm(base), 2), lean.side()))
+          .mapToObj(base -> shim("field.tilt.column", lean, base))
           .forEach(said::add);
       bracketBase.value().stream()
-          .mapToObj(base ->
-              Message.of("field.tilt.bracket", Amount.mm(lean.shimMm(base), 2), lean.side()))
+          .mapToObj(base -> shim("field.tilt.bracket", lean, base))
           .forEach(said::add);
     }
     if (columnBase.isEmpty() && bracketBase.isEmpty()) {
@@ -412,6 +407,20 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
       said.add(Message.of("field.tilt.then"));
     }
     return said;
+  }
+
+  private Message shim(String key, HeadTilt.Lean lean, double baseMm) {
+    double mm = lean.shimMm(baseMm);
+    Message exact = Message.of(key, Amount.mm(mm, 2), lean.side());
+    if (atHand.isEmpty() || atHand.problem().isPresent() || mm > ShimStacks.THICKEST_MM) {
+      return exact;
+    }
+    Message stack = new ShimStacks(thicknesses(atHand.text()), NEAR_ENOUGH_MM).stackFor(mm).said();
+    return Message.of("field.tilt.stack", exact, stack);
+  }
+
+  private static List<Double> thicknesses(String words) {
+    return Thicknesses.read("field.field.atHand", words);
   }
 
   private Message hatchWords() {

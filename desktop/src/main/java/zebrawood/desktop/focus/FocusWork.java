@@ -14,9 +14,9 @@ import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.job.Jobs;
-import zebrawood.desktop.photo.PhotoBar;
 import zebrawood.desktop.photo.Photograph;
 import zebrawood.desktop.sheet.FigureTile;
+import zebrawood.desktop.sheet.FileField;
 import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Part;
 import zebrawood.desktop.sheet.Practice;
@@ -412,8 +412,7 @@ public final class FocusWork extends StationWork<FocusReadings, FocusFinding> {
       case EQUAL_WIDTHS -> parts.add(Part.rows(one, other, sure));
       case PHOTO -> {
         parts.add(
-            new Part.Own(pane ->
-                new PhotoBar(photo.photo(), "focus-photo-choose", "focus.field.photo", pane)));
+            new Part.Own(pane -> new FileField(photo.photo().path(), "focus-photo-choose", pane)));
         parts.add(Part.rows(photo.scaleMm()));
         parts.add(Part.fold("focus.marks", new Part.Rows(photo.photo().fields().toList())));
       }

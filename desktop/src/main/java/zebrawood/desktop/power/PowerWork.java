@@ -13,7 +13,6 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectWrapper;
-import javafx.scene.control.Button;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Group;
@@ -22,6 +21,7 @@ import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
 import zebrawood.desktop.sheet.FigureTile;
+import zebrawood.desktop.sheet.FileField;
 import zebrawood.desktop.sheet.Outcome;
 import zebrawood.desktop.sheet.Part;
 import zebrawood.desktop.sheet.Practice;
@@ -358,13 +358,16 @@ public final class PowerWork extends StationWork<PowerReadings, PowerFinding> {
             new Part.Anew(curve.wayProperty(), curve::parts),
             new Part.Live(curveSaid.getReadOnlyProperty()),
             Part.rows(wantedPercent, wantedOutput),
-            new Part.Own(pane -> button("power-print", "power.print", this::print))));
+            new Part.Press("power-print", Message.of("power.print"), this::print)));
     parts.add(
         Part.fold(
             "power.valid",
             new Part.Live(beforeSaid.getReadOnlyProperty()),
-            new Part.Own(pane -> button("power-keep", "power.keep", this::keepCurve)),
-            new Part.Own(pane -> new SettingsBar(this, pane)),
+            new Part.Press("power-keep", Message.of("power.keep"), this::keepCurve),
+            new Part.Own(pane -> new FileField(settingsFile, "power-settings-choose", pane)),
+            Part.rows(settingsTo),
+            new Part.Press(
+                "power-settings-make", Message.of("power.settings.make"), this::makeSettings),
             new Part.Live(settingsSaid.getReadOnlyProperty())));
     parts.add(
         tube
@@ -376,13 +379,6 @@ public final class PowerWork extends StationWork<PowerReadings, PowerFinding> {
                 new Part.Live(lifeSaid.getReadOnlyProperty()))
             : Part.fold("power.file", Part.rows(testJob, label)));
     return parts;
-  }
-
-  private static Button button(String id, String key, Runnable run) {
-    Button button = new Button(Text.of(key));
-    button.setId(id);
-    button.setOnAction(e -> run.run());
-    return button;
   }
 
   private List<Part> partsOfWay() {
@@ -561,18 +557,10 @@ public final class PowerWork extends StationWork<PowerReadings, PowerFinding> {
             c -> curve.keep(c.now()), () -> beforeSaid.set(Message.of("power.curve.needs")));
   }
 
-  WordsField settingsFile() {
-    return settingsFile;
-  }
-
-  WordsField settingsTo() {
-    return settingsTo;
-  }
-
   private record Remade(RescaleFinding finding, String to) {}
 
   /** Reads the list, makes it anew for the curve as it is now, and writes it beside the old one. */
-  void makeSettings() {
+  private void makeSettings() {
     Optional<PowerReadings.Curve> read = curveRead();
     String from = settingsFile.text().strip();
     if (from.isEmpty()) {

@@ -97,6 +97,7 @@ public final class FormPane extends HeightCachingBox {
       case Part.Area area -> area(area);
       case Part.Told t -> message;
       case Part.Practising p -> practiceBar.<Node>map(b -> b).orElseGet(VBox::new);
+      case Part.Press press -> button(press);
       case Part.Own(var make) -> make.apply(this);
     };
   }
@@ -423,6 +424,13 @@ public final class FormPane extends HeightCachingBox {
       }
     }
     return order.size();
+  }
+
+  private static Node button(Part.Press press) {
+    Button button = new Button(Text.of(press.words()));
+    button.setId(press.id());
+    button.setOnAction(e -> press.run().run());
+    return button;
   }
 
   private Node area(Part.Area area) {

@@ -64,6 +64,13 @@ public sealed interface Part {
   /** The way into the practice, where there is one. */
   record Practising() implements Part {}
 
+  /**
+   * A button.
+   *
+   * @param id by which it is found
+   */
+  record Press(String id, Message words, Runnable run) implements Part {}
+
   /** What only this station has. */
   record Own(Function<FormPane, Node> make) implements Part {}
 

@@ -1,11 +1,8 @@
-package zebrawood.bed;
+package zebrawood.measure;
 
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import zebrawood.measure.Accepts;
-import zebrawood.measure.Place;
-import zebrawood.measure.PlaneFit;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
@@ -25,7 +22,7 @@ public final class ShimStacks {
   private static final int UNREACHABLE = Integer.MAX_VALUE;
 
   /** Above this a shim is a block, and is made, not stacked. */
-  static final double THICKEST_MM = 50;
+  public static final double THICKEST_MM = 50;
 
   private final int[] steps;
   private final double nearEnoughMm;
@@ -35,7 +32,7 @@ public final class ShimStacks {
    * @param nearEnoughMm how far from the wanted thickness a stack may be
    */
   public ShimStacks(List<Double> thicknessesMm, double nearEnoughMm) {
-    var accepts = new Accepts().atLeast("thicknesses", thicknessesMm, 1, "bed.count.thickness");
+    var accepts = new Accepts().atLeast("thicknesses", thicknessesMm, 1, "measure.count.thickness");
     for (double thickness : thicknessesMm) {
       accepts.between("thicknesses", thickness, 0.01, 20);
     }
@@ -66,12 +63,12 @@ public final class ShimStacks {
     /** Such as "0.5 + 2 × 0.1 mm". */
     public Message said() {
       if (piecesMm.isEmpty()) {
-        return Message.of("bed.stack.nothing");
+        return Message.of("measure.stack.nothing");
       }
       List<Double> kinds = piecesMm.stream().distinct().toList();
       Message sum = pieces(kinds.getFirst(), kinds.size() == 1);
       for (int i = 1; i < kinds.size(); i++) {
-        sum = Message.of("bed.stack.plus", sum, pieces(kinds.get(i), i + 1 == kinds.size()));
+        sum = Message.of("measure.stack.plus", sum, pieces(kinds.get(i), i + 1 == kinds.size()));
       }
       return sum;
     }
@@ -80,8 +77,8 @@ public final class ShimStacks {
     private Message pieces(Double mm, boolean last) {
       long count = piecesMm.stream().filter(mm::equals).count();
       Amount each = Amount.plain(mm, Quantity.LENGTH);
-      Message shown = last ? Message.of("bed.stack.one", each) : Message.bare(each);
-      return count > 1 ? Message.of("bed.stack.times", count, shown) : shown;
+      Message shown = last ? Message.of("measure.stack.one", each) : Message.bare(each);
+      return count > 1 ? Message.of("measure.stack.times", count, shown) : shown;
     }
   }
 
@@ -127,19 +124,4 @@ public final class ShimStacks {
     }
     return miss < bestMiss;
   }
-
-  /** Highest to lowest of the bed or head when these stacks are under its feet. */
-  public static double afterStacksMm(ShimReadings readings, List<Stack> stacks, boolean underHead) {
-    List<FootRise> rises = new ArrayList<>();
-    for (int i = 0; i < stacks.size(); i++) {
-      Foot foot = readings.feet().get(i);
-      rises.add(new FootRise(foot.xMm(), foot.yMm(), stacks.get(i).totalMm()));
-    }
-    var moved = PlaneFit.of(rises, FootRise::riseMm, 1);
-    double sign = underHead ? -1 : 1;
-    return new LevelFit(readings.points(), readings.gaugeResolutionMm(), readings.toleranceMm())
-        .afterMm(p -> sign * moved.heightMm(p.xMm(), p.yMm()));
-  }
-
-  private record FootRise(double xMm, double yMm, double riseMm) implements Place {}
 }
