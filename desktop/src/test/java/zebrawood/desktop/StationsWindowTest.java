@@ -65,6 +65,25 @@ class StationsWindowTest extends WindowTest {
     return definition(id).work().apply(new Ledger(Works.ALDER, List.of()), units);
   }
 
+  /** A machine of the demo that has the station; Alder is open already. */
+  private void openMachineWith(String station) {
+    var applies = definition(station).station().applies();
+    Machine machine =
+        onInterface(() ->
+            applies.test(app.model().opened().machine())
+                ? app.model().opened().machine()
+                : app.model().machinesProperty().get().stream()
+                    .filter(applies)
+                    .findFirst()
+                    .orElseThrow());
+    onInterface(() -> {
+      app.model().choose(machine);
+      return null;
+    });
+    until("it is open", () -> app.model().opened().machine().id().equals(machine.id()));
+    settle();
+  }
+
   private FormPane pane() {
     return (FormPane) app.scene().lookup(".readings");
   }
@@ -72,6 +91,7 @@ class StationsWindowTest extends WindowTest {
   @ParameterizedTest
   @MethodSource("stations")
   void itOpensAndEnterReachesEveryPlaceThatIsSeen(String station) {
+    openMachineWith(station);
     openStation(station);
     assertThat(page()).contains(Works.said(definition(station).station().question()));
     unfold();
@@ -117,6 +137,7 @@ class StationsWindowTest extends WindowTest {
   @ParameterizedTest
   @MethodSource("stations")
   void whatIsTypedWaitsThereAfterReopening(String station) {
+    openMachineWith(station);
     openStation(station);
     unfold();
     String first =
@@ -140,6 +161,7 @@ class StationsWindowTest extends WindowTest {
   @ParameterizedTest
   @MethodSource("stations")
   void itIsFoundInThePaletteAndPracticeLeavesNoTrace(String station) {
+    openMachineWith(station);
     keys(KeyCode.CONTROL, KeyCode.K);
     typeWords("open " + Works.said(definition(station).station().title()));
     keys(KeyCode.ENTER);
