@@ -8,6 +8,7 @@ import zebrawood.field.FieldFinding.Row;
 import zebrawood.field.FieldReadings.Point;
 import zebrawood.field.FieldReadings.Square;
 import zebrawood.measure.Resolution;
+import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
@@ -132,10 +133,25 @@ public final class Field {
         .because("field.scale.why", Amount.mm(edge, 3));
   }
 
+  /** What lies behind the plain coefficients, for a controller that takes it. */
+  private static Advice load(Head head, FieldMap map) {
+    return Advice.act("field.table", head.tableSize, head.tableSize)
+        .because("field.table.why", Amount.mm(map.heldBackRmsMm(), 3));
+  }
+
   /** Of marks, however they were found. */
   static FieldFinding ofGrid(Head head, List<Point> points, Errors errors) {
     FieldMap map = FieldMap.of(points, head.fieldMm, errors.leastMm);
     PlainFit plain = PlainFit.of(points);
+    if (!plain.isAHeads()) {
+      throw UnusableReading.of(
+          "points",
+          Message.of(
+              "field.found.size",
+              Message.number(Math.round(1000 * plain.sizeX()) / 1000.0),
+              Message.number(Math.round(1000 * plain.sizeY()) / 1000.0)),
+          Message.of("field.accepts.size"));
+    }
     double half = head.fieldMm / 2;
     double edge = 0;
     double left = 0;
@@ -187,17 +203,13 @@ public final class Field {
         Optional.empty(),
         Optional.empty(),
         verdict,
-        List.of(
-            unsure
-                ? Advice.read("field.grid.more")
-                    .because("field.square.larger.why", Amount.mm(left, 3))
-                : verdict == Verdict.WITHIN
-                    ? leave(edge, head.toleranceMm)
-                    : Advice.act("field.table", head.tableSize, head.tableSize)
-                        .because(
-                            "field.table.why",
-                            Amount.mm(edge, 3),
-                            Amount.mm(map.heldBackRmsMm(), 3))),
+        unsure
+            ? List.of(
+                Advice.read("field.grid.more")
+                    .because("field.square.larger.why", Amount.mm(left, 3)))
+            : verdict == Verdict.WITHIN
+                ? List.of(leave(edge, head.toleranceMm))
+                : List.of(scale(scaleX, scaleY, edge), load(head, map)),
         warnings(head, points));
   }
 

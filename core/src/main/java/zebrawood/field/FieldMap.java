@@ -32,6 +32,9 @@ final class FieldMap {
 
   private static final int MOST_STEPS = 60;
 
+  /** In half fields: no command reaches further. */
+  private static final double FURTHEST = 4;
+
   private final double half;
   private final Axis x;
   private final Axis y;
@@ -272,6 +275,7 @@ final class FieldMap {
       cx += (d * missX - b * missY) / det;
       cy += (a * missY - c * missX) / det;
     }
-    return new double[] {cx, cy};
+    boolean found = Math.hypot(cx, cy) <= FURTHEST * half;
+    return found ? new double[] {cx, cy} : from.clone();
   }
 }

@@ -19,6 +19,7 @@ record PlainFit(
     double yy,
     double errorX,
     double errorY) {
+  private static final double LEAST_SIZE = 0.5;
 
   static PlainFit of(List<Point> points) {
     int n = points.size();
@@ -60,6 +61,15 @@ record PlainFit(
         yy,
         Math.sqrt(svv / det),
         Math.sqrt(suu / det));
+  }
+
+  /** Whether a head can have made it: neither mirrored nor half or twice as large. */
+  boolean isAHeads() {
+    return xx * yy - xy * yx > 0
+        && sizeX() > LEAST_SIZE
+        && sizeX() < 1 / LEAST_SIZE
+        && sizeY() > LEAST_SIZE
+        && sizeY() < 1 / LEAST_SIZE;
   }
 
   double sizeX() {

@@ -168,6 +168,14 @@ class FieldTest {
       line.add(new Point(i, 2 * i, i, 2 * i));
     }
     assertThatThrownBy(() -> solve(line, 0.01, 5)).isInstanceOf(UnusableReading.class);
+    assertThatThrownBy(() -> solve(grid(5, 90, (u, v) -> -u / 3, (u, v) -> v), 0.01, 5))
+        .isInstanceOf(UnusableReading.class);
+    assertThatThrownBy(() -> solve(grid(5, 40, (u, v) -> v, (u, v) -> u), 0.01, 5))
+        .as("x and y changed over")
+        .isInstanceOf(UnusableReading.class)
+        .hasMessageContaining("mirrored");
+    assertThatThrownBy(() -> solve(grid(5, 40, (u, v) -> 1.0, (u, v) -> v), 0.01, 5))
+        .isInstanceOf(UnusableReading.class);
     FieldFinding few = solve(grid(3, 50, (u, v) -> u, (u, v) -> v), 0.01, 5);
     assertThat(few.warnings()).isNotEmpty();
   }

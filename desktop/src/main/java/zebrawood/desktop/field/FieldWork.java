@@ -81,7 +81,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
 
   private static final int FIRST_POINTERS = 3;
   private static final int MOST_POINTERS = 60;
-  private static final int MOST_TILES = 4;
+  private static final int SIZED_MARKS = 11;
 
   private final Machine machine;
   private final ChoiceField<FieldWay> way = form().choice("way", FieldWay.class, FieldWay.SQUARE);
@@ -306,6 +306,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
                     way.get() == FieldWay.SCAN
                         ? List.of(Part.hint("field.burn.as-scanned"))
                         : List.of(new Part.Rows(scan.grid()))),
+            new Part.Press("field-size-grid", Message.of("field.burn.sized"), this::sizeGrid),
             Part.rows(crossSize, burnSpeed, burnWord, burnFile),
             new Part.Press("field-write-grid", Message.of("field.burn.write"), this::writeGrid)),
         Part.fold(
@@ -467,6 +468,22 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
         : Message.of("sheet.failed", Message.quoted(String.valueOf(because.getMessage())));
   }
 
+  /** Eleven by eleven, out to the edge of this lens's field. */
+  private void sizeGrid() {
+    if (field.value().isEmpty()) {
+      burnSaid.set(Message.of("field.burn.needs"));
+      return;
+    }
+    double pitchMm = Math.floor(10 * field.number() / (SIZED_MARKS - 1)) / 10;
+    form()
+        .quietly(() -> {
+          scan.grid().get(0).set(SIZED_MARKS);
+          scan.grid().get(1).set(SIZED_MARKS);
+          scan.grid().get(2).set(pitchMm);
+          crossSize.set(Math.min(5, Math.round(0.5 * pitchMm)));
+        });
+  }
+
   private void writeGrid() {
     List<QuantityField> size = new ArrayList<>(scan.grid());
     size.add(crossSize);
@@ -564,8 +581,14 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
     tiles.add(
         FigureTile.of(Message.of("field.figure.edge"), Amount.mm(f.edgeErrorNowMm(), 2))
             .limited(Amount.mm(tolerance.number(), 2)));
-    tiles.add(scale("field.figure.scaleX", f.scaleX()));
-    tiles.add(scale("field.figure.scaleY", f.scaleY()));
+    // A grid's scales stand in what is to be done.
+    f.residualRmsAfterMm()
+        .ifPresentOrElse(
+            mm -> tiles.add(FigureTile.of(Message.of("field.figure.after"), Amount.mm(mm, 3))),
+            () -> {
+              tiles.add(scale("field.figure.scaleX", f.scaleX()));
+              tiles.add(scale("field.figure.scaleY", f.scaleY()));
+            });
     found
         .finding()
         .skewMrad()
@@ -573,10 +596,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
             tiles.add(
                 FigureTile.of(
                     Message.of("field.figure.skew"), Amount.of(s.value(), Quantity.ANGLE, 1))));
-    f.residualRmsAfterMm()
-        .ifPresent(
-            mm -> tiles.add(1, FigureTile.of(Message.of("field.figure.after"), Amount.mm(mm, 3))));
-    return tiles.subList(0, Math.min(MOST_TILES, tiles.size()));
+    return tiles;
   }
 
   private static FigureTile scale(String key, double value) {
@@ -595,6 +615,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
                 ? Message.of(
                     "field.summary.advised", Amount.mm(f.advisedSquareMm().getAsDouble(), 0))
                 : Message.of("field.summary.no-square")));
+    found.finding().plain().map(FieldWork::plainWords).ifPresent(said::add);
     found
         .finding()
         .lineWidthMm()
