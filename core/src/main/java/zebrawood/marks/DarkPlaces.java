@@ -16,6 +16,9 @@ final class DarkPlaces {
   /** More dark places than so many times the marks are not looked at: the darkest count. */
   private static final int TIMES_AS_MANY = 8;
 
+  /** A rule that lies in a scan of few marks has this many lines. */
+  private static final int LEAST_LOOKED_AT = 1500;
+
   private DarkPlaces() {}
 
   /** One of them, in pixels of the picture. */
@@ -44,7 +47,8 @@ final class DarkPlaces {
       }
     }
     places.sort(Comparator.comparingDouble(p -> -p.darkness));
-    return places.subList(0, Math.min(places.size(), TIMES_AS_MANY * wanted));
+    return places.subList(
+        0, Math.min(places.size(), Math.max(LEAST_LOOKED_AT, TIMES_AS_MANY * wanted)));
   }
 
   private static boolean darkest(Grey dark, int x, int y, float here, int apart) {

@@ -23,7 +23,7 @@ final class Lattice {
   private static final double LEAST_STEP = 0.72;
   private static final double MOST_STEP = 1.32;
   private static final double MOST_TURN = 0.25;
-  private static final int STARTS = 80;
+  private static final int STARTS = 500;
 
   private final List<Place> places;
   private final double pitch;

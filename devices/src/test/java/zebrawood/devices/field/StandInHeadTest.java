@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.awt.Color;
+import java.awt.Graphics2D;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -162,6 +164,41 @@ class StandInHeadTest {
     assertThat(f.missing().orElseThrow().size()).isLessThanOrEqualTo((int) twice);
     assertThat(f.residualRmsAfterMm().getAsDouble()).isLessThan(0.08);
     assertThat(f.warnings()).isNotEmpty();
+  }
+
+  /** A rule's lines are many, dark and evenly apart, and no marks. */
+  @Test
+  void aRuleInTheScanIsNoGrid(@TempDir Path folder) throws Exception {
+    StandInScan scan = new StandInScan(12, 12, -8, 4, 0.35, true, 0.8, 6, 0, 0);
+    StandInScan.Sheet sheet = scan.of(HEAD::place, 5, 4, 20, 3);
+    Graphics2D g = sheet.image().createGraphics();
+    g.setColor(new Color(20, 20, 20));
+    for (int mm = 0; mm < sheet.image().getWidth() / 12 - 4; mm++) {
+      int x = 24 + 12 * mm;
+      g.fillRect(x, 20, 3, mm % 10 == 0 ? 100 : mm % 5 == 0 ? 70 : 40);
+      if (mm % 10 == 0) {
+        g.drawString(String.valueOf(mm / 10), x + 4, 118);
+      }
+    }
+    g.dispose();
+    Path file = folder.resolve("rule.png");
+    ImageIO.write(sheet.image(), "png", file.toFile());
+    FieldFinding f =
+        FieldScan.solve(
+            new FieldScanReadings(
+                file.toString(),
+                new PixelScale(List.of(24.0, 20.0), List.of(1224.0, 20.0), 100),
+                Optional.empty(),
+                5,
+                4,
+                20,
+                MarkKind.CROSS,
+                FIELD_MM,
+                0.1,
+                OptionalInt.of(5)),
+            PictureFile.read("imagePath", file.toString()));
+    assertThat(f.missing().orElseThrow()).isEmpty();
+    assertThat(f.residualRmsAfterMm().getAsDouble()).isLessThan(0.15);
   }
 
   @Test
