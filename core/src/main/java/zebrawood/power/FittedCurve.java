@@ -57,13 +57,18 @@ public record FittedCurve(
   }
 
   /** Just above the threshold, for one percent more. */
-  public double slopePerPercent() {
-    return slopeAt(threshold());
+  public Estimate slopePerPercent() {
+    double t = threshold();
+    double variance = covariance.get(1).get(1);
+    if (covariance.size() > 2) {
+      variance += 4 * t * covariance.get(1).get(2) + 4 * t * t * covariance.get(2).get(2);
+    }
+    return new Estimate(slopeAt(t), Math.sqrt(Math.max(0, variance)));
   }
 
   /** How much of a straight line is missing at the highest percentage that was read: 0 to 1. */
   public double flatteningFraction() {
-    double straight = slopePerPercent() * (highestPercent - threshold());
+    double straight = slopePerPercent().value() * (highestPercent - threshold());
     return 1 - raw(highestPercent) / straight;
   }
 

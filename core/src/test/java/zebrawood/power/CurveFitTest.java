@@ -22,7 +22,7 @@ class CurveFitTest {
         CurveFit.of(read(p -> Math.max(0, 0.9 * (p - 12)), 5, 10, 20, 40, 60, 80, 100), 0.1, 0)
             .orElseThrow();
     assertThat(curve.thresholdPercent().value()).isCloseTo(12, within(1e-6));
-    assertThat(curve.slopePerPercent()).isCloseTo(0.9, within(1e-6));
+    assertThat(curve.slopePerPercent().value()).isCloseTo(0.9, within(1e-6));
     assertThat(curve.flatteningFraction()).isCloseTo(0, within(1e-6));
     assertThat(curve.at(50).value()).isCloseTo(0.9 * 38, within(1e-6));
     assertThat(curve.at(8).value()).isZero();
@@ -36,6 +36,8 @@ class CurveFitTest {
   void theUncertaintyIsThatOfAStraightLine() {
     FittedCurve curve = CurveFit.of(read(p -> p - 10, 25, 50, 75, 100), 0.1, 0).orElseThrow();
     double error = 0.1 / Math.sqrt(12);
+    assertThat(curve.slopePerPercent().uncertainty())
+        .isCloseTo(error / Math.sqrt(3125), within(1e-9));
     assertThat(curve.at(62.5).uncertainty()).isCloseTo(error / 2, within(1e-9));
     assertThat(curve.at(100).uncertainty())
         .isCloseTo(error * Math.sqrt(0.25 + 37.5 * 37.5 / 3125), within(1e-9));

@@ -132,10 +132,12 @@ class FieldWindowTest extends WindowTest {
         .contains("scale x 0.909")
         .contains("top wider than bottom by 1.09")
         .contains("under the column's edge at the front, as 3 × 0.5 + 0.2 mm");
+    fill("#field-table-size", "33");
+    assertThat(page()).contains("Or load the table of 33 by 33");
     fill("#field-table-file", folder.resolve("lens100").toString());
     press("#field-write-table");
     until("it is written", () -> Files.exists(folder.resolve("lens100.json")));
-    assertThat(Files.readAllLines(folder.resolve("lens100.csv"))).hasSize(65 * 65 + 1);
+    assertThat(Files.readAllLines(folder.resolve("lens100.csv"))).hasSize(33 * 33 + 1);
     press("#field-size-grid");
     assertThat(words("#field-pitch")).isEqualTo("11");
     assertThat(words("#field-cross-size")).isEqualTo("5");

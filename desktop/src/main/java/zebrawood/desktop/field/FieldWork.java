@@ -81,6 +81,11 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
 
   private static final int FIRST_POINTERS = 3;
   private static final int MOST_POINTERS = 60;
+  private static final int LARGEST_TABLE = 513;
+
+  /** A larger table takes longer than a frame. */
+  private static final int QUICK_TABLE = 65;
+
   private static final int SIZED_MARKS = 11;
 
   private final Machine machine;
@@ -106,6 +111,8 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   private final QuantityField burnSpeed = form().positive("burnSpeed", Quantity.SPEED, 100_000);
   private final QuantityField burnWord = form().positive("burnWord", Quantity.NUMBER, 1_000_000);
   private final WordsField burnFile = form().words("burnFile");
+  private final QuantityField tableSize =
+      form().quantity("tableSize", Quantity.NUMBER, 2, LARGEST_TABLE);
   private final WordsField tableFile = form().words("tableFile");
   private final QuantityField distance = form().positive("distance", MM, LARGEST_MM);
   private final QuantityField columnBase = form().positive("columnBase", MM, LARGEST_MM);
@@ -183,6 +190,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
         needed(),
         Stream.of(
             lineWidth,
+            tableSize,
             crossSize,
             burnSpeed,
             burnWord,
@@ -198,7 +206,8 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
 
   @Override
   protected boolean slow() {
-    return way.get() == FieldWay.SCAN;
+    return way.get() == FieldWay.SCAN
+        || way.get() == FieldWay.GRID && tableSize.value().orElse(0) > QUICK_TABLE;
   }
 
   @Override
@@ -227,7 +236,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
                   : Optional.of(square(commanded2, across2, up2)));
       case GRID ->
           new FieldTask.ByGrid(of(Optional.empty(), Optional.of(GridText.read(grid.text()))));
-      case SCAN -> new FieldTask.ByScan(scan.readings(field.number(), tolerance.number()));
+      case SCAN -> new FieldTask.ByScan(scan.readings(field.number(), tolerance.number(), size()));
     };
   }
 
@@ -244,12 +253,14 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   private FieldReadings of(
       Optional<FieldReadings.Square> square, Optional<List<FieldReadings.Point>> points) {
     return new FieldReadings(
-        field.number(),
-        resolution.number(),
-        tolerance.number(),
-        square,
-        points,
-        OptionalInt.empty());
+        field.number(), resolution.number(), tolerance.number(), square, points, size());
+  }
+
+  /** Of the table; the usual one where nobody said. */
+  private OptionalInt size() {
+    return tableSize.value().isPresent()
+        ? OptionalInt.of((int) Math.round(tableSize.number()))
+        : OptionalInt.empty();
   }
 
   @Override
@@ -295,7 +306,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
         Part.fold(
             "field.files",
             new Part.Live(tableSaid.getReadOnlyProperty()),
-            Part.rows(tableFile),
+            Part.rows(tableSize, tableFile),
             new Part.Press("field-write-table", Message.of("field.table.write"), this::writeTable)),
         Part.fold(
             "field.burn",

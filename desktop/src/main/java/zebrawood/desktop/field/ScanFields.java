@@ -84,7 +84,7 @@ final class ScanFields {
         || photo.of(End.UPRIGHT_TO).set();
   }
 
-  FieldScanReadings readings(double fieldMm, double toleranceMm) {
+  FieldScanReadings readings(double fieldMm, double toleranceMm, OptionalInt tableSize) {
     return new FieldScanReadings(
         photo.file(),
         new PixelScale(photo.of(End.RULE_FROM).px(), photo.of(End.RULE_TO).px(), ruleMm.number()),
@@ -101,6 +101,6 @@ final class ScanFields {
         mark.get(),
         fieldMm,
         toleranceMm,
-        OptionalInt.empty());
+        tableSize);
   }
 }

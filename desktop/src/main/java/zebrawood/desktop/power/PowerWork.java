@@ -445,7 +445,8 @@ public final class PowerWork extends StationWork<PowerReadings, PowerFinding> {
             "power.curve.found",
             Message.bare(Amount.of(threshold.value(), PERCENT, 1)),
             Amount.of(threshold.uncertainty(), PERCENT, 1),
-            Amount.of(f.slopePerPercent(), curve.way().unit().quantity(), 3),
+            Message.bare(Amount.of(f.slopePerPercent().value(), curve.way().unit().quantity(), 3)),
+            Amount.of(f.slopePerPercent().uncertainty(), curve.way().unit().quantity(), 3),
             Amount.of(100 * f.flatteningFraction(), PERCENT, 0)));
     wantedPercent.value().stream()
         .mapToObj(p -> f.covers(p) ? gives(f, p) : outside(f))

@@ -32,6 +32,10 @@ public final class StandInGalvo {
   private double scaleX = 1;
   private double scaleY = 1;
   private double skewMrad;
+  private double pointerScale = 1;
+  private double pointerMrad;
+  private double pointerX;
+  private double pointerY;
   private Correction table = (x, y) -> new double[] {x, y};
 
   /**
@@ -100,6 +104,24 @@ public final class StandInGalvo {
       }
     }
     return marks;
+  }
+
+  /** Puts the red pointer out: turned and scaled about the centre, then moved. */
+  public void putPointerOut(double scale, double mrad, double xMm, double yMm) {
+    pointerScale = scale;
+    pointerMrad = mrad;
+    pointerX = xMm;
+    pointerY = yMm;
+  }
+
+  /** Where the pointer points, as a caliper finds it, when it is sent where a mark was made. */
+  public double[] pointed(double xMm, double yMm) {
+    double[] mark = place(xMm, yMm);
+    double c = pointerScale * Math.cos(pointerMrad / 1000);
+    double s = pointerScale * Math.sin(pointerMrad / 1000);
+    return new double[] {
+      read(pointerX + c * mark[0] - s * mark[1]), read(pointerY + s * mark[0] + c * mark[1])
+    };
   }
 
   /** How far off it marks where that is most, over so large a field. */

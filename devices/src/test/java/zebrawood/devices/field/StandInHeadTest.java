@@ -25,6 +25,9 @@ import zebrawood.field.FieldReadings;
 import zebrawood.field.FieldReadings.Point;
 import zebrawood.field.FieldScan;
 import zebrawood.field.FieldScanReadings;
+import zebrawood.field.Pointer;
+import zebrawood.field.PointerFinding;
+import zebrawood.field.PointerReadings;
 import zebrawood.marks.MarkKind;
 import zebrawood.measure.PixelScale;
 import zebrawood.measure.UnusableReading;
@@ -164,6 +167,25 @@ class StandInHeadTest {
     assertThat(f.missing().orElseThrow().size()).isLessThanOrEqualTo((int) twice);
     assertThat(f.residualRmsAfterMm().getAsDouble()).isLessThan(0.08);
     assertThat(f.warnings()).isNotEmpty();
+  }
+
+  @Test
+  void aPointerIsBroughtBackToTheMarks() {
+    StandInGalvo galvo = new StandInGalvo(HEAD, 0.02, 0.01, 5);
+    galvo.putPointerOut(1.02, 6, 0.8, -0.5);
+    List<PointerReadings.Mark> marks = new ArrayList<>();
+    for (double[] at : new double[][] {{-40, -40}, {40, -40}, {40, 40}, {-40, 40}}) {
+      double[] mark = galvo.place(at[0], at[1]);
+      double[] pointed = galvo.pointed(at[0], at[1]);
+      marks.add(new PointerReadings.Mark(mark[0], mark[1], pointed[0], pointed[1]));
+    }
+    PointerFinding f = Pointer.solve(new PointerReadings(marks, 0.02));
+    // What undoes it: turned back, scaled back, then moved by what is left.
+    assertThat(f.scale()).isCloseTo(1 / 1.02, within(5e-4));
+    assertThat(f.rotationMrad()).isCloseTo(-6, within(0.5));
+    assertThat(f.offsetXMm()).isCloseTo(-0.8 / 1.02, within(0.03));
+    assertThat(f.offsetYMm()).isCloseTo(0.5 / 1.02, within(0.03));
+    assertThat(f.residualRmsMm()).isLessThan(0.03);
   }
 
   /** A rule's lines are many, dark and evenly apart, and no marks. */
