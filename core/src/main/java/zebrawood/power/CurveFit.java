@@ -3,6 +3,7 @@ package zebrawood.power;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.DecompositionSolver;
@@ -58,8 +59,11 @@ public final class CurveFit {
                 .toArray());
     Solved straight = solve(all, 2);
     Solved taken = straight;
+    OptionalDouble bend = OptionalDouble.empty();
     if (n >= ENOUGH_TO_FLATTEN) {
       Solved bent = solve(all, 3);
+      double scatter = Math.max(1, bent.chiSquare / Math.max(1, n - 3));
+      bend = OptionalDouble.of(Math.sqrt(bent.covariance[2][2] * scatter));
       taken = bent.coefficients[2] < 0 ? bent : straight;
     }
     int freedom = n - taken.covariance.length;
@@ -71,7 +75,8 @@ public final class CurveFit {
                 .map(row -> Arrays.stream(row).map(v -> v * misfit).boxed().toList())
                 .toList(),
             points.stream().mapToDouble(PowerPoint::percent).min().orElseThrow(),
-            points.stream().mapToDouble(PowerPoint::percent).max().orElseThrow());
+            points.stream().mapToDouble(PowerPoint::percent).max().orElseThrow(),
+            bend);
     return curve.rises() ? Optional.of(curve) : Optional.empty();
   }
 

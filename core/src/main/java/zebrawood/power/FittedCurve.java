@@ -2,6 +2,7 @@ package zebrawood.power;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import zebrawood.measure.Estimate;
 
 /**
@@ -10,12 +11,15 @@ import zebrawood.measure.Estimate;
  *
  * @param coefficients of 1, p and p²; the last is at most 0
  * @param covariance of those that were fitted: two, or three
+ * @param bendUncertainty one standard deviation of the last coefficient; empty with fewer than five
+ *     readings, which tell no flattening
  */
 public record FittedCurve(
     List<Double> coefficients,
     List<List<Double>> covariance,
     double lowestPercent,
-    double highestPercent) {
+    double highestPercent,
+    OptionalDouble bendUncertainty) {
 
   /** Whether more percent always give more, from the threshold to the highest reading. */
   boolean rises() {
@@ -70,6 +74,14 @@ public record FittedCurve(
   public double flatteningFraction() {
     double straight = slopePerPercent().value() * (highestPercent - threshold());
     return 1 - raw(highestPercent) / straight;
+  }
+
+  /** One standard deviation of that, by how well the bend is told; empty where it is not. */
+  public OptionalDouble flatteningUncertainty() {
+    double above = highestPercent - threshold();
+    return bendUncertainty.isPresent()
+        ? OptionalDouble.of(bendUncertainty.getAsDouble() * above / slopeAt(threshold()))
+        : OptionalDouble.empty();
   }
 
   public boolean covers(double percent) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.DoubleStream;
@@ -83,6 +84,34 @@ class CurveFitTest {
       }
     }
     assertThat(100.0 * held / all).isBetween(93.0, 97.5);
+  }
+
+  @Test
+  void theFlatteningIsAsSureAsItsReadings() {
+    Random random = new Random(8);
+    int held = 0;
+    for (int i = 0; i < 400; i++) {
+      double bend = 0.001 + 0.003 * random.nextDouble();
+      List<PowerPoint> read =
+          read(
+              p -> ((p - 10) - bend * (p - 10) * (p - 10)) * (1 + 0.02 * random.nextGaussian()),
+              20,
+              30,
+              40,
+              50,
+              60,
+              70,
+              80,
+              90,
+              100);
+      FittedCurve curve = CurveFit.of(read, 0.1, 2).orElseThrow();
+      double off = Math.abs(curve.flatteningFraction() - bend * 90);
+      held += off <= 2 * curve.flatteningUncertainty().orElseThrow() ? 1 : 0;
+    }
+    assertThat(held / 4.0).isBetween(90.0, 99.5);
+    assertThat(CurveFit.of(read(p -> p - 10, 25, 50, 75), 0.1, 0).orElseThrow())
+        .extracting(FittedCurve::flatteningUncertainty)
+        .isEqualTo(OptionalDouble.empty());
   }
 
   @Test

@@ -447,7 +447,7 @@ public final class PowerWork extends StationWork<PowerReadings, PowerFinding> {
             Amount.of(threshold.uncertainty(), PERCENT, 1),
             Message.bare(Amount.of(f.slopePerPercent().value(), curve.way().unit().quantity(), 3)),
             Amount.of(f.slopePerPercent().uncertainty(), curve.way().unit().quantity(), 3),
-            Amount.of(100 * f.flatteningFraction(), PERCENT, 0)));
+            flattening(f)));
     wantedPercent.value().stream()
         .mapToObj(p -> f.covers(p) ? gives(f, p) : outside(f))
         .forEach(said::add);
@@ -455,6 +455,15 @@ public final class PowerWork extends StationWork<PowerReadings, PowerFinding> {
         .mapToObj(v -> f.percentFor(v).map(p -> takes(v, p)).orElseGet(() -> beyond(f, v)))
         .forEach(said::add);
     return Message.sentences(said);
+  }
+
+  private static Message flattening(FittedCurve f) {
+    return f.flatteningUncertainty().isPresent()
+        ? Message.of(
+            "power.curve.flattens",
+            Message.bare(Amount.of(100 * f.flatteningFraction(), PERCENT, 1)),
+            Amount.of(100 * f.flatteningUncertainty().getAsDouble(), PERCENT, 1))
+        : Message.of("power.curve.flattens-unknown");
   }
 
   private Message gives(FittedCurve f, double percent) {
