@@ -39,12 +39,14 @@ public final class FieldVisit {
    * @param field what the square or grid says
    * @param skewMrad of a square with diagonals or of a grid
    * @param lineWidthMm by two squares
+   * @param offTheMap what is left of each mark, x and y in mm, in the order of the marks
    */
   public record Found(
       FieldFinding field,
       Optional<Estimate> skewMrad,
       OptionalDouble lineWidthMm,
       Optional<PlainTerms> plain,
+      Optional<List<List<Double>>> offTheMap,
       Optional<PointerFinding> pointer,
       Verdict verdict,
       List<Advice> advice,
@@ -66,6 +68,7 @@ public final class FieldVisit {
           case ByScan(FieldScanReadings scan) ->
               FieldScan.solve(scan, pictures.apply(scan.imagePath()), reached);
         };
+    Optional<List<FieldReadings.Point>> points = points(readings.task(), field);
     Optional<Estimate> skew = skew(readings.task(), field);
     Optional<PointerFinding> pointer = readings.pointer().map(Pointer::solve);
     List<PartFinding> parts = new ArrayList<>();
@@ -89,7 +92,8 @@ public final class FieldVisit {
         field,
         skew,
         width,
-        points(readings.task(), field).map(p -> PlainTerms.of(p, fieldMm(readings.task()))),
+        points.map(p -> PlainTerms.of(p, fieldMm(readings.task()))),
+        points.map(p -> Field.offTheMap(p, fieldMm(readings.task()))),
         pointer,
         PartFinding.worst(parts),
         advice,

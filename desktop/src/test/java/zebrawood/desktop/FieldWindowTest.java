@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -25,6 +26,11 @@ class FieldWindowTest extends WindowTest {
   @Override
   protected void prepare(Path workshopFile) {
     DemoWorkshop.write(workshopFile, clock.instant());
+  }
+
+  private boolean told(String words) {
+    return app.scene().getRoot().lookupAll(".label").stream()
+        .anyMatch(n -> n instanceof Labeled label && label.getText().contains(words));
   }
 
   private void measured() {
@@ -143,9 +149,10 @@ class FieldWindowTest extends WindowTest {
     assertThat(words("#field-cross-size")).isEqualTo("5");
     fill("#field-burn-file", folder.resolve("grid.svg").toString());
     press("#field-write-grid");
-    assertThat(folder.resolve("grid.svg")).exists();
+    until("it is written", () -> Files.exists(folder.resolve("grid.svg")));
+    settle();
     press("#field-write-grid");
-    assertThat(page()).contains("is there already");
+    until("it is told", () -> told("is there already"));
     String[] marks = {"-50", "-50", "-49", "-51", "50", "50", "51", "49"};
     String[] names = {"x", "y", "px", "py"};
     for (int i = 0; i < marks.length; i++) {

@@ -6,7 +6,6 @@ import zebrawood.desktop.photo.PhotoMarks;
 import zebrawood.desktop.photo.PhotoView;
 import zebrawood.desktop.text.Text;
 import zebrawood.devices.picture.Preview;
-import zebrawood.field.Field;
 import zebrawood.field.FieldReadings;
 import zebrawood.field.FieldReadings.Point;
 import zebrawood.field.FieldTask;
@@ -112,7 +111,7 @@ final class FieldPicture {
         beside
             ? new Frame(left + on.width() / 2, from + EDGE, side, fieldMm)
             : new Frame(left, from + EDGE + side + WORDS + EDGE / 2, side, fieldMm);
-    vectors(after, points.get(), Field.offTheMap(points.get(), fieldMm), "field.picture.after");
+    vectors(after, points.get(), found.offTheMap().orElseThrow(), "field.picture.after");
   }
 
   private void border(Frame frame) {

@@ -86,6 +86,9 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   /** A larger table takes longer than a frame. */
   private static final int QUICK_TABLE = 65;
 
+  /** So do more marks than some six hundred. */
+  private static final int QUICK_GRID_LETTERS = 20_000;
+
   private static final int SIZED_MARKS = 11;
 
   private final Machine machine;
@@ -207,7 +210,9 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   @Override
   protected boolean slow() {
     return way.get() == FieldWay.SCAN
-        || way.get() == FieldWay.GRID && tableSize.value().orElse(0) > QUICK_TABLE;
+        || way.get() == FieldWay.GRID
+            && (tableSize.value().orElse(0) > QUICK_TABLE
+                || grid.text().length() > QUICK_GRID_LETTERS);
   }
 
   @Override
@@ -502,17 +507,22 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
       burnSaid.set(Message.of("field.burn.needs"));
       return;
     }
-    try {
-      new BurnGrid(
-              (int) Math.round(scan.grid().get(0).number()),
-              (int) Math.round(scan.grid().get(1).number()),
-              scan.grid().get(2).number(),
-              crossSize.number())
-          .write(burnFile.text(), burnSpeed.value(), burnWord.value());
-      burnSaid.set(Message.of("field.file.written", Message.quoted(burnFile.text().strip())));
-    } catch (UnusableReading e) {
-      burnSaid.set(StationForm.refusal(e));
-    }
+    String name = burnFile.text().strip();
+    List<Double> typed = size.stream().map(QuantityField::number).toList();
+    OptionalDouble speed = burnSpeed.value();
+    OptionalDouble word = burnWord.value();
+    beside(
+        p -> {
+          new BurnGrid(
+                  (int) Math.round(typed.get(0)),
+                  (int) Math.round(typed.get(1)),
+                  typed.get(2),
+                  typed.get(3))
+              .write(name, speed, word);
+          return name;
+        },
+        written -> said(burnSaid, Message.of("field.file.written", Message.quoted(written))),
+        because -> said(burnSaid, refusalOf(because)));
   }
 
   private Optional<Preview> preview() {
