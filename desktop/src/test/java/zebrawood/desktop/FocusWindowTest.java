@@ -160,6 +160,18 @@ class FocusWindowTest extends WindowTest {
   }
 
   @Test
+  void aFileThatIsNoPictureIsToldAsSoonAsItIsNamed() {
+    openStation("focus");
+    choose(FocusWay.PHOTO);
+    fill("#focus-photo", "gone.jpg");
+    long end = System.nanoTime() + PATIENCE.toNanos();
+    while (!page().contains("no file gone.jpg")) {
+      assertThat(System.nanoTime()).isLessThan(end);
+    }
+    assertThat(page()).contains("PNG or JPEG");
+  }
+
+  @Test
   void aMarkInThePhotographIsDragged() {
     openStation("focus");
     press("#practise");
