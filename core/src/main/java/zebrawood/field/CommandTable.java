@@ -21,18 +21,29 @@ public final class CommandTable {
   }
 
   /**
-   * What to command to hit a place; beyond the field's edge what hits the edge.
+   * What to command to hit a place; beyond the field's edge the last piece goes straight on.
    *
    * @param into where the command is put, x and y
    */
   public void command(double xMm, double yMm, double[] into) {
-    double u = Math.clamp((xMm / fieldMm + 0.5) * (size - 1), 0, size - 1);
-    double v = Math.clamp((yMm / fieldMm + 0.5) * (size - 1), 0, size - 1);
-    int column = Math.min(size - 2, (int) u);
-    int row = Math.min(size - 2, (int) v);
+    double u = (xMm / fieldMm + 0.5) * (size - 1);
+    double v = (yMm / fieldMm + 0.5) * (size - 1);
+    int column = Math.clamp((long) u, 0, size - 2);
+    int row = Math.clamp((long) v, 0, size - 2);
     int at = row * size + column;
     into[0] = mixed(commandX, at, u - column, v - row);
     into[1] = mixed(commandY, at, u - column, v - row);
+  }
+
+  /** A table of marks that were burnt through this one, joined to it: it takes this one's place. */
+  public List<Row> joined(List<Row> next) {
+    double[] into = new double[2];
+    return next.stream()
+        .map(row -> {
+          command(row.commandXMm(), row.commandYMm(), into);
+          return new Row(row.xMm(), row.yMm(), into[0], into[1]);
+        })
+        .toList();
   }
 
   private double mixed(double[] values, int at, double s, double t) {

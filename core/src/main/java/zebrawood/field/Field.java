@@ -35,10 +35,41 @@ public final class Field {
   public static FieldFinding solve(FieldReadings readings) {
     return readings.square().isPresent()
         ? ofSquare(readings, readings.square().get())
-        : ofGrid(
-            new Head(readings.fieldMm(), readings.toleranceMm(), readings.table()),
-            readings.points().orElseThrow(),
-            new Errors(error(readings), 0, 0));
+        : ofGrid(readings).withTable();
+  }
+
+  /** Marks that were measured with an instrument. */
+  static Grid ofGrid(FieldReadings readings) {
+    return ofGrid(
+        new Head(readings.fieldMm(), readings.toleranceMm(), readings.table()),
+        readings.points().orElseThrow(),
+        new Errors(error(readings), 0, 0));
+  }
+
+  /**
+   * A grid with its map.
+   *
+   * @param finding without its table, which takes longer than all the rest
+   */
+  record Grid(FieldFinding finding, List<Point> points, FieldMap map, Head head) {
+    FieldFinding withTable() {
+      return finding.with(table());
+    }
+
+    /** Row by row from the lowest y. */
+    List<Row> table() {
+      return Field.table(map, head);
+    }
+
+    /** How far each mark lies off the smooth map of all of them: x and y, in their order. */
+    List<List<Double>> offTheMap() {
+      return points.stream()
+          .map(p -> {
+            double[] at = map.at(p.xMm(), p.yMm());
+            return List.of(p.measuredXMm() - at[0], p.measuredYMm() - at[1]);
+          })
+          .toList();
+    }
   }
 
   /** What is wanted of a head. */
@@ -95,6 +126,7 @@ public final class Field {
         OptionalDouble.empty(),
         OptionalDouble.empty(),
         OptionalDouble.empty(),
+        OptionalDouble.empty(),
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
@@ -140,7 +172,7 @@ public final class Field {
   }
 
   /** Of marks, however they were found. */
-  static FieldFinding ofGrid(Head head, List<Point> points, Errors errors) {
+  static Grid ofGrid(Head head, List<Point> points, Errors errors) {
     FieldMap map = FieldMap.of(points, head.fieldMm, errors.leastMm);
     PlainFit plain = PlainFit.of(points);
     if (!plain.isAHeads()) {
@@ -183,34 +215,37 @@ public final class Field {
         unsure
             ? Verdict.MEASURE_AGAIN
             : Math.max(edge, most) > head.toleranceMm ? Verdict.ADJUST : Verdict.WITHIN;
-    return new FieldFinding(
-        scaleX,
-        scaleY,
-        scaleX * Math.hypot(scaleX * map.noiseMm() * plain.errorX(), errors.scaleX),
-        scaleY * Math.hypot(scaleY * map.noiseMm() * plain.errorY(), errors.scaleY),
-        edge,
-        left,
-        advisedSquare(head, Math.max(errors.leastMm, map.noiseMm())),
-        OptionalDouble.of(plain.shiftX()),
-        OptionalDouble.of(plain.shiftY()),
-        OptionalDouble.of(plain.rotationMrad()),
-        OptionalDouble.of(plain.skewMrad()),
-        OptionalDouble.of(Math.sqrt(squares / points.size())),
-        OptionalDouble.of(map.heldBackRmsMm()),
-        OptionalDouble.of(most),
-        OptionalDouble.of(map.heldBackMostMm()),
-        Optional.of(table(map, head)),
-        Optional.empty(),
-        Optional.empty(),
-        verdict,
-        unsure
-            ? List.of(
-                Advice.read("field.grid.more")
-                    .because("field.square.larger.why", Amount.mm(left, 3)))
-            : verdict == Verdict.WITHIN
-                ? List.of(leave(edge, head.toleranceMm))
-                : List.of(scale(scaleX, scaleY, edge), load(head, map)),
-        warnings(head, points));
+    FieldFinding finding =
+        new FieldFinding(
+            scaleX,
+            scaleY,
+            scaleX * Math.hypot(scaleX * map.noiseMm() * plain.errorX(), errors.scaleX),
+            scaleY * Math.hypot(scaleY * map.noiseMm() * plain.errorY(), errors.scaleY),
+            edge,
+            left,
+            advisedSquare(head, Math.max(errors.leastMm, map.noiseMm())),
+            OptionalDouble.of(plain.shiftX()),
+            OptionalDouble.of(plain.shiftY()),
+            OptionalDouble.of(plain.rotationMrad()),
+            OptionalDouble.of(plain.skewMrad()),
+            OptionalDouble.of(map.noiseMm() * plain.errorOfSkewMrad()),
+            OptionalDouble.of(Math.sqrt(squares / points.size())),
+            OptionalDouble.of(map.heldBackRmsMm()),
+            OptionalDouble.of(most),
+            OptionalDouble.of(map.heldBackMostMm()),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            verdict,
+            unsure
+                ? List.of(
+                    Advice.read("field.grid.more")
+                        .because("field.square.larger.why", Amount.mm(left, 3)))
+                : verdict == Verdict.WITHIN
+                    ? List.of(leave(edge, head.toleranceMm))
+                    : List.of(scale(scaleX, scaleY, edge), load(head, map)),
+            warnings(head, points));
+    return new Grid(finding, points, map, head);
   }
 
   private static List<Message> warnings(Head head, List<Point> points) {
@@ -226,18 +261,6 @@ public final class Field {
         : List.of();
   }
 
-  /** How far each mark lies off the smooth map of all of them: x and y, in their order. */
-  public static List<List<Double>> offTheMap(List<Point> points, double fieldMm) {
-    FieldMap map = FieldMap.of(points, fieldMm, 0);
-    return points.stream()
-        .map(p -> {
-          double[] at = map.at(p.xMm(), p.yMm());
-          return List.of(p.measuredXMm() - at[0], p.measuredYMm() - at[1]);
-        })
-        .toList();
-  }
-
-  /** Row by row from the lowest y. */
   private static List<Row> table(FieldMap map, Head head) {
     int size = head.tableSize;
     double half = head.fieldMm / 2;

@@ -248,7 +248,9 @@ final class FieldMap {
   double uncertaintyMm(double commandX, double commandY) {
     double u = commandX / half;
     double v = commandY / half;
-    return noise * Math.sqrt(x.variance(u, v) + y.variance(u, v));
+    double ofX = x.variance(u, v);
+    double ofY = x.design == y.design ? ofX : y.variance(u, v);
+    return noise * Math.sqrt(ofX + ofY);
   }
 
   /**

@@ -28,7 +28,7 @@ public record FieldReadings(
   static final int LEAST_POINTS = 9;
   private static final int MOST_POINTS = 40_000;
   static final int USUAL_TABLE = 65;
-  static final int LARGEST_TABLE = 1025;
+  public static final int LARGEST_TABLE = 1025;
 
   /** A mark that is further off than this share of the field is of another grid. */
   private static final double FURTHEST_OFF = 0.5;

@@ -4,8 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.function.DoubleConsumer;
 import java.util.stream.IntStream;
@@ -33,9 +31,14 @@ public final class FieldScan {
 
   private FieldScan() {}
 
-  /** The same, where nobody asks how far it is. */
+  /**
+   * With its table, where nobody asks how far it is.
+   *
+   * @throws UnusableReading when fewer than nine marks are found, or a whole outer row or column is
+   *     missing
+   */
   public static FieldFinding solve(FieldScanReadings readings, Picture picture) {
-    return solve(readings, picture, share -> {});
+    return grid(readings, picture, share -> {}).withTable();
   }
 
   /**
@@ -43,8 +46,7 @@ public final class FieldScan {
    * @throws UnusableReading when fewer than nine marks are found, or a whole outer row or column is
    *     missing
    */
-  public static FieldFinding solve(
-      FieldScanReadings readings, Picture picture, DoubleConsumer reached) {
+  static Field.Grid grid(FieldScanReadings readings, Picture picture, DoubleConsumer reached) {
     ScanScale scale = ScanScale.of(readings.scale(), readings.scaleUp());
     MarkGrid.Found found =
         MarkGrid.find(
@@ -73,9 +75,14 @@ public final class FieldScan {
       enough(readings, marks.size());
       points = onGrid(readings, scale, marks);
     }
-    FieldFinding f =
+    Field.Grid grid =
         Field.ofGrid(readings.head(), points, new Field.Errors(0, scale.errorX(), scale.errorY()));
-    return scanned(f, points, missing(readings, marks), warnings(readings, f, off.size()));
+    FieldFinding f = grid.finding();
+    return new Field.Grid(
+        f.scanned(points, missing(readings, marks), warnings(readings, f, off.size())),
+        points,
+        grid.map(),
+        grid.head());
   }
 
   private static void enough(FieldScanReadings readings, int marks) {
@@ -167,31 +174,5 @@ public final class FieldScan {
       warnings.add(Message.of("field.scan.spoilt", off));
     }
     return warnings;
-  }
-
-  private static FieldFinding scanned(
-      FieldFinding f, List<Point> points, List<Missing> missing, List<Message> warnings) {
-    return new FieldFinding(
-        f.scaleX(),
-        f.scaleY(),
-        f.scaleXUncertainty(),
-        f.scaleYUncertainty(),
-        f.edgeErrorNowMm(),
-        f.edgeUncertaintyMm(),
-        f.advisedSquareMm(),
-        OptionalDouble.empty(),
-        OptionalDouble.empty(),
-        OptionalDouble.empty(),
-        f.skewMrad(),
-        f.residualRmsNowMm(),
-        f.residualRmsAfterMm(),
-        f.maxErrorNowMm(),
-        f.maxErrorAfterMm(),
-        f.table(),
-        Optional.of(points),
-        Optional.of(missing),
-        f.verdict(),
-        f.advice(),
-        warnings);
   }
 }

@@ -36,7 +36,7 @@ public final class FieldVisit {
       FieldTask task, Optional<Boolean> focusHolds, Optional<PointerReadings> pointer) {}
 
   /**
-   * @param field what the square or grid says
+   * @param field what the square or grid says, without the table: {@link #table} makes that
    * @param skewMrad of a square with diagonals or of a grid
    * @param lineWidthMm by two squares
    * @param offTheMap what is left of each mark, x and y in mm, in the order of the marks
@@ -61,14 +61,16 @@ public final class FieldVisit {
       Readings readings, Function<String, Picture> pictures, DoubleConsumer reached) {
     OptionalDouble width =
         readings.task() instanceof BySquare square ? lineWidth(square) : OptionalDouble.empty();
-    FieldFinding field =
+    Optional<Field.Grid> grid =
         switch (readings.task()) {
-          case BySquare task -> Field.solve(withWidth(task, width));
-          case ByGrid(FieldReadings grid) -> Field.solve(grid);
+          case BySquare square -> Optional.empty();
+          case ByGrid(FieldReadings typed) -> Optional.of(Field.ofGrid(typed));
           case ByScan(FieldScanReadings scan) ->
-              FieldScan.solve(scan, pictures.apply(scan.imagePath()), reached);
+              Optional.of(FieldScan.grid(scan, pictures.apply(scan.imagePath()), reached));
         };
-    Optional<List<FieldReadings.Point>> points = points(readings.task(), field);
+    FieldFinding field =
+        grid.map(Field.Grid::finding)
+            .orElseGet(() -> Field.solve(withWidth((BySquare) readings.task(), width)));
     Optional<Estimate> skew = skew(readings.task(), field);
     Optional<PointerFinding> pointer = readings.pointer().map(Pointer::solve);
     List<PartFinding> parts = new ArrayList<>();
@@ -92,12 +94,27 @@ public final class FieldVisit {
         field,
         skew,
         width,
-        points.map(p -> PlainTerms.of(p, fieldMm(readings.task()))),
-        points.map(p -> Field.offTheMap(p, fieldMm(readings.task()))),
+        grid.map(g -> PlainTerms.of(g.points(), fieldMm(readings.task()))),
+        grid.map(Field.Grid::offTheMap),
         pointer,
         PartFinding.worst(parts),
         advice,
         warnings);
+  }
+
+  /**
+   * What lies behind a grid's coefficients: row by row from the lowest y.
+   *
+   * @throws IllegalArgumentException of a square
+   */
+  public static List<FieldFinding.Row> table(Readings readings, Found found) {
+    return switch (readings.task()) {
+      case BySquare square -> throw new IllegalArgumentException("a square has no table");
+      case ByGrid(FieldReadings typed) -> Field.ofGrid(typed).table();
+      case ByScan(FieldScanReadings scan) ->
+          Field.ofGrid(scan.head(), found.field().points().orElseThrow(), new Field.Errors(0, 0, 0))
+              .table();
+    };
   }
 
   /** The marks as they were measured; empty of a square. */
@@ -160,7 +177,9 @@ public final class FieldVisit {
   private static Optional<Estimate> skew(FieldTask task, FieldFinding field) {
     if (!(task instanceof BySquare square)) {
       return field.skewMrad().isPresent()
-          ? Optional.of(new Estimate(field.skewMrad().getAsDouble(), 0))
+          ? Optional.of(
+              new Estimate(
+                  field.skewMrad().getAsDouble(), field.skewMradUncertainty().getAsDouble()))
           : Optional.empty();
     }
     Square s = square.readings().square().orElseThrow();
@@ -215,7 +234,9 @@ public final class FieldVisit {
     figures.add(
         Figure.of("scaleY", f.field().scaleY(), Quantity.NUMBER)
             .uncertain(f.field().scaleYUncertainty()));
-    f.skewMrad().ifPresent(s -> figures.add(Figure.of("skew", s.value(), Quantity.ANGLE)));
+    f.skewMrad()
+        .ifPresent(s ->
+            figures.add(Figure.of("skew", s.value(), Quantity.ANGLE).uncertain(s.uncertainty())));
     f.field()
         .residualRmsAfterMm()
         .ifPresent(mm -> figures.add(Figure.of("after", mm, Quantity.LENGTH)));

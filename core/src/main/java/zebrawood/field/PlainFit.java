@@ -96,4 +96,9 @@ record PlainFit(
   double skewMrad() {
     return 1000 * (turnOfX() - turnOfY());
   }
+
+  /** Factor of a coordinate's error to that of the skew, in mrad. */
+  double errorOfSkewMrad() {
+    return 1000 * Math.hypot(errorX / sizeX(), errorY / sizeY());
+  }
 }

@@ -42,14 +42,19 @@ final class Grey {
     IntStream.range(0, height)
         .parallel()
         .forEach(y -> {
-          double[] row = new double[width];
+          double[] row = new double[width * block];
+          double[] sums = new double[width];
           for (int dy = 0; dy < block; dy++) {
-            for (int x = 0; x < width * block; x++) {
-              row[x / block] += picture.light(x, y * block + dy);
+            picture.row(0, y * block + dy, row);
+            int at = 0;
+            for (int x = 0; x < width; x++) {
+              for (int dx = 0; dx < block; dx++) {
+                sums[x] += row[at++];
+              }
             }
           }
           for (int x = 0; x < width; x++) {
-            light[y * width + x] = (float) (row[x] / (block * block));
+            light[y * width + x] = (float) (sums[x] / (block * block));
           }
         });
     return light;

@@ -51,10 +51,10 @@ final class MarkCentre {
       return Optional.empty();
     }
     double[] light = new double[size * size];
+    double[] row = new double[size];
     for (int v = 0; v < size; v++) {
-      for (int u = 0; u < size; u++) {
-        light[v * size + u] = picture.light(left + u, top + v);
-      }
+      picture.row(left, top + v, row);
+      System.arraycopy(row, 0, light, v * size, size);
     }
     double[] sheet = plane(light, size);
     double[] dark = new double[size * size];
@@ -64,7 +64,7 @@ final class MarkCentre {
         dark[v * size + u] = ground - light[v * size + u];
       }
     }
-    double darkest = quantile(dark, 0.995);
+    double darkest = quantile(dark, 1, 0.995);
     if (darkest < LEAST_CONTRAST) {
       return Optional.empty();
     }
@@ -77,8 +77,8 @@ final class MarkCentre {
   /** The sheet's light: a plane through the lighter half of the window, fitted again and again. */
   private static double[] plane(double[] light, int size) {
     int half = size / 2;
-    double[] plane = {quantile(light, 0.7), 0, 0};
-    double spread = Math.max(2, quantile(light, 0.85) - plane[0]);
+    double[] plane = {quantile(light, THINNED, 0.7), 0, 0};
+    double spread = Math.max(2, quantile(light, THINNED, 0.85) - plane[0]);
     for (int round = 0; round < ROUNDS; round++) {
       double n = 0;
       double su = 0;
@@ -125,13 +125,13 @@ final class MarkCentre {
     return plane;
   }
 
-  /** To a quarter of a level; what is below nothing counts as nothing. */
-  private static double quantile(double[] values, double share) {
+  /** Of every so many values, to a quarter of a level; what is below nothing counts as nothing. */
+  private static double quantile(double[] values, int every, double share) {
     int[] counts = new int[LEVELS];
-    for (double v : values) {
-      counts[(int) Math.clamp(v * LEVELS / 256, 0, LEVELS - 1)]++;
+    for (int i = 0; i < values.length; i += every) {
+      counts[Math.clamp((long) (values[i] * LEVELS / 256), 0, LEVELS - 1)]++;
     }
-    int left = (int) (share * (values.length - 1));
+    int left = (int) (share * ((values.length - 1) / every));
     int level = 0;
     while (left >= counts[level]) {
       left -= counts[level];

@@ -14,4 +14,11 @@ public interface Picture {
    * BT.709), not made linear.
    */
   double light(int x, int y);
+
+  /** The same for a piece of a row: as many as {@code into} holds, from x on. */
+  default void row(int x, int y, double[] into) {
+    for (int i = 0; i < into.length; i++) {
+      into[i] = light(x + i, y);
+    }
+  }
 }

@@ -155,6 +155,31 @@ class FieldTest {
     assertThat(f.residualRmsAfterMm().getAsDouble()).isBetween(0.02, 0.04);
   }
 
+  /** Sheared by 2 mrad, read with an error: how often the truth lies within two deviations. */
+  @Test
+  void theUncertaintyOfTheSkewIsHonest() {
+    Random random = new Random(8);
+    int within = 0;
+    double squares = 0;
+    for (int i = 0; i < 400; i++) {
+      List<Point> noisy = new ArrayList<>();
+      for (Point p : grid(5, 90, (u, v) -> u - 0.002 * v, (u, v) -> v)) {
+        noisy.add(
+            new Point(
+                p.xMm(),
+                p.yMm(),
+                p.measuredXMm() + 0.03 * random.nextGaussian(),
+                p.measuredYMm() + 0.03 * random.nextGaussian()));
+      }
+      FieldFinding f = solve(noisy, 0.01, 2);
+      double off = (f.skewMrad().getAsDouble() + 2) / f.skewMradUncertainty().getAsDouble();
+      squares += off * off / 400;
+      within += Math.abs(off) < 2 ? 1 : 0;
+    }
+    assertThat(squares).isCloseTo(1, within(0.2));
+    assertThat(within).isBetween(370, 393);
+  }
+
   @Test
   void nineMarksAreTheLeast() {
     assertThatThrownBy(() -> solve(grid(2, 90, (u, v) -> u, (u, v) -> v), 0.01, 5))

@@ -88,6 +88,31 @@ class FieldVisitTest {
         .isInstanceOf(UnusableReading.class);
   }
 
+  @Test
+  void theTableIsMadeWhenItIsAskedFor() {
+    List<Point> points = new ArrayList<>();
+    for (int i = 0; i < 25; i++) {
+      double u = 25 * (i % 5 - 2);
+      double v = 25 * (i / 5 - 2);
+      points.add(new Point(u, v, 1.1 * u + 1e-4 * v * v, v - 2e-4 * u * v));
+    }
+    var grid =
+        new FieldReadings(110, 0.01, 0.1, Optional.empty(), Optional.of(points), OptionalInt.of(7));
+    var readings =
+        new FieldVisit.Readings(new FieldTask.ByGrid(grid), Optional.empty(), Optional.empty());
+    FieldVisit.Found f =
+        FieldVisit.solve(
+            readings,
+            path -> {
+              throw new AssertionError("no picture is read");
+            },
+            share -> {});
+    assertThat(f.field().table()).isEmpty();
+    assertThat(FieldVisit.table(readings, f))
+        .isEqualTo(Field.solve(grid).table().orElseThrow())
+        .hasSize(49);
+  }
+
   /** A head that leans over a plane, by central projection. */
   @Test
   void aTrapezoidIsALeanAndBecomesAShim() {

@@ -29,13 +29,22 @@ final class FieldPicture {
   private static final double WIDE_ENOUGH = 640;
 
   private final Canvas on;
+  private final Optional<SquareShape> before;
 
-  FieldPicture(Canvas on) {
+  /**
+   * @param before how a square came out when it was recorded last
+   */
+  FieldPicture(Canvas on, Optional<SquareShape> before) {
     this.on = on;
+    this.before = before;
   }
 
-  /** A square field's place in the picture. */
-  private record Frame(double left, double top, double side, double fieldMm) {
+  /**
+   * A square field's place in the picture.
+   *
+   * @param wide what it and its words have to themselves
+   */
+  private record Frame(double left, double top, double side, double wide, double fieldMm) {
     double x(double mm) {
       return left + (mm / fieldMm + 0.5) * side;
     }
@@ -86,32 +95,41 @@ final class FieldPicture {
   private void draw(FieldTask task, FieldVisit.Found found, double from) {
     double fieldMm = FieldVisit.fieldMm(task);
     Optional<List<Point>> points = FieldVisit.points(task, found.field());
-    double height = on.height() - from;
-    if (points.isEmpty()) {
-      double side = Math.min(on.width() - 2 * EDGE, height - EDGE - WORDS);
-      square(
-          new Frame((on.width() - side) / 2, from + EDGE, side, fieldMm),
-          ((FieldTask.BySquare) task),
-          found);
+    if (points.isPresent()) {
+      List<List<Double>> errors =
+          points.get().stream()
+              .map(p -> List.of(p.measuredXMm() - p.xMm(), p.measuredYMm() - p.yMm()))
+              .toList();
+      vectors(frame(from, fieldMm, 0, 2), points.get(), errors, "field.picture.now");
+      vectors(
+          frame(from, fieldMm, 1, 2),
+          points.get(),
+          found.offTheMap().orElseThrow(),
+          "field.picture.after");
       return;
     }
-    boolean beside = on.width() > height || on.width() > WIDE_ENOUGH;
-    double side =
-        beside
-            ? Math.min(on.width() / 2 - 1.5 * EDGE, height - EDGE - WORDS)
-            : Math.min(on.width() - 2 * EDGE, height / 2 - EDGE - WORDS);
-    double left = beside ? (on.width() / 2 - side) / 2 : (on.width() - side) / 2;
-    Frame now = new Frame(left, from + EDGE, side, fieldMm);
-    List<List<Double>> errors =
-        points.get().stream()
-            .map(p -> List.of(p.measuredXMm() - p.xMm(), p.measuredYMm() - p.yMm()))
-            .toList();
-    vectors(now, points.get(), errors, "field.picture.now");
-    Frame after =
-        beside
-            ? new Frame(left + on.width() / 2, from + EDGE, side, fieldMm)
-            : new Frame(left, from + EDGE + side + WORDS + EDGE / 2, side, fieldMm);
-    vectors(after, points.get(), found.offTheMap().orElseThrow(), "field.picture.after");
+    FieldReadings.Square square = ((FieldTask.BySquare) task).readings().square().orElseThrow();
+    int frames = before.isPresent() ? 2 : 1;
+    before.ifPresent(
+        b -> outlines(frame(from, fieldMm, 0, 2), b, square.commandedMm(), "field.picture.before"));
+    Frame now = frame(from, fieldMm, frames - 1, frames);
+    outlines(now, SquareShape.of(found), square.commandedMm(), "field.picture.square");
+    sides(now, square);
+  }
+
+  /** One of one or two, beside each other where there is room, else one below the other. */
+  private Frame frame(double from, double fieldMm, int number, int of) {
+    double height = on.height() - from;
+    boolean beside = of == 2 && (on.width() > height || on.width() > WIDE_ENOUGH);
+    double wide = beside ? on.width() / 2 : on.width();
+    double high = beside ? height : height / of;
+    double side = Math.min(wide - 1.5 * EDGE, high - EDGE - WORDS);
+    return new Frame(
+        (beside ? number * wide : 0) + (wide - side) / 2,
+        from + (beside ? 0 : number * high) + EDGE,
+        side,
+        wide,
+        fieldMm);
   }
 
   private void border(Frame frame) {
@@ -153,37 +171,36 @@ final class FieldPicture {
         words,
         frame.left + frame.side / 2,
         frame.top + frame.side + 17,
-        Math.max(100, frame.side + EDGE),
+        frame.wide - EDGE / 2,
         "plan-side");
   }
 
   /** The square as commanded, and as it came out, its error enlarged. */
-  private void square(Frame frame, FieldTask.BySquare task, FieldVisit.Found found) {
+  private void outlines(Frame frame, SquareShape shape, double commandedMm, String caption) {
     border(frame);
-    FieldReadings.Square square = task.readings().square().orElseThrow();
-    double half = square.commandedMm() / 2;
-    double wide = square.commandedMm() / found.field().scaleX() / 2;
-    double high = square.commandedMm() / found.field().scaleY() / 2;
-    double most = Math.max(Math.abs(wide - half), Math.abs(high - half));
-    double lean = found.skewMrad().map(s -> s.value() / 1000 * half).orElse(0.0);
-    double factor = factor(Math.max(most, Math.abs(lean)), frame.fieldMm);
+    double half = commandedMm / 2;
+    double factor = factor(shape.mostOffMm(half), frame.fieldMm);
     outline(frame, half, half, 0, "power-after");
-    outline(
-        frame,
-        half + (wide - half) * factor,
-        half + (high - half) * factor,
-        lean * factor,
-        "field-error");
+    outline(frame, shape, half, factor, "field-error");
     caption(
-        frame,
-        Text.of(
-            "field.picture.square",
-            Math.round(factor),
-            Amount.mm(found.field().edgeErrorNowMm(), 2)));
+        frame, Text.of(caption, Math.round(factor), Amount.mm(shape.edgeOffMm(frame.fieldMm), 2)));
+  }
+
+  private void sides(Frame frame, FieldReadings.Square square) {
     String across = Text.words().say(Amount.mm(square.measuredAcrossMm(), 2));
-    on.words(across, frame.x(0), frame.y(-half) - 12, LETTER * across.length() + 26, "plan-now");
+    double low = frame.y(-square.commandedMm() / 2) - 12;
+    on.words(across, frame.x(0), low, LETTER * across.length() + 26, "plan-now");
     String up = Text.words().say(Amount.mm(square.measuredUpMm(), 2));
     on.words(up, frame.x(0), frame.y(0), LETTER * up.length() + 26, "plan-now");
+  }
+
+  private void outline(Frame frame, SquareShape shape, double half, double factor, String look) {
+    outline(
+        frame,
+        half * (1 + (shape.wide() - 1) * factor),
+        half * (1 + (shape.high() - 1) * factor),
+        half * shape.lean() * factor,
+        look);
   }
 
   private void outline(Frame frame, double wide, double high, double lean, String look) {

@@ -16,6 +16,7 @@ import zebrawood.field.FieldFinding;
 import zebrawood.field.FieldReadings.Point;
 import zebrawood.field.FieldVisit;
 import zebrawood.measure.Estimate;
+import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.field.GridText;
@@ -41,7 +42,13 @@ final class FieldPractice extends Practice<StandInGalvo, FieldVisit.Readings, Fi
   protected StandInGalvo make(long number) {
     Random random = new Random(number);
     StandInHead any = StandInHead.any(work.fieldMm(), random);
-    return new StandInGalvo(any, STEP_MM, HAND_MM, random.nextLong());
+    StandInGalvo galvo = new StandInGalvo(any, STEP_MM, HAND_MM, random.nextLong());
+    galvo.putPointerOut(
+        1 + 0.01 * random.nextGaussian(),
+        5 * random.nextGaussian(),
+        0.6 * random.nextGaussian(),
+        0.6 * random.nextGaussian());
+    return galvo;
   }
 
   private double side() {
@@ -56,8 +63,7 @@ final class FieldPractice extends Practice<StandInGalvo, FieldVisit.Readings, Fi
   protected void prepare() {
     double field = work.fieldMm();
     work.form().clearVisit();
-    // The stand-in is in focus, whatever the machine's own record says.
-    work.forgetFocus();
+    work.forgetRecord();
     work.field().set(field);
     work.tolerance().set(TOLERANCE_MM);
     work.resolution().set(STEP_MM);
@@ -69,6 +75,7 @@ final class FieldPractice extends Practice<StandInGalvo, FieldVisit.Readings, Fi
 
   @Override
   protected void read(StandInGalvo on) {
+    pointAt(on);
     switch (work.chosen()) {
       case SQUARE -> {
         StandInGalvo.Square square = on.square(side());
@@ -85,6 +92,17 @@ final class FieldPractice extends Practice<StandInGalvo, FieldVisit.Readings, Fi
                           .map(m -> new Point(m.xMm(), m.yMm(), m.measuredXMm(), m.measuredYMm()))
                           .toList()));
       case SCAN -> scan(on);
+    }
+  }
+
+  /** Four marks, each by its place, and the pointer sent to them. */
+  private void pointAt(StandInGalvo on) {
+    List<PointerRow> rows = work.pointerRows(4);
+    double half = side() / 2;
+    for (int i = 0; i < rows.size(); i++) {
+      double x = half * (2 * (i % 2) - 1);
+      double y = half * (2 * (i / 2) - 1);
+      rows.get(i).type(on.place(x, y), on.pointed(x, y));
     }
   }
 
@@ -126,9 +144,10 @@ final class FieldPractice extends Practice<StandInGalvo, FieldVisit.Readings, Fi
   @Override
   protected void obey(StandInGalvo on, Outcome.Found<FieldVisit.Readings, FieldVisit.Found> found) {
     FieldFinding field = found.finding().field();
-    if (field.table().isPresent()) {
-      CommandTable table = new CommandTable(field.table().get(), work.fieldMm());
-      on.setTable((x, y) -> {
+    if (field.verdict() == Verdict.ADJUST && found.finding().plain().isPresent()) {
+      CommandTable table =
+          new CommandTable(FieldVisit.table(found.readings(), found.finding()), work.fieldMm());
+      on.joinTable((x, y) -> {
         double[] command = new double[2];
         table.command(x, y, command);
         return command;
@@ -137,6 +156,11 @@ final class FieldPractice extends Practice<StandInGalvo, FieldVisit.Readings, Fi
       on.multiplyScale(field.scaleX(), field.scaleY());
       found.finding().skewMrad().map(Estimate::value).ifPresent(on::takeSkew);
     }
+    found
+        .finding()
+        .pointer()
+        .filter(p -> p.verdict() == Verdict.ADJUST)
+        .ifPresent(p -> on.movePointer(p.scale(), p.rotationMrad(), p.offsetXMm(), p.offsetYMm()));
     work.form().clearReadings();
     work.form().clearVisit();
   }
@@ -150,7 +174,8 @@ final class FieldPractice extends Practice<StandInGalvo, FieldVisit.Readings, Fi
           case GRID -> on.worstMm(field);
           case SCAN -> on.worstOfShapeMm(field);
         };
-    return Message.of("field.practice.stands", Amount.mm(off, 2));
+    return Message.of(
+        "field.practice.stands", Amount.mm(off, 2), Amount.mm(on.pointerOffMm(side()), 2));
   }
 
   @Override

@@ -42,6 +42,7 @@ import zebrawood.field.PlainTerms;
 import zebrawood.field.Pointer;
 import zebrawood.field.PointerReadings;
 import zebrawood.ledger.Entry;
+import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Figure;
 import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Station;
@@ -83,13 +84,13 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   private static final int MOST_POINTERS = 60;
   private static final int LARGEST_TABLE = 513;
 
-  /** A larger table takes longer than a frame. */
-  private static final int QUICK_TABLE = 65;
-
-  /** So do more marks than some six hundred. */
-  private static final int QUICK_GRID_LETTERS = 20_000;
+  /** More marks than some eighty take longer than a keystroke may. */
+  private static final int QUICK_GRID_LETTERS = 2_500;
 
   private static final int SIZED_MARKS = 11;
+
+  /** What is known better stands with one decimal more. */
+  private static final double COARSE_MM = 0.01;
 
   private final Machine machine;
   private final ChoiceField<FieldWay> way = form().choice("way", FieldWay.class, FieldWay.SQUARE);
@@ -117,6 +118,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   private final QuantityField tableSize =
       form().quantity("tableSize", Quantity.NUMBER, 2, LARGEST_TABLE);
   private final WordsField tableFile = form().words("tableFile");
+  private final WordsField loadedTable = form().words("reading.loadedTable");
   private final QuantityField distance = form().positive("distance", MM, LARGEST_MM);
   private final QuantityField columnBase = form().positive("columnBase", MM, LARGEST_MM);
   private final QuantityField bracketBase = form().positive("bracketBase", MM, LARGEST_MM);
@@ -138,6 +140,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   private final ReadOnlyObjectWrapper<Message> hatchSaid =
       new ReadOnlyObjectWrapper<>(Message.of("field.hatch.needs"));
   private Optional<Boolean> focusHolds = Optional.empty();
+  private List<Entry> recorded = List.of();
 
   public FieldWork(Ledger ledger, DisplayUnits units) {
     super(new StationForm("field", units));
@@ -183,8 +186,11 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
 
   @Override
   protected Stream<Field> needed() {
-    return Stream.of(Stream.of((Field) field, tolerance), ofWay(), pointer.fieldsBegun().stream())
-        .flatMap(s -> s);
+    Stream<Field> pointed =
+        pointer.begun().isEmpty()
+            ? Stream.empty()
+            : Stream.concat(Stream.of(resolution), pointer.fieldsBegun().stream());
+    return Stream.of(Stream.of((Field) field, tolerance), ofWay(), pointed).flatMap(s -> s);
   }
 
   @Override
@@ -210,9 +216,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   @Override
   protected boolean slow() {
     return way.get() == FieldWay.SCAN
-        || way.get() == FieldWay.GRID
-            && (tableSize.value().orElse(0) > QUICK_TABLE
-                || grid.text().length() > QUICK_GRID_LETTERS);
+        || way.get() == FieldWay.GRID && grid.text().length() > QUICK_GRID_LETTERS;
   }
 
   @Override
@@ -221,7 +225,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   }
 
   private Optional<PointerReadings> pointed() {
-    return pointer.begun().isEmpty() || resolution.value().isEmpty()
+    return pointer.begun().isEmpty()
         ? Optional.empty()
         : Optional.of(
             new PointerReadings(
@@ -300,6 +304,9 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
         Part.fold(
             "field.pointer",
             Part.hint("field.pointer.hint"),
+            new Part.Anew(
+                way.valueProperty(),
+                () -> way.get() == FieldWay.SCAN ? List.of(Part.rows(resolution)) : List.of()),
             new Part.Rowed(
                 pointer,
                 List.of(
@@ -311,7 +318,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
         Part.fold(
             "field.files",
             new Part.Live(tableSaid.getReadOnlyProperty()),
-            Part.rows(tableSize, tableFile),
+            Part.rows(tableSize, loadedTable, tableFile),
             new Part.Press("field-write-table", Message.of("field.table.write"), this::writeTable)),
         Part.fold(
             "field.burn",
@@ -328,7 +335,8 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
         Part.fold(
             "field.height",
             Part.rows(distance, columnBase, bracketBase, atHand),
-            new Part.Live(tiltSaid.getReadOnlyProperty())),
+            new Part.Live(tiltSaid.getReadOnlyProperty()),
+            new Part.Press("field-shimmed", Message.of("field.tilt.shimmed"), this::shimmed)),
         Part.fold(
             "field.hatch",
             Part.rows(spot, interval, markSpeed, pulseRate),
@@ -426,6 +434,10 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
     return said;
   }
 
+  private void shimmed() {
+    context().ifPresent(c -> c.host().askEvent(EventKind.HEAD_SHIMMED));
+  }
+
   private Message shim(String key, HeadTilt.Lean lean, double baseMm) {
     double mm = lean.shimMm(baseMm);
     Message exact = Message.of(key, Amount.mm(mm, 2), lean.side());
@@ -455,20 +467,27 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   }
 
   private void writeTable() {
-    Optional<List<FieldFinding.Row>> table = found().flatMap(f -> f.finding().field().table());
-    if (table.isEmpty()) {
+    Optional<Outcome.Found<FieldVisit.Readings, FieldVisit.Found>> grid =
+        found().filter(f -> f.finding().plain().isPresent());
+    if (grid.isEmpty()) {
       tableSaid.set(Message.of("field.table.none"));
     } else if (tableFile.isEmpty()) {
       tableSaid.set(Message.of("field.file.no-name"));
     } else {
       String name = tableFile.text().strip();
       double of = field.number();
+      Optional<String> loaded =
+          loadedTable.isEmpty() ? Optional.empty() : Optional.of(text(loadedTable));
+      String said = loaded.isPresent() ? "field.table.joined" : "field.table.alone";
       beside(
           p -> {
-            FieldTable.of(of, table.get()).write(name);
+            List<FieldFinding.Row> rows =
+                FieldVisit.table(grid.get().readings(), grid.get().finding());
+            FieldTable.of(of, loaded.map(t -> FieldTable.read(t).joined(rows)).orElse(rows))
+                .write(name);
             return name;
           },
-          written -> said(tableSaid, Message.of("field.file.written", Message.quoted(written))),
+          written -> said(tableSaid, Message.of(said, Message.quoted(written))),
           because -> said(tableSaid, refusalOf(because)));
     }
   }
@@ -538,6 +557,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
 
   @Override
   public void recordChanged(List<Entry> entries) {
+    recorded = entries;
     context()
         .ifPresent(c -> {
           Optional<Station> focus =
@@ -552,7 +572,8 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   public void draw(Canvas on) {
     Optional<FieldVisit.Readings> readings = found().map(Outcome.Found::readings);
     Optional<FieldVisit.Found> finding = found().map(Outcome.Found::finding);
-    FieldPicture picture = new FieldPicture(on);
+    FieldPicture picture =
+        new FieldPicture(on, finding.flatMap(f -> SquareShape.before(recorded, SquareShape.of(f))));
     Optional<Preview> preview = way.get() == FieldWay.SCAN ? preview() : Optional.empty();
     if (preview.isPresent()) {
       picture.drawScan(preview.get(), scan.photo(), readings, finding);
@@ -599,16 +620,20 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   public List<FigureTile> tiles(Outcome.Found<FieldVisit.Readings, FieldVisit.Found> found) {
     FieldFinding f = found.finding().field();
     List<FigureTile> tiles = new ArrayList<>();
+    int decimals = f.edgeUncertaintyMm() < COARSE_MM ? 3 : 2;
     tiles.add(
-        FigureTile.of(Message.of("field.figure.edge"), Amount.mm(f.edgeErrorNowMm(), 2))
+        FigureTile.of(Message.of("field.figure.edge"), Amount.mm(f.edgeErrorNowMm(), decimals))
+            .uncertain(Amount.mm(f.edgeUncertaintyMm(), decimals))
             .limited(Amount.mm(tolerance.number(), 2)));
-    // A grid's scales stand in what is to be done.
+    // The scales stand in what is to be done, and among all figures.
     f.residualRmsAfterMm()
         .ifPresentOrElse(
             mm -> tiles.add(FigureTile.of(Message.of("field.figure.after"), Amount.mm(mm, 3))),
             () -> {
-              tiles.add(scale("field.figure.scaleX", f.scaleX()));
-              tiles.add(scale("field.figure.scaleY", f.scaleY()));
+              if (found.finding().skewMrad().isEmpty()) {
+                tiles.add(scale("field.figure.scaleX", f.scaleX(), f.scaleXUncertainty()));
+                tiles.add(scale("field.figure.scaleY", f.scaleY(), f.scaleYUncertainty()));
+              }
             });
     found
         .finding()
@@ -616,12 +641,14 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
         .ifPresent(s ->
             tiles.add(
                 FigureTile.of(
-                    Message.of("field.figure.skew"), Amount.of(s.value(), Quantity.ANGLE, 1))));
+                        Message.of("field.figure.skew"), Amount.of(s.value(), Quantity.ANGLE, 1))
+                    .uncertain(Amount.of(s.uncertainty(), Quantity.ANGLE, 1))));
     return tiles;
   }
 
-  private static FigureTile scale(String key, double value) {
-    return FigureTile.of(Message.of(key), Amount.of(value, Quantity.NUMBER, 4));
+  private static FigureTile scale(String key, double value, double uncertainty) {
+    return FigureTile.of(Message.of(key), Amount.of(value, Quantity.NUMBER, 4))
+        .uncertain(Amount.of(uncertainty, Quantity.NUMBER, 4));
   }
 
   @Override
@@ -656,9 +683,16 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
     return said;
   }
 
-  /** Until the record is looked at again. */
-  void forgetFocus() {
+  /** A stand-in has neither this machine's focus nor its past, until the record is seen again. */
+  void forgetRecord() {
     focusHolds = Optional.empty();
+    recorded = List.of();
+  }
+
+  /** The first so many rows of the pointer. */
+  List<PointerRow> pointerRows(int count) {
+    pointer.resize(Math.max(pointer.size(), count));
+    return pointer.rows().subList(0, count);
   }
 
   QuantityField field() {

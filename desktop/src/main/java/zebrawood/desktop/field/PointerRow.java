@@ -28,6 +28,13 @@ record PointerRow(
     return List.of(x, y, pointerX, pointerY);
   }
 
+  void type(double[] markMm, double[] pointedMm) {
+    x.set(markMm[0]);
+    y.set(markMm[1]);
+    pointerX.set(pointedMm[0]);
+    pointerY.set(pointedMm[1]);
+  }
+
   PointerReadings.Mark mark() {
     return new PointerReadings.Mark(x.number(), y.number(), pointerX.number(), pointerY.number());
   }

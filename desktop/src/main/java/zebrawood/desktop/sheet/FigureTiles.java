@@ -25,8 +25,11 @@ final class FigureTiles extends Region {
   /** Narrower than this a tile is cut; then they stand in two rows. */
   private static final double LEAST_WIDTH = 84;
 
-  /** Narrower than this an uncertainty stands without its unit. */
-  private static final double NARROW = 118;
+  /** About as wide as a digit of the figure, and as a letter beside it. */
+  private static final double DIGIT_WIDTH = 12.5;
+
+  private static final double LETTER_WIDTH = 6.4;
+  private static final double EDGES = 26;
 
   private final List<Tile> tiles = new ArrayList<>();
   private boolean low;
@@ -91,7 +94,7 @@ final class FigureTiles extends Region {
     int shown = columns * rows(columns);
     for (int i = 0; i < getChildren().size(); i++) {
       getChildren().get(i).setVisible(i < shown);
-      tiles.get(i).setNarrow(wide < NARROW);
+      tiles.get(i).setWide(wide);
       getChildren()
           .get(i)
           .resizeRelocate(1 + i % columns * wide, 1 + i / columns * high, wide, high);
@@ -105,7 +108,7 @@ final class FigureTiles extends Region {
     private final Label verdict = new Label();
     private String withUnit = "";
     private String bare = "";
-    private boolean narrow;
+    private double wide = Double.MAX_VALUE;
 
     Tile() {
       getStyleClass().add("tile");
@@ -127,10 +130,14 @@ final class FigureTiles extends Region {
       value.setText(figure.value().map(v -> v.number(units)).orElse("–"));
       String symbol =
           figure.value().map(Amount::quantity).map(q -> q.shownIn(units).symbol()).orElse("");
-      withUnit = uncertain(figure, units, symbol).orElse(symbol);
-      bare = uncertain(figure, units, "").map(String::strip).orElse(symbol);
+      String said = Text.of(figure.verdict());
+      // Where nothing is judged the line below is free, and the figure may be long.
+      Optional<String> below = said.isEmpty() ? uncertain(figure, units, symbol) : Optional.empty();
+      withUnit = below.isPresent() ? "" : uncertain(figure, units, symbol).orElse(symbol);
+      bare =
+          below.isPresent() ? "" : uncertain(figure, units, "").map(String::strip).orElse(symbol);
       showUnit();
-      String judged = Text.of(figure.verdict());
+      String judged = below.orElse(said);
       verdict.setText(
           figure
               .within()
@@ -149,13 +156,16 @@ final class FigureTiles extends Region {
       return figure.uncertainty().map(u -> Text.of("tile.uncertain", u.number(units), symbol));
     }
 
-    void setNarrow(boolean isNarrow) {
-      narrow = isNarrow;
+    void setWide(double width) {
+      wide = width;
       showUnit();
     }
 
+    /** An uncertainty stands without its unit where both have no room. */
     private void showUnit() {
-      unit.setText(narrow ? bare : withUnit);
+      double needed =
+          value.getText().length() * DIGIT_WIDTH + withUnit.length() * LETTER_WIDTH + EDGES;
+      unit.setText(wide < needed ? bare : withUnit);
     }
   }
 }

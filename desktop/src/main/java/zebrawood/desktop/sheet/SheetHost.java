@@ -3,6 +3,7 @@ package zebrawood.desktop.sheet;
 import java.util.List;
 import java.util.function.Consumer;
 import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.ledger.EventKind;
 import zebrawood.ledger.SubjectKind;
 
 /** What a sheet asks of the window it stands in. */
@@ -33,6 +34,9 @@ public interface SheetHost {
 
   /** Asks which lens, configuration or the like is on the machine, and keeps it. */
   void askSubject(SubjectKind kind);
+
+  /** Asks whether this happened, shows what it puts in doubt, and keeps it. */
+  void askEvent(EventKind kind);
 
   /** What must be proven today and is not. */
   List<GuardLine> notProvenToday();

@@ -57,12 +57,14 @@ final class EventCard {
 
   /**
    * @param naming when only what names such a thing is to be told
+   * @param chosen what is chosen at first
    */
-  static void open(Cards cards, SheetHost host, Optional<SubjectKind> naming) {
-    new EventCard(cards, host).open(naming);
+  static void open(
+      Cards cards, SheetHost host, Optional<SubjectKind> naming, Optional<EventKind> chosen) {
+    new EventCard(cards, host).open(naming, chosen);
   }
 
-  private void open(Optional<SubjectKind> naming) {
+  private void open(Optional<SubjectKind> naming, Optional<EventKind> chosen) {
     kinds.setId("event-kinds");
     kinds.setAccessibleText(Text.of("event.title"));
     kinds
@@ -150,6 +152,10 @@ final class EventCard {
     Topic.mark(subject, "event.subject");
     cards.open(card, kinds);
     kinds.getSelectionModel().select(0);
+    chosen.ifPresent(kind -> {
+      kinds.getSelectionModel().select(kind);
+      kinds.scrollTo(kind);
+    });
     if (naming.isPresent()) {
       subject.requestFocus();
     }

@@ -39,6 +39,7 @@ import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.desktop.workshop.WorkshopModel.Opened;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Event;
+import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Recorded;
 import zebrawood.ledger.Standing;
@@ -195,7 +196,12 @@ public final class Shell extends StackPane implements SheetHost {
 
   @Override
   public void askSubject(SubjectKind kind) {
-    EventCard.open(cards, this, Optional.of(kind));
+    EventCard.open(cards, this, Optional.of(kind), Optional.empty());
+  }
+
+  @Override
+  public void askEvent(EventKind kind) {
+    EventCard.open(cards, this, Optional.empty(), Optional.of(kind));
   }
 
   @Override
@@ -444,7 +450,7 @@ public final class Shell extends StackPane implements SheetHost {
   }
 
   private void happened() {
-    EventCard.open(cards, this, Optional.empty());
+    EventCard.open(cards, this, Optional.empty(), Optional.empty());
   }
 
   /** As the record stands now, with what the technician says of what was not done. */

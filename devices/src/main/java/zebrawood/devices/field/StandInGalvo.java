@@ -32,10 +32,7 @@ public final class StandInGalvo {
   private double scaleX = 1;
   private double scaleY = 1;
   private double skewMrad;
-  private double pointerScale = 1;
-  private double pointerMrad;
-  private double pointerX;
-  private double pointerY;
+  private Similarity pointer = new Similarity(1, 0, 0, 0);
   private Correction table = (x, y) -> new double[] {x, y};
 
   /**
@@ -63,8 +60,14 @@ public final class StandInGalvo {
     skewMrad += mrad;
   }
 
-  public void setTable(Correction now) {
-    table = now;
+  /** Loads a table that was measured through the one that is loaded, joined to it. */
+  public void joinTable(Correction next) {
+    Correction loaded = table;
+    table =
+        (x, y) -> {
+          double[] command = next.command(x, y);
+          return loaded.command(command[0], command[1]);
+        };
   }
 
   /** Where it marks now. */
@@ -76,6 +79,26 @@ public final class StandInGalvo {
 
   private double read(double mm) {
     return Math.round((mm + handMm * random.nextGaussian()) / stepMm) * stepMm;
+  }
+
+  /** Turned and scaled about the centre, then moved. */
+  private record Similarity(double cosine, double sine, double xMm, double yMm) {
+    static Similarity of(double scale, double mrad, double xMm, double yMm) {
+      return new Similarity(scale * Math.cos(mrad / 1000), scale * Math.sin(mrad / 1000), xMm, yMm);
+    }
+
+    double[] at(double x, double y) {
+      return new double[] {xMm + cosine * x - sine * y, yMm + sine * x + cosine * y};
+    }
+
+    Similarity then(Similarity next) {
+      double[] middle = next.at(xMm, yMm);
+      return new Similarity(
+          next.cosine * cosine - next.sine * sine,
+          next.sine * cosine + next.cosine * sine,
+          middle[0],
+          middle[1]);
+    }
   }
 
   private static double apart(double[] one, double[] other) {
@@ -108,20 +131,29 @@ public final class StandInGalvo {
 
   /** Puts the red pointer out: turned and scaled about the centre, then moved. */
   public void putPointerOut(double scale, double mrad, double xMm, double yMm) {
-    pointerScale = scale;
-    pointerMrad = mrad;
-    pointerX = xMm;
-    pointerY = yMm;
+    pointer = Similarity.of(scale, mrad, xMm, yMm);
+  }
+
+  /** Does the same to wherever it points by now. */
+  public void movePointer(double scale, double mrad, double xMm, double yMm) {
+    pointer = pointer.then(Similarity.of(scale, mrad, xMm, yMm));
+  }
+
+  /** How far the pointer is off its marks where that is most, over so large a field. */
+  public double pointerOffMm(double fieldMm) {
+    double worst = 0;
+    for (int i = 0; i < 4; i++) {
+      double[] mark = place(fieldMm * (i % 2 - 0.5), fieldMm * (i / 2 - 0.5));
+      worst = Math.max(worst, apart(mark, pointer.at(mark[0], mark[1])));
+    }
+    return worst;
   }
 
   /** Where the pointer points, as a caliper finds it, when it is sent where a mark was made. */
   public double[] pointed(double xMm, double yMm) {
     double[] mark = place(xMm, yMm);
-    double c = pointerScale * Math.cos(pointerMrad / 1000);
-    double s = pointerScale * Math.sin(pointerMrad / 1000);
-    return new double[] {
-      read(pointerX + c * mark[0] - s * mark[1]), read(pointerY + s * mark[0] + c * mark[1])
-    };
+    double[] at = pointer.at(mark[0], mark[1]);
+    return new double[] {read(at[0]), read(at[1])};
   }
 
   /** How far off it marks where that is most, over so large a field. */

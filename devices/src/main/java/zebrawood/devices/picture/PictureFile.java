@@ -127,12 +127,28 @@ public final class PictureFile {
       int down = orientation.mirroredY() ? height() - 1 - y : y;
       int column = orientation.swapped() ? down : across;
       int row = orientation.swapped() ? across : down;
-      int at = (row * storedWidth + column) * bands;
+      return stored((row * storedWidth + column) * bands);
+    }
+
+    private double stored(int at) {
       return bands == 1
           ? data[at] & 0xff
           : 0.0722 * (data[at] & 0xff)
               + 0.7152 * (data[at + 1] & 0xff)
               + 0.2126 * (data[at + 2] & 0xff);
+    }
+
+    @Override
+    public void row(int x, int y, double[] into) {
+      if (!orientation.equals(Orientation.UPRIGHT)) {
+        Picture.super.row(x, y, into);
+        return;
+      }
+      int at = (y * storedWidth + x) * bands;
+      for (int i = 0; i < into.length; i++) {
+        into[i] = stored(at);
+        at += bands;
+      }
     }
   }
 }

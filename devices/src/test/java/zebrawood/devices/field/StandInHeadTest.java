@@ -186,6 +186,9 @@ class StandInHeadTest {
     assertThat(f.offsetXMm()).isCloseTo(-0.8 / 1.02, within(0.03));
     assertThat(f.offsetYMm()).isCloseTo(0.5 / 1.02, within(0.03));
     assertThat(f.residualRmsMm()).isLessThan(0.03);
+    assertThat(galvo.pointerOffMm(80)).isGreaterThan(0.5);
+    galvo.movePointer(f.scale(), f.rotationMrad(), f.offsetXMm(), f.offsetYMm());
+    assertThat(galvo.pointerOffMm(80)).isLessThan(0.04);
   }
 
   /** A rule's lines are many, dark and evenly apart, and no marks. */

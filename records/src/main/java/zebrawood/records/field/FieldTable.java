@@ -9,9 +9,12 @@ import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.List;
+import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import zebrawood.field.CommandTable;
 import zebrawood.field.FieldFinding.Row;
+import zebrawood.field.FieldReadings;
 import zebrawood.measure.UnusableReading;
 import zebrawood.records.json.RecordJson;
 import zebrawood.words.Message;
@@ -22,9 +25,80 @@ import zebrawood.words.Message;
  */
 public record FieldTable(String format, double fieldMm, int size, List<Row> rows) {
   private static final String FORMAT = "field table 1";
+  private static final long MOST_BYTES = 60_000_000;
+
+  /** Of the field. */
+  private static final double OFF_GRID = 1e-6;
 
   public static FieldTable of(double fieldMm, List<Row> rows) {
     return new FieldTable(FORMAT, fieldMm, (int) Math.round(Math.sqrt(rows.size())), rows);
+  }
+
+  /** Nothing else is a table: its rows lie on its grid, in order. */
+  private Optional<Message> wrong() {
+    if (!format.equals(FORMAT)) {
+      return Optional.of(Message.of("field.loaded.format", Message.quoted(format)));
+    }
+    boolean whole =
+        fieldMm > 0
+            && size >= 2
+            && size <= FieldReadings.LARGEST_TABLE
+            && rows.size() == size * size;
+    if (!whole) {
+      return Optional.of(Message.of("field.loaded.rows", rows.size(), size));
+    }
+    for (int i = 0; i < rows.size(); i++) {
+      double x = fieldMm * ((double) (i % size) / (size - 1) - 0.5);
+      double y = fieldMm * ((double) (i / size) / (size - 1) - 0.5);
+      if (Math.hypot(rows.get(i).xMm() - x, rows.get(i).yMm() - y) > OFF_GRID * fieldMm) {
+        return Optional.of(Message.of("field.loaded.place", i + 1));
+      }
+    }
+    return Optional.empty();
+  }
+
+  /**
+   * Reads one that was written here, out of its JSON.
+   *
+   * @param name as it was written, with or without ending
+   * @throws UnusableReading when there is none, or it is no such table
+   */
+  public static FieldTable read(String name) {
+    String path = plain(name) + ".json";
+    FieldTable table;
+    try {
+      Path file = Path.of(path);
+      if (!Files.isRegularFile(file)) {
+        throw loaded(path, Message.of("field.loaded.none"));
+      }
+      if (Files.size(file) > MOST_BYTES) {
+        throw loaded(path, Message.of("field.loaded.long"));
+      }
+      table = RecordJson.read(Files.readString(file), FieldTable.class);
+    } catch (IOException | InvalidPathException e) {
+      throw loaded(path, Message.of("field.loaded.unread"));
+    }
+    Optional<Message> wrong = table.wrong();
+    if (wrong.isPresent()) {
+      throw loaded(path, wrong.get());
+    }
+    return table;
+  }
+
+  private static UnusableReading loaded(String path, Message why) {
+    return UnusableReading.of(
+        "loadedTable",
+        Message.of("field.loaded.found", Message.quoted(path), why),
+        Message.of("field.loaded.accepted"));
+  }
+
+  private static String plain(String name) {
+    return name.strip().replaceFirst("\\.(csv|json)$", "");
+  }
+
+  /** Marks were burnt through this table: theirs, joined to it. */
+  public List<Row> joined(List<Row> next) {
+    return new CommandTable(rows, fieldMm).joined(next);
   }
 
   /**
@@ -33,7 +107,7 @@ public record FieldTable(String format, double fieldMm, int size, List<Row> rows
    * @param name a path without ending; an ending of either kind is taken off
    */
   public void write(String name) {
-    String plain = name.strip().replaceFirst("\\.(csv|json)$", "");
+    String plain = plain(name);
     try {
       Path csv = Path.of(plain + ".csv");
       Path json = Path.of(plain + ".json");

@@ -68,6 +68,38 @@ class FieldFilesTest {
         .hasMessageContaining("cannot be written");
   }
 
+  /** A head twice as steep in x: the first table halves, what is left is moved by 2 mm. */
+  @Test
+  void aTableIsJoinedToTheOneThatTheMarksWereBurntThrough() throws IOException {
+    String name = folder.resolve("first").toString();
+    FieldTable.of(
+            100,
+            List.of(
+                new Row(-50, -50, -25, -50),
+                new Row(50, -50, 25, -50),
+                new Row(-50, 50, -25, 50),
+                new Row(50, 50, 25, 50)))
+        .write(name);
+    FieldTable first = FieldTable.read(name + ".csv");
+    List<Row> joined = first.joined(List.of(new Row(-50, -50, -52, -50), new Row(0, 10, -2, 10)));
+    assertThat(joined).containsExactly(new Row(-50, -50, -26, -50), new Row(0, 10, -1, 10));
+    assertThatThrownBy(() -> FieldTable.read(folder.resolve("none").toString()))
+        .isInstanceOf(UnusableReading.class)
+        .hasMessageContaining("there is no such file");
+    Path other = folder.resolve("other.json");
+    String text = Files.readString(folder.resolve("first.json"));
+    for (String wrong :
+        List.of(
+            text.replace("table 1", "table 7"),
+            text.replace("\"size\":2", "\"size\":3"),
+            text.replace("\"xMm\":50", "\"xMm\":51"),
+            text.substring(1))) {
+      Files.writeString(other, wrong);
+      assertThatThrownBy(() -> FieldTable.read(other.toString()))
+          .isInstanceOf(UnusableReading.class);
+    }
+  }
+
   @Test
   void aGridToBurnStandsInThreeFormats() throws Exception {
     BurnGrid grid = new BurnGrid(3, 5, 20, 6);
