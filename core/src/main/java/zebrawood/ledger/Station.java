@@ -46,6 +46,17 @@ public record Station(
     this(id, phase, applies, restsOn, doubtedBy, holdsDays, minutes, Optional.empty());
   }
 
+  /** Stations are looked up all the time: the id, which is no other's, tells them apart. */
+  @Override
+  public int hashCode() {
+    return id.hashCode();
+  }
+
+  @Override
+  public boolean equals(Object other) {
+    return other instanceof Station station && id.equals(station.id);
+  }
+
   /** Its name on the rail. */
   public Message title() {
     return Message.of(id + ".title");

@@ -82,7 +82,7 @@ public record Message(String key, List<Object> arguments) {
   }
 
   public boolean isEmpty() {
-    return equals(NONE);
+    return key.equals(VERBATIM) && arguments.equals(NONE.arguments);
   }
 
   /**

@@ -6,9 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
+import javafx.scene.shape.Line;
+import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -105,6 +108,40 @@ class FieldWindowTest extends WindowTest {
         () ->
             app.model().opened().ledger().entriesOfFitted(FieldWork.DEFINITION.station()).size()
                 == 2);
+  }
+
+  private double middleOf(List<Line> lines, double height) {
+    return lines.stream()
+        .filter(l -> Math.abs(l.getStartY() - height) < 1 && Math.abs(l.getEndY() - height) < 1)
+        .mapToDouble(l -> (l.getStartX() + l.getEndX()) / 2)
+        .average()
+        .orElseThrow();
+  }
+
+  /** The diagonal that rises to the right is the longer one: the top leans to the right. */
+  @Test
+  void theSquareIsDrawnAsItCameOutBesideTheOneOfTheRecord() {
+    open("Bryony", "field");
+    fill("#field-tolerance", "0.1");
+    fill("#field-resolution", "0.05");
+    fill("#field-commanded", "90");
+    fill("#field-across", "90");
+    fill("#field-up", "90");
+    unfold();
+    fill("#field-rising", "128.3");
+    fill("#field-falling", "126.3");
+    assertThat(page()).contains("Change the squareness by -15.72 mrad");
+    List<Line> all =
+        app.scene().getRoot().lookupAll(".field-error").stream().map(Line.class::cast).toList();
+    // Two squares, one below the other: that of the record, and the one of now.
+    double half = all.stream().mapToDouble(Line::getStartY).average().orElseThrow();
+    List<Line> now = all.stream().filter(l -> l.getStartY() > half).toList();
+    double top = now.stream().mapToDouble(Line::getStartY).min().orElseThrow();
+    double bottom = now.stream().mapToDouble(Line::getStartY).max().orElseThrow();
+    assertThat(middleOf(now, top)).isGreaterThan(middleOf(now, bottom) + 2);
+    assertThat(
+            app.scene().getRoot().lookupAll(".plan-side").stream().map(n -> ((Text) n).getText()))
+        .contains("as recorded last: errors × 1, 6.60 mm off at the edge");
   }
 
   @Test

@@ -5,6 +5,7 @@ import atlantafx.base.theme.PrimerLight;
 import java.io.File;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Executor;
 import javafx.application.Application;
 import javafx.scene.Scene;
@@ -27,6 +28,9 @@ public final class Assembly {
 
   /** The style sheets: tokens of each theme, and the looks made from them. */
   static final List<String> LOOKS = List.of(LIGHT, DARK, EVERYWHERE);
+
+  /** The two weights the window has, as resources. */
+  static final List<String> WEIGHTS = List.of(Paper.TYPEFACE.getFirst(), Paper.TYPEFACE.getLast());
 
   private final WorkshopModel model;
   private final Shell shell;
@@ -61,11 +65,30 @@ public final class Assembly {
     useSkin(false);
   }
 
-  /** The two weights the window has. On any thread. */
+  /** On any thread. */
   static void loadTypeface() {
-    for (String file : List.of(Paper.TYPEFACE.getFirst(), Paper.TYPEFACE.getLast())) {
-      Font.loadFont(Paper.class.getResourceAsStream(file), 14);
+    for (String weight : WEIGHTS) {
+      Optional<String> ready = ready(name(weight));
+      if (ready.isPresent()) {
+        Font.loadFont(ready.get(), 14);
+      } else {
+        Font.loadFont(Paper.class.getResourceAsStream(weight), 14);
+      }
     }
+  }
+
+  /** A typeface's file by its name alone. */
+  static String name(String resource) {
+    return resource.substring(resource.lastIndexOf('/') + 1);
+  }
+
+  /** What the launcher made ready after a build: a file that needs no unpacking. */
+  private static Optional<String> ready(String name) {
+    String folder = System.getProperty("zebrawood.looks", "");
+    File file = new File(folder, name);
+    return !folder.isEmpty() && file.isFile()
+        ? Optional.of(file.toURI().toString())
+        : Optional.empty();
   }
 
   static void useSkin(boolean dark) {
@@ -86,11 +109,8 @@ public final class Assembly {
 
   /** The launcher's binary form, where there is one. */
   private static String sheet(String name) {
-    String folder = System.getProperty("zebrawood.looks", "");
-    File binary = new File(folder, name + ".bss");
-    return !folder.isEmpty() && binary.isFile()
-        ? binary.toURI().toString()
-        : Assembly.class.getResource(LOOK + name + ".css").toExternalForm();
+    return ready(name + ".bss")
+        .orElseGet(() -> Assembly.class.getResource(LOOK + name + ".css").toExternalForm());
   }
 
   /**

@@ -6,10 +6,12 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import javafx.css.Stylesheet;
+import zebrawood.records.paper.Paper;
 
 /**
  * Run by the launcher once after a build: writes the style sheets into a folder in the toolkit's
- * binary form, which a start reads four times as fast as words.
+ * binary form, which a start reads four times as fast as words, and the typeface's files, which the
+ * toolkit would else unpack into a temporary folder at each start.
  */
 final class BinaryLooks {
   private BinaryLooks() {}
@@ -24,5 +26,11 @@ final class BinaryLooks {
       Stylesheet.convertToBinary(words, into.resolve(name + ".bss").toFile());
     }
     Files.delete(words.toPath());
+    for (String weight : Assembly.WEIGHTS) {
+      try (var typeface = Paper.class.getResourceAsStream(weight)) {
+        Files.copy(
+            typeface, into.resolve(Assembly.name(weight)), StandardCopyOption.REPLACE_EXISTING);
+      }
+    }
   }
 }

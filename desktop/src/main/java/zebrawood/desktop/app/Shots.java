@@ -25,13 +25,8 @@ import javax.imageio.ImageIO;
 import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.sheet.ProofRow;
 import zebrawood.desktop.shell.Shell;
-import zebrawood.desktop.stations.StationList;
 import zebrawood.desktop.text.Text;
-import zebrawood.desktop.workshop.WorkshopModel;
-import zebrawood.records.workshop.Opening;
-import zebrawood.records.workshop.Workshop;
 import zebrawood.start.StartStation;
-import zebrawood.words.Message;
 
 /**
  * Pictures of every main view from the demo workshop, rendered offscreen. The day is fixed, so that
@@ -178,6 +173,8 @@ final class Shots {
       type("#field-commanded", "90");
       type("#field-across", "100.8");
       type("#field-up", "99.15");
+      type("#field-rising", "142.05");
+      type("#field-falling", "140.75");
     });
     press("#field-up");
     take("field");
@@ -239,26 +236,13 @@ final class Shots {
     }
   }
 
+  /** The real window: the launcher makes its cache of this run, and it has to know a start. */
   private void open(Path file) throws InterruptedException {
-    Workshop workshop =
-        switch (Workshop.open(file)) {
-          case Opening.Opened(Workshop opened) -> opened;
-          case Opening.InUse(Message holder) -> throw new IllegalStateException(holder.toString());
-          case Opening.Unusable(Message because) ->
-              throw new IllegalStateException(because.toString());
-        };
-    WorkshopModel.Start start =
-        WorkshopModel.start(workshop, StationList.stations(), "shots", DAY.instant());
+    ZebrawoodWindow.begin(file, DAY);
     onInterface(() -> {
-      Assembly.loadLooks();
       stage = new Stage();
-      ZebrawoodWindow.addIcons(stage);
-      assembly =
-          new Assembly(
-              StationList.ALL, start, DAY, "shots", Platform::runLater, path -> {}, stage::close);
+      assembly = new ZebrawoodWindow().show(stage).orElseThrow();
       assembly.model().setInitials("EH");
-      stage.setScene(assembly.scene());
-      stage.show();
     });
   }
 

@@ -6,7 +6,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.slf4j.LoggerFactory;
@@ -65,16 +64,15 @@ public final class Zebrawood implements Callable<Integer> {
    * start.
    */
   private static Optional<Callable<Integer>> plainWindow(String... args) {
+    if (args.length == 1 && args[0].equals("demo")) {
+      return Optional.of(new Demo());
+    }
     Zebrawood plain = new Zebrawood();
-    return switch (List.of(args)) {
-      case List<String> none when none.isEmpty() -> Optional.of(plain);
-      case List<String> demo when demo.equals(List.of("demo")) -> Optional.of(new Demo());
-      case List<String> file when file.size() == 2 && file.getFirst().equals("--workshop") -> {
-        plain.workshop = Path.of(file.getLast());
-        yield Optional.of(plain);
-      }
-      default -> Optional.empty();
-    };
+    if (args.length == 2 && args[0].equals("--workshop")) {
+      plain.workshop = Path.of(args[1]);
+      return Optional.of(plain);
+    }
+    return args.length == 0 ? Optional.of(plain) : Optional.empty();
   }
 
   private static Message refusal(CommandLine.ParameterException e) {

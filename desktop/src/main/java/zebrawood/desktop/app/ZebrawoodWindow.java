@@ -2,6 +2,7 @@ package zebrawood.desktop.app;
 
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
@@ -29,7 +30,7 @@ public final class ZebrawoodWindow extends Application {
   private static int exitCode;
 
   /** Told by the window's thread, let go of by the one that opened it. */
-  private static volatile Assembly assembly;
+  private static volatile Assembly shown;
 
   /** What the file gave: a start, or the sentence why there is none. */
   private record Prepared(WorkshopModel.Start start, String because) {}
@@ -43,12 +44,7 @@ public final class ZebrawoodWindow extends Application {
    * @return the exit code
    */
   public static int open(Path workshopFile, Clock theClock) {
-    file = workshopFile;
-    clock = theClock;
-    // Threads of their own: the common pool of a small machine would do one after the other.
-    Thread.ofPlatform().daemon().start(RecordJson::prepare);
-    prepared = CompletableFuture.supplyAsync(ZebrawoodWindow::prepare, Thread.ofPlatform()::start);
-    typeface = CompletableFuture.runAsync(Assembly::loadTypeface, Thread.ofPlatform()::start);
+    begin(workshopFile, theClock);
     try {
       Application.launch(ZebrawoodWindow.class);
     } catch (UnsupportedOperationException e) {
@@ -56,11 +52,21 @@ public final class ZebrawoodWindow extends Application {
           Text.of("window.no-display", Message.quoted(String.valueOf(e.getMessage()))));
       exitCode = Zebrawood.NOT_POSSIBLE;
     }
-    if (assembly != null) {
+    if (shown != null) {
       // The window is gone; what was begun outside ends as it must, and is kept.
-      assembly.close();
+      shown.close();
     }
     return exitCode;
+  }
+
+  /** Reads beside the toolkit what the window will show. */
+  static void begin(Path workshopFile, Clock theClock) {
+    file = workshopFile;
+    clock = theClock;
+    // Threads of their own: the common pool of a small machine would do one after the other.
+    Thread.ofPlatform().daemon().start(RecordJson::prepare);
+    prepared = CompletableFuture.supplyAsync(ZebrawoodWindow::prepare, Thread.ofPlatform()::start);
+    typeface = CompletableFuture.runAsync(Assembly::loadTypeface, Thread.ofPlatform()::start);
   }
 
   static String person() {
@@ -68,25 +74,36 @@ public final class ZebrawoodWindow extends Application {
   }
 
   private static Prepared prepare() {
-    return switch (Workshop.open(file)) {
-      case Opening.Opened(Workshop workshop) ->
-          new Prepared(
-              WorkshopModel.start(workshop, StationList.stations(), person(), clock.instant()), "");
-      case Opening.InUse(Message holder) -> new Prepared(null, Text.of("window.in-use", holder));
-      case Opening.Unusable(Message because) -> new Prepared(null, Text.words().sentence(because));
-    };
+    Opening opening = Workshop.open(file);
+    if (opening instanceof Opening.Opened(Workshop workshop)) {
+      // Outside of the switch, whose first use costs a start some milliseconds.
+      return new Prepared(
+          WorkshopModel.start(workshop, StationList.stations(), person(), clock.instant()), "");
+    }
+    return new Prepared(
+        null,
+        switch (opening) {
+          case Opening.Opened opened -> "";
+          case Opening.InUse(Message holder) -> Text.of("window.in-use", holder);
+          case Opening.Unusable(Message because) -> Text.words().sentence(because);
+        });
   }
 
   @Override
   public void start(Stage stage) {
+    show(stage).ifPresent(window -> shown = window);
+  }
+
+  /** Shows what was begun to be read; empty where the workshop cannot be opened, which is told. */
+  Optional<Assembly> show(Stage stage) {
     Assembly.useSkin(false);
     typeface.join();
     Prepared ready = prepared.join();
     if (ready.start() == null) {
       refuse(stage, ready.because());
-      return;
+      return Optional.empty();
     }
-    assembly =
+    Assembly assembly =
         new Assembly(
             StationList.ALL,
             ready.start(),
@@ -95,19 +112,21 @@ public final class ZebrawoodWindow extends Application {
             Platform::runLater,
             path -> getHostServices().showDocument(path.toUri().toString()),
             stage::close);
-    Thread.currentThread().setUncaughtExceptionHandler((thread, trouble) -> tell(trouble));
+    Thread.currentThread()
+        .setUncaughtExceptionHandler((thread, trouble) -> tell(assembly, trouble));
     stage.titleProperty().bind(assembly.shell().titleProperty());
     stage.setScene(assembly.scene());
     stage.setMinWidth(1024);
     stage.setMinHeight(640);
     stage.show();
     // Behind the first frames: a title bar without a picture is no reason to wait.
-    PauseTransition shown = new PauseTransition(Duration.millis(250));
-    shown.setOnFinished(e -> addIcons(stage));
-    shown.play();
+    PauseTransition behind = new PauseTransition(Duration.millis(250));
+    behind.setOnFinished(e -> addIcons(stage));
+    behind.play();
+    return Optional.of(assembly);
   }
 
-  static void addIcons(Stage stage) {
+  private static void addIcons(Stage stage) {
     for (String size : new String[] {"32", "64", "256"}) {
       stage
           .getIcons()
@@ -119,7 +138,7 @@ public final class ZebrawoodWindow extends Application {
   }
 
   /** The technician gets a sentence, the log the rest. */
-  private void tell(Throwable trouble) {
+  private static void tell(Assembly assembly, Throwable trouble) {
     LoggerFactory.getLogger(ZebrawoodWindow.class).error("unexpected", trouble);
     assembly.model().say(Text.of("said.trouble", Folders.log().toString()));
   }
@@ -146,8 +165,8 @@ public final class ZebrawoodWindow extends Application {
 
   @Override
   public void stop() {
-    if (assembly != null) {
-      assembly.letGo();
+    if (shown != null) {
+      shown.letGo();
     }
   }
 }

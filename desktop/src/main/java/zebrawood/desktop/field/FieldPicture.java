@@ -205,7 +205,7 @@ final class FieldPicture {
 
   private void outline(Frame frame, double wide, double high, double lean, String look) {
     double[][] corners = {
-      {-wide + lean, -high}, {wide + lean, -high}, {wide - lean, high}, {-wide - lean, high}
+      {-wide - lean, -high}, {wide - lean, -high}, {wide + lean, high}, {-wide + lean, high}
     };
     for (int i = 0; i < corners.length; i++) {
       double[] a = corners[i];

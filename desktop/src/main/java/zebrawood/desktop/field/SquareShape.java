@@ -8,22 +8,22 @@ import java.util.stream.Collectors;
 import zebrawood.field.FieldVisit;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
-import zebrawood.measure.Estimate;
 
 /**
  * How a commanded square came out.
  *
  * @param wide of what was commanded, and {@code high}
- * @param lean how far the top stands to the left, over half of the height
+ * @param measuredLean how far the top stands to the right, over half of the height; empty without
+ *     diagonals
  */
-record SquareShape(double wide, double high, double lean) {
+record SquareShape(double wide, double high, Optional<Double> measuredLean) {
   private static final double SAME = 1e-9;
 
   static SquareShape of(FieldVisit.Found found) {
     return new SquareShape(
         1 / found.field().scaleX(),
         1 / found.field().scaleY(),
-        found.skewMrad().map(Estimate::value).orElse(0.0) / 1000);
+        found.skewMrad().map(s -> s.value() / 1000));
   }
 
   /** The last one of the record that is another than this; empty where there is none. */
@@ -44,19 +44,25 @@ record SquareShape(double wide, double high, double lean) {
             new SquareShape(
                 1 / figures.get("scaleX").value(),
                 1 / figures.get("scaleY").value(),
-                figures.containsKey("skew") ? figures.get("skew").value() / 1000 : 0))
+                Optional.ofNullable(figures.get("skew")).map(s -> s.value() / 1000)))
         : Optional.empty();
+  }
+
+  double lean() {
+    return measuredLean.orElse(0.0);
   }
 
   private boolean isAbout(SquareShape other) {
     return Math.abs(wide - other.wide) < SAME
         && Math.abs(high - other.high) < SAME
-        && Math.abs(lean - other.lean) < SAME;
+        && (measuredLean.isEmpty()
+            || other.measuredLean.isEmpty()
+            || Math.abs(lean() - other.lean()) < SAME);
   }
 
   /** Of a square of twice this side, where it is most. */
   double mostOffMm(double halfMm) {
-    return Math.max(edgeOffMm(2 * halfMm), halfMm * Math.abs(lean));
+    return Math.max(edgeOffMm(2 * halfMm), halfMm * Math.abs(lean()));
   }
 
   /** At the edge of a field of this side, the worse axis. */

@@ -3,7 +3,6 @@ package zebrawood.desktop.sheet;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
-import javafx.scene.layout.StackPane;
 import javafx.scene.shape.Arc;
 import javafx.scene.shape.ArcType;
 import javafx.scene.shape.Circle;
@@ -14,7 +13,7 @@ import javafx.scene.shape.Shape;
 import zebrawood.ledger.Standing;
 
 /** A standing by shape first, colour second: tick, half disc, diamond, ring. */
-public final class StandingMark extends StackPane {
+public final class StandingMark extends Pane {
   private static final double RADIUS = 8;
 
   private JudgedLine.Mark shown;
@@ -66,9 +65,7 @@ public final class StandingMark extends StackPane {
                   styled(new Rectangle(9, 12.6, 2, 2), "mark-sign"));
           case NOT_KNOWN -> List.of(styled(new Circle(10, 10, RADIUS), "mark-open"));
         };
-    Pane pane = new Pane();
-    pane.getChildren().setAll(shapes);
-    getChildren().setAll(pane);
+    getChildren().setAll(shapes);
   }
 
   private static Shape styled(Shape shape, String styleClass) {

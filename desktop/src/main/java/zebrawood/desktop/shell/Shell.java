@@ -255,7 +255,7 @@ public final class Shell extends StackPane implements SheetHost {
   private void follow() {
     Opened opened = workshop.opened();
     Optional<Machine> machine = Optional.ofNullable(opened).map(Opened::machine);
-    if (machine.isPresent() && machine.equals(shownMachine)) {
+    if (shownMachine.isPresent() && machine.equals(shownMachine)) {
       sheets.values().forEach(StationSheet::refresh);
       page.ifPresent(MachinePage::refresh);
       if (shown.equals(ALL)) {
