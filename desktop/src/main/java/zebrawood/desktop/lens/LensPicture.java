@@ -109,11 +109,15 @@ final class LensPicture {
         14,
         lane - 4,
         "plan-now");
-    on.words(
-        lane < 70 ? "" : Text.of("lens.picture.spot", Amount.mm(c.optics().spotMm(), 3)),
-        middle,
-        on.height() - BOTTOM + 18,
-        lane - 4,
-        c.suits() ? "plan-after" : "power-value");
+    String spot = lane < 70 ? "" : Text.of("lens.picture.spot", Amount.mm(c.optics().spotMm(), 3));
+    // Both looks each time: a picture whose order stays costs no new styles.
+    for (boolean suits : new boolean[] {true, false}) {
+      on.words(
+          suits == c.suits() ? spot : "",
+          middle,
+          on.height() - BOTTOM + 18,
+          lane - 4,
+          suits ? "plan-after" : "power-value");
+    }
   }
 }

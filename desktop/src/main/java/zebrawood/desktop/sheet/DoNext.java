@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import javafx.application.Platform;
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -19,7 +20,8 @@ import zebrawood.desktop.text.Text;
 
 /**
  * One big instruction, the rest below it, warnings, the caution that belongs to it, two buttons.
- * Rows are kept and filled anew, since advice follows every keystroke.
+ * Rows are kept, hidden and filled anew, since advice follows every keystroke and a row that is put
+ * in costs its style again.
  */
 public final class DoNext extends HeightCachingBox {
   /** A longer instruction is set in a smaller size. */
@@ -44,6 +46,7 @@ public final class DoNext extends HeightCachingBox {
     getStyleClass().add("do-next");
     count.getStyleClass().add("soft");
     body.getStyleClass().add("do-next-body");
+    body.getChildren().add(first);
     primary.getStyleClass().add("primary");
     primary.setId("primary");
     primary.setOnAction(e -> onPrimary.run());
@@ -77,32 +80,29 @@ public final class DoNext extends HeightCachingBox {
       List<Step> steps, List<String> warningWords, String cautionWords, Choice one, Choice other) {
     Topic.mark(this, steps.stream().map(Step::about).collect(Collectors.joining("\n")));
     count.setText(steps.size() > 1 ? Text.of("sheet.steps", steps.size()) : "");
-    List<Node> rows = new ArrayList<>();
     for (int i = 0; i < steps.size(); i++) {
       Step step = steps.get(i);
       if (i == 0) {
         first.fill(step.where(), step.big(), step.small());
-        first.setBigStyle(step.big().length() > SHORT ? "fairly-big" : "big");
-        rows.add(first);
+        first.setLong(step.big().length() > SHORT);
       } else {
         if (further.size() < i) {
           further.add(new Row("further-step", "further-big"));
+          body.getChildren().add(further.size(), further.getLast());
         }
-        Row row = further.get(i - 1);
-        row.fillOfMany(step);
-        rows.add(row);
+        further.get(i - 1).fillOfMany(step);
       }
     }
     for (int i = 0; i < warningWords.size(); i++) {
       if (warnings.size() <= i) {
         warnings.add(wrapped("warning"));
+        body.getChildren().add(warnings.getLast());
       }
       warnings.get(i).setText("▲ " + warningWords.get(i));
-      rows.add(warnings.get(i));
     }
-    if (!rows.equals(body.getChildren())) {
-      body.getChildren().setAll(rows);
-    }
+    showIf(first, !steps.isEmpty());
+    showFirst(further, steps.size() - 1);
+    showFirst(warnings, warningWords.size());
     caution.setText(cautionWords);
     showIf(caution, !cautionWords.isEmpty());
     show(primary, one);
@@ -113,6 +113,12 @@ public final class DoNext extends HeightCachingBox {
     button.setText(choice.words());
     button.setDisable(!choice.possible());
     showIf(button, !choice.words().isEmpty());
+  }
+
+  private static void showFirst(List<? extends Node> rows, int count) {
+    for (int i = 0; i < rows.size(); i++) {
+      showIf(rows.get(i), i < count);
+    }
   }
 
   private static void showIf(Node node, boolean shown) {
@@ -130,6 +136,7 @@ public final class DoNext extends HeightCachingBox {
 
   /** Where, what and how exactly; each only when there is something to say. */
   private static final class Row extends HeightCachingBox {
+    private static final PseudoClass LONG = PseudoClass.getPseudoClass("long");
     private final Label where = wrapped("soft");
     private final Label big;
     private HBox further;
@@ -161,7 +168,7 @@ public final class DoNext extends HeightCachingBox {
         amount.setAlignment(Pos.TOP_RIGHT);
         HBox.setHgrow(big, Priority.ALWAYS);
         big.setMaxWidth(Double.MAX_VALUE);
-        further = new HBox(8, big, amount);
+        further = new HeightCachingRow(8, big, amount);
         getChildren().setAll(further, small);
       }
       big.setText(apart ? step.where() : step.inOneLine());
@@ -172,10 +179,8 @@ public final class DoNext extends HeightCachingBox {
       setAccessibleText(step.inOneLine());
     }
 
-    void setBigStyle(String styleClass) {
-      if (!big.getStyleClass().contains(styleClass)) {
-        big.getStyleClass().setAll("label", styleClass);
-      }
+    void setLong(boolean isLong) {
+      big.pseudoClassStateChanged(LONG, isLong);
     }
   }
 }

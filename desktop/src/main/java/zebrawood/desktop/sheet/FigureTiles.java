@@ -3,6 +3,7 @@ package zebrawood.desktop.sheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.css.PseudoClass;
 import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
@@ -102,6 +103,8 @@ final class FigureTiles extends Region {
   }
 
   private static final class Tile extends VBox {
+    private static final PseudoClass FITS = PseudoClass.getPseudoClass("fits");
+    private static final PseudoClass WRONG = PseudoClass.getPseudoClass("wrong");
     private final Label name = new Label();
     private final Label value = new Label();
     private final Label unit = new Label();
@@ -117,6 +120,7 @@ final class FigureTiles extends Region {
       name.getStyleClass().add("tile-name");
       value.getStyleClass().add("tile-value");
       unit.getStyleClass().add("tile-unit");
+      verdict.getStyleClass().add("tile-verdict");
       value.setMinWidth(USE_PREF_SIZE);
       HBox number = new HBox(4, value, unit);
       number.setAlignment(Pos.BASELINE_LEFT);
@@ -143,10 +147,8 @@ final class FigureTiles extends Region {
               .within()
               .map(is -> Text.of(is ? "tile.mark.within" : "tile.mark.not", judged))
               .orElse(judged));
-      String look = figure.within().map(is -> is ? "tile-fits" : "tile-wrong").orElse("tile-unit");
-      if (!verdict.getStyleClass().contains(look)) {
-        verdict.getStyleClass().setAll("label", look);
-      }
+      verdict.pseudoClassStateChanged(FITS, figure.within().equals(Optional.of(true)));
+      verdict.pseudoClassStateChanged(WRONG, figure.within().equals(Optional.of(false)));
       setAccessibleText(
           Text.of("tile.name", name.getText(), value.getText(), withUnit, verdict.getText()));
     }

@@ -35,7 +35,7 @@ final class JudgedList extends HeightCachingBox {
     }
   }
 
-  private static final class Row extends HBox {
+  private static final class Row extends HeightCachingRow {
     private final StandingMark mark = new StandingMark();
     private final Label name = new WrappedLabel("", "judged-name");
     private final Label why = new WrappedLabel("", "soft");
@@ -43,6 +43,7 @@ final class JudgedList extends HeightCachingBox {
     private final Label shouldBe = new WrappedLabel("", "judged-should");
 
     Row() {
+      super(0);
       getStyleClass().add("judged-row");
       setAlignment(Pos.CENTER_LEFT);
       VBox words = new HeightCachingBox(0, name, why);

@@ -3,8 +3,10 @@ package zebrawood.desktop.sheet;
 import java.io.ByteArrayInputStream;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Supplier;
 import javafx.css.PseudoClass;
 import javafx.geometry.VPos;
@@ -32,6 +34,10 @@ import zebrawood.records.picture.Canvas;
 final class SceneCanvas implements Canvas {
   private static final String TURN_ARROW =
       "M 2 9 A 7 7 0 1 1 9 16 L 9 13 M 9 16 L 12.5 13.2 M 9 16 L 12.2 18.6";
+
+  /** To put in anew what lies elsewhere costs its style; beyond so many all are put in at once. */
+  private static final int MOST_MOVED = 12;
+
   private final Region region;
   private final Map<String, List<Node>> kept = new HashMap<>();
   private final Map<String, Integer> used = new HashMap<>();
@@ -52,13 +58,40 @@ final class SceneCanvas implements Canvas {
     order.clear();
   }
 
-  /** Puts what was drawn into the region, when anything came or went. */
+  /** Puts what was drawn into the region; what is not drawn any more stays there, hidden. */
   void end() {
     List<Node> shown = children.get();
-    if (!order.equals(shown)) {
+    Set<Node> drawn = new HashSet<>(order);
+    if (!shown.isEmpty() && !putIn(shown, drawn)) {
       shown.clear();
+    }
+    if (shown.isEmpty()) {
       shown.addAll(order);
     }
+    shown.forEach(node -> node.setVisible(drawn.contains(node)));
+  }
+
+  /** False where too much of what is there lies in another order than it was drawn in. */
+  private boolean putIn(List<Node> shown, Set<Node> drawn) {
+    int at = 0;
+    int moved = 0;
+    for (Node node : order) {
+      while (at < shown.size() && !drawn.contains(shown.get(at))) {
+        at++;
+      }
+      if (at == shown.size() || shown.get(at) != node) {
+        if (node.getParent() == region) {
+          moved++;
+          if (moved > MOST_MOVED) {
+            return false;
+          }
+          shown.remove(node);
+        }
+        shown.add(at, node);
+      }
+      at++;
+    }
+    return true;
   }
 
   /** States of a node are its pseudo-classes. */

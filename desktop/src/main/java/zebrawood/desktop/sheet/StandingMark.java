@@ -1,7 +1,9 @@
 package zebrawood.desktop.sheet;
 
+import java.util.EnumMap;
 import java.util.List;
-import javafx.scene.Node;
+import java.util.Map;
+import javafx.scene.Group;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Arc;
 import javafx.scene.shape.ArcType;
@@ -15,6 +17,9 @@ import zebrawood.ledger.Standing;
 /** A standing by shape first, colour second: tick, half disc, diamond, ring. */
 public final class StandingMark extends Pane {
   private static final double RADIUS = 8;
+
+  /** Those that were shown so far: to be made anew would cost their style each time. */
+  private final Map<JudgedLine.Mark, Group> groups = new EnumMap<>(JudgedLine.Mark.class);
 
   private JudgedLine.Mark shown;
 
@@ -46,7 +51,15 @@ public final class StandingMark extends Pane {
       return;
     }
     shown = mark;
-    List<Node> shapes =
+    Group now = groups.computeIfAbsent(mark, StandingMark::drawn);
+    if (now.getParent() == null) {
+      getChildren().add(now);
+    }
+    groups.values().forEach(group -> group.setVisible(group == now));
+  }
+
+  private static Group drawn(JudgedLine.Mark mark) {
+    return new Group(
         switch (mark) {
           case FITS ->
               List.of(
@@ -64,8 +77,7 @@ public final class StandingMark extends Pane {
                   styled(new Rectangle(9, 5, 2, 6), "mark-sign"),
                   styled(new Rectangle(9, 12.6, 2, 2), "mark-sign"));
           case NOT_KNOWN -> List.of(styled(new Circle(10, 10, RADIUS), "mark-open"));
-        };
-    getChildren().setAll(shapes);
+        });
   }
 
   private static Shape styled(Shape shape, String styleClass) {
