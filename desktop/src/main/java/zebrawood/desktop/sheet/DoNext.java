@@ -103,6 +103,7 @@ public final class DoNext extends HeightCachingBox {
     showIf(first, !steps.isEmpty());
     showFirst(further, steps.size() - 1);
     showFirst(warnings, warningWords.size());
+    forget(steps.size(), warningWords.size());
     caution.setText(cautionWords);
     showIf(caution, !cautionWords.isEmpty());
     show(primary, one);
@@ -119,6 +120,15 @@ public final class DoNext extends HeightCachingBox {
     for (int i = 0; i < rows.size(); i++) {
       showIf(rows.get(i), i < count);
     }
+  }
+
+  /** What is hidden says nothing, to whoever looks for words. */
+  private void forget(int steps, int warned) {
+    if (steps == 0) {
+      first.forget();
+    }
+    further.stream().skip(Math.max(0, steps - 1)).forEach(Row::forget);
+    warnings.stream().skip(warned).forEach(label -> label.setText(""));
   }
 
   private static void showIf(Node node, boolean shown) {
@@ -177,6 +187,15 @@ public final class DoNext extends HeightCachingBox {
       small.setText(step.small());
       showIf(small, !step.small().isEmpty());
       setAccessibleText(step.inOneLine());
+    }
+
+    void forget() {
+      where.setText("");
+      big.setText("");
+      if (amount != null) {
+        amount.setText("");
+      }
+      small.setText("");
     }
 
     void setLong(boolean isLong) {
