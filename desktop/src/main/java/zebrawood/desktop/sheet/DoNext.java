@@ -28,6 +28,10 @@ public final class DoNext extends HeightCachingBox {
   private static final int SHORT = 60;
 
   private static final double LEAST_STEPS = 80;
+
+  /** Where there is less room the buttons come before a picture. */
+  private static final double LEAST_FOR_PICTURE = 380;
+
   private static final double AMOUNT_WIDTH = 128;
 
   /** More letters are no amount, but a sentence. */
@@ -71,6 +75,7 @@ public final class DoNext extends HeightCachingBox {
   /** A small picture between the steps and the caution. */
   void setBeside(Region picture) {
     getChildren().add(getChildren().indexOf(caution), picture);
+    heightProperty().subscribe(h -> showIf(picture, h.doubleValue() > LEAST_FOR_PICTURE));
   }
 
   /** A button's words, and whether it can be pressed. */
