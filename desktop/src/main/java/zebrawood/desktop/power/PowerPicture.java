@@ -24,6 +24,9 @@ import zebrawood.words.Message;
  * it what the dial gave, and what the scale gives now and gave when the jobs were made.
  */
 final class PowerPicture {
+  /** Words that keep clear of the needle's pivot in a small dial. */
+  private static final double BELOW_PIVOT = 17;
+
   private static final double SIDE = 14;
   private static final double LEFT = 62;
   private static final double BOTTOM = 34;
@@ -158,7 +161,7 @@ final class PowerPicture {
             ? Text.of("power.picture.read", Amount.of(read.getAsDouble(), MA, 1))
             : Text.of("power.picture.not-read"),
         x,
-        y + radius * 0.3,
+        y + Math.max(BELOW_PIVOT, radius * 0.3),
         Math.max(80, 1.5 * radius),
         "plan-now");
   }
