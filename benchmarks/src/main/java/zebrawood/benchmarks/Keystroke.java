@@ -165,9 +165,13 @@ public final class Keystroke {
             "power-share", "75"));
     Map<String, String> square =
         Map.of("field-across", "100.8", "field-rising", "142.05", "field-falling", "140.75");
+    Map<String, String> room =
+        Map.of("site-earth", "0.12", "site-humidity", "55", "site-coolant", "20");
+    Map<String, String> loop =
+        Map.of("cooling-humidity", "68", "cooling-coolant", "20.5", "cooling-after-hour", "23.1");
     return List.of(
-        new Sheet("site", "site", "Alder", Map.of(), "site-room", "20", "20.5"),
-        new Sheet("cooling", "cooling", "Alder", Map.of(), "cooling-room", "20", "20.5"),
+        new Sheet("site", "site", "Alder", room, "site-room", "20", "20.5"),
+        new Sheet("cooling", "cooling", "Alder", loop, "cooling-room", "20", "26.5"),
         new Sheet("start", "start-up", "Alder", Map.of(), "start-coolant", "18", "18.5"),
         new Sheet(
             "controller",
