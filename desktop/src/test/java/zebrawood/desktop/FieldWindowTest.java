@@ -110,6 +110,27 @@ class FieldWindowTest extends WindowTest {
                 == 2);
   }
 
+  @Test
+  void practiceLeavesTheRecordAlone() {
+    open("Bryony", "field");
+    press("#practise");
+    press("#read-all");
+    measured();
+    press("#field-shimmed");
+    assertThat(shows("#event-kinds")).isFalse();
+    assertThat(told("nothing is put down while you practise")).isTrue();
+    press("#secondary");
+    fill("#field-tolerance", "0.1");
+    fill("#field-resolution", "0.05");
+    fill("#field-commanded", "100");
+    fill("#field-across", "112");
+    fill("#field-up", "100");
+    assertThat(page()).contains("The focus of this lens does not hold");
+    unfold();
+    press("#field-shimmed");
+    assertThat(shows("#event-kinds")).isTrue();
+  }
+
   private double middleOf(List<Line> lines, double height) {
     return lines.stream()
         .filter(l -> Math.abs(l.getStartY() - height) < 1 && Math.abs(l.getEndY() - height) < 1)

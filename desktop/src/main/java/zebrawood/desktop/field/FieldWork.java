@@ -141,6 +141,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
       new ReadOnlyObjectWrapper<>(Message.of("field.hatch.needs"));
   private Optional<Boolean> focusHolds = Optional.empty();
   private List<Entry> recorded = List.of();
+  private boolean onStandIn;
 
   public FieldWork(Ledger ledger, DisplayUnits units) {
     super(new StationForm("field", units));
@@ -435,7 +436,11 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   }
 
   private void shimmed() {
-    context().ifPresent(c -> c.host().askEvent(EventKind.HEAD_SHIMMED));
+    if (onStandIn) {
+      tiltSaid.set(Message.of("field.tilt.practice"));
+    } else {
+      context().ifPresent(c -> c.host().askEvent(EventKind.HEAD_SHIMMED));
+    }
   }
 
   private Message shim(String key, HeadTilt.Lean lean, double baseMm) {
@@ -558,6 +563,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   @Override
   public void recordChanged(List<Entry> entries) {
     recorded = entries;
+    onStandIn = false;
     context()
         .ifPresent(c -> {
           Optional<Station> focus =
@@ -687,6 +693,7 @@ public final class FieldWork extends StationWork<FieldVisit.Readings, FieldVisit
   void forgetRecord() {
     focusHolds = Optional.empty();
     recorded = List.of();
+    onStandIn = true;
   }
 
   /** The first so many rows of the pointer. */

@@ -369,6 +369,8 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
       practice.flatMap(Practice::score).ifPresent(s -> workshop.say(Text.words().sentence(s)));
       practice.ifPresent(Practice::end);
       recorder.fillAgain();
+      // What the stand-in had nothing of, the record tells again.
+      refresh();
     } else if (recorder.correcting()) {
       recorder.stopCorrecting();
     } else {
