@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
 import java.util.function.ToDoubleFunction;
 import javafx.application.Platform;
@@ -93,9 +94,16 @@ public final class Keystroke {
     CountDownLatch started = new CountDownLatch(1);
     Platform.startup(started::countDown);
     started.await();
-    new Keystroke().run(file, List.of(args));
+    int code = 0;
+    try {
+      new Keystroke().run(file, List.of(args));
+    } catch (ExecutionException e) {
+      // The toolkit's thread would keep the process for ever.
+      e.printStackTrace();
+      code = 1;
+    }
     Platform.exit();
-    System.exit(0);
+    System.exit(code);
   }
 
   private void run(Path file, List<String> only) throws Exception {
@@ -166,7 +174,13 @@ public final class Keystroke {
     Map<String, String> square =
         Map.of("field-across", "100.8", "field-rising", "142.05", "field-falling", "140.75");
     Map<String, String> room =
-        Map.of("site-earth", "0.12", "site-humidity", "55", "site-coolant", "20");
+        Map.of(
+            "site-earth", "0.12",
+            "site-humidity", "55",
+            "site-clearance", "300",
+            "site-fuse-fitted", "16",
+            "site-way-3-first", "1200",
+            "site-way-3-second", "2000");
     Map<String, String> loop =
         Map.of("cooling-humidity", "68", "cooling-coolant", "20.5", "cooling-after-hour", "23.1");
     return List.of(
