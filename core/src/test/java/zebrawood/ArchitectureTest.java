@@ -15,7 +15,7 @@ import java.util.Set;
 @AnalyzeClasses(packages = "zebrawood", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
   private static final Set<String> SHARED =
-      Set.of("quantity", "words", "measure", "machine", "ledger", "climate", "marks");
+      Set.of("quantity", "words", "measure", "machine", "ledger", "station", "climate", "marks");
 
   @ArchTest
   static final ArchRule noScreen =
@@ -69,13 +69,7 @@ class ArchitectureTest {
       noClasses()
           .that()
           .resideInAnyPackage(
-              "zebrawood.quantity..",
-              "zebrawood.words..",
-              "zebrawood.measure..",
-              "zebrawood.machine..",
-              "zebrawood.ledger..",
-              "zebrawood.climate..",
-              "zebrawood.marks..")
+              SHARED.stream().map(name -> "zebrawood." + name + "..").toArray(String[]::new))
           .should()
           .dependOnClassesThat(
               com.tngtech.archunit.base.DescribedPredicate.describe(

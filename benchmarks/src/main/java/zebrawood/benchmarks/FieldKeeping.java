@@ -16,6 +16,7 @@ import zebrawood.devices.picture.PictureFile;
 import zebrawood.field.CommandTable;
 import zebrawood.field.Field;
 import zebrawood.field.FieldFinding;
+import zebrawood.field.FieldFinding.OfGrid;
 import zebrawood.field.FieldReadings;
 import zebrawood.field.FieldReadings.Point;
 import zebrawood.field.FieldScan;
@@ -79,7 +80,7 @@ public final class FieldKeeping {
         throw new IllegalStateException();
       }
       long middle = System.nanoTime();
-      FieldFinding f =
+      OfGrid f =
           FieldScan.solve(
               readings(file, pxX, pxY, crosses), PictureFile.read("imagePath", file.toString()));
       long end = System.nanoTime();
@@ -171,10 +172,10 @@ public final class FieldKeeping {
         new FieldReadings(
             SCANNED_MM, STEP_MM, 0.1, Optional.empty(), Optional.of(points), OptionalInt.of(257));
     List<Double> times = new ArrayList<>();
-    FieldFinding f = Field.solve(readings);
+    OfGrid f = (OfGrid) Field.solve(readings);
     for (int i = 0; i < 5; i++) {
       long start = System.nanoTime();
-      f = Field.solve(readings);
+      f = (OfGrid) Field.solve(readings);
       times.add((System.nanoTime() - start) / 1e6);
     }
     CommandTable table = new CommandTable(f.table().orElseThrow(), SCANNED_MM);
@@ -234,10 +235,16 @@ public final class FieldKeeping {
         double[] lies = head.place(u, v);
         points.add(new Point(u, v, read(lies[0]), read(lies[1])));
       }
-      FieldFinding f =
-          Field.solve(
-              new FieldReadings(
-                  field, STEP_MM, 0.1, Optional.empty(), Optional.of(points), OptionalInt.of(23)));
+      OfGrid f =
+          (OfGrid)
+              Field.solve(
+                  new FieldReadings(
+                      field,
+                      STEP_MM,
+                      0.1,
+                      Optional.empty(),
+                      Optional.of(points),
+                      OptionalInt.of(23)));
       double most = 0;
       for (FieldFinding.Row row : f.table().orElseThrow()) {
         double[] lies = head.place(row.commandXMm(), row.commandYMm());
@@ -270,17 +277,17 @@ public final class FieldKeeping {
   }
 
   /** With shift, scale, rotation and skew alone. */
-  private static double plainOff(StandInHead head, FieldFinding f, FieldFinding.Row row) {
+  private static double plainOff(StandInHead head, OfGrid f, FieldFinding.Row row) {
     double turn = f.rotationMrad().getAsDouble() / 1000;
-    double skew = f.skewMrad().getAsDouble() / 1000;
+    double skew = f.skewMrad().value() / 1000;
     double x = row.xMm() - f.shiftXMm().getAsDouble();
     double y = row.yMm() - f.shiftYMm().getAsDouble();
     double ax = turn + skew / 2;
     double ay = turn - skew / 2;
     // x, y = c1 (cos ax, sin ax) / scaleX + c2 (-sin ay, cos ay) / scaleY.
     double det = Math.cos(ax) * Math.cos(ay) + Math.sin(ax) * Math.sin(ay);
-    double c1 = (Math.cos(ay) * x + Math.sin(ay) * y) / det * f.scaleX();
-    double c2 = (Math.cos(ax) * y - Math.sin(ax) * x) / det * f.scaleY();
+    double c1 = (Math.cos(ay) * x + Math.sin(ay) * y) / det * f.scaleX().value();
+    double c2 = (Math.cos(ax) * y - Math.sin(ax) * x) / det * f.scaleY().value();
     double[] lies = head.place(c1, c2);
     return Math.hypot(lies[0] - row.xMm(), lies[1] - row.yMm());
   }

@@ -72,9 +72,9 @@ public final class FocusFinding {
       if (f.verdict() != Verdict.ADJUST) {
         continue;
       }
-      double off = Math.abs(f.focusGapMm().getAsDouble() - ramp.beam.focusGapMm());
+      double off = Math.abs(f.focusGapMm().orElseThrow().value() - ramp.beam.focusGapMm());
       errors.add(off / ramp.beam.rayleighMm());
-      held += off <= 2 * f.focusGapMmUncertainty().getAsDouble() ? 1 : 0;
+      held += off <= 2 * f.focusGapMm().orElseThrow().uncertainty() ? 1 : 0;
       wrong += off > f.depthOfFocusMm().getAsDouble() / 2 ? 1 : 0;
     }
     System.out.printf(
@@ -134,9 +134,9 @@ public final class FocusFinding {
         widthErrors.add(1000 * Math.abs(s.lineWidthMm() - truth));
       }
       if (f.verdict() == Verdict.ADJUST) {
-        double off = Math.abs(f.focusGapMm().getAsDouble() - ramp.beam.focusGapMm());
+        double off = Math.abs(f.focusGapMm().orElseThrow().value() - ramp.beam.focusGapMm());
         errors.add(off / ramp.beam.rayleighMm());
-        held += off <= 2 * f.focusGapMmUncertainty().getAsDouble() ? 1 : 0;
+        held += off <= 2 * f.focusGapMm().orElseThrow().uncertainty() ? 1 : 0;
       }
     }
     System.out.printf(

@@ -16,8 +16,8 @@ import zebrawood.power.Ceiling;
 import zebrawood.power.CeilingFinding;
 import zebrawood.power.CeilingReadings;
 import zebrawood.power.CurveFit;
+import zebrawood.power.CurvePoint;
 import zebrawood.power.FittedCurve;
-import zebrawood.power.PowerPoint;
 import zebrawood.power.RescaleFinding.Setting;
 import zebrawood.power.RescaleReadings;
 import zebrawood.power.Rescaling;
@@ -91,10 +91,10 @@ public final class PowerKeeping {
                   supply.resolutionMa(),
                   samples));
       if (f.dialPercent().isPresent()) {
-        double off = Math.abs(supply.currentMa(f.dialPercent().getAsDouble()) - 25.5);
+        double off = Math.abs(supply.currentMa(f.dialPercent().orElseThrow().value()) - 25.5);
         errors.add(off);
         double slope = supply.currentMa(60) - supply.currentMa(59);
-        held += off <= 2 * f.dialPercentUncertainty().getAsDouble() * slope ? 1 : 0;
+        held += off <= 2 * f.dialPercent().orElseThrow().uncertainty() * slope ? 1 : 0;
       }
     }
     errors.sort(Double::compare);
@@ -113,9 +113,9 @@ public final class PowerKeeping {
     int none = 0;
     for (int i = 0; i < count; i++) {
       StandInSupply supply = supply(random, tube(random, 6000, 1), 65);
-      List<PowerPoint> read = new ArrayList<>();
+      List<CurvePoint> read = new ArrayList<>();
       for (double percent = 10; percent <= 100; percent += 10) {
-        read.add(new PowerPoint(percent, supply.readWatts(percent)));
+        read.add(new CurvePoint(percent, supply.readWatts(percent)));
       }
       Optional<FittedCurve> curve = CurveFit.of(read, 0.1, 2);
       if (curve.isEmpty()) {
@@ -229,11 +229,11 @@ public final class PowerKeeping {
           .append(",\"plywood, birch\",3 mm\r\n");
     }
     Files.writeString(list, text);
-    List<PowerPoint> before = new ArrayList<>();
-    List<PowerPoint> after = new ArrayList<>();
+    List<CurvePoint> before = new ArrayList<>();
+    List<CurvePoint> after = new ArrayList<>();
     for (double p = 10; p <= 100; p += 10) {
-      before.add(new PowerPoint(p, 0.95 * (p - 8)));
-      after.add(new PowerPoint(p, 0.84 * (p - 9)));
+      before.add(new CurvePoint(p, 0.95 * (p - 8)));
+      after.add(new CurvePoint(p, 0.84 * (p - 9)));
     }
     List<Double> ratios = new ArrayList<>();
     List<Double> times = new ArrayList<>();

@@ -1,6 +1,7 @@
 package zebrawood.bed;
 
 import java.util.List;
+import zebrawood.measure.Estimate;
 import zebrawood.measure.Verdict;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
@@ -18,10 +19,8 @@ import zebrawood.words.Message;
  * @param lowest where it lies lowest below it
  */
 public record BedFinding(
-    double slopeXMmPerM,
-    double slopeXMmPerMUncertainty,
-    double slopeYMmPerM,
-    double slopeYMmPerMUncertainty,
+    Estimate slopeXMmPerM,
+    Estimate slopeYMmPerM,
     List<ScrewTurn> screws,
     double peakToValleyNowMm,
     double peakToValleyAfterMm,

@@ -3,7 +3,6 @@ package zebrawood.bed;
 import java.util.ArrayList;
 import java.util.List;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Finding;
 import zebrawood.measure.Verdict;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
@@ -32,7 +31,7 @@ public final class FeelCheck {
 
   /** Without figures: verdict and sentences only. */
   public record FeelFinding(Verdict verdict, List<Advice> advice, List<Message> warnings)
-      implements Finding {}
+      implements BedVisitFinding {}
 
   public static FeelFinding judge(FeelReadings readings) {
     List<FeltPlace> places = readings.places();

@@ -1,16 +1,12 @@
 package zebrawood.bed;
 
-import zebrawood.measure.Finding;
+import zebrawood.measure.Estimate;
 
 /** What the findings for screws and for shims have in common. */
-public sealed interface LevelFinding extends Finding permits BedFinding, ShimFinding {
-  double slopeXMmPerM();
+public sealed interface LevelFinding extends BedVisitFinding permits BedFinding, ShimFinding {
+  Estimate slopeXMmPerM();
 
-  double slopeXMmPerMUncertainty();
-
-  double slopeYMmPerM();
-
-  double slopeYMmPerMUncertainty();
+  Estimate slopeYMmPerM();
 
   double peakToValleyNowMm();
 

@@ -41,13 +41,9 @@ public final class Levelling {
     List<ScrewTurn> turns =
         readings.screws().stream().map(screw -> turn(screw, target, surface)).toList();
     Verdict verdict = level.verdict();
-    Estimate slopeX = surface.slopeX();
-    Estimate slopeY = surface.slopeY();
     return new BedFinding(
-        perMetre(slopeX.value()),
-        1000 * slopeX.uncertainty(),
-        perMetre(slopeY.value()),
-        1000 * slopeY.uncertainty(),
+        perMetre(surface.slopeX(), 1),
+        perMetre(surface.slopeY(), 1),
         turns,
         level.nowMm,
         level.warpMm,
@@ -60,8 +56,13 @@ public final class Levelling {
         level.warnings());
   }
 
-  static double perMetre(double slope) {
-    return Numbers.snap(1000 * slope, LevelFit.NOTHING_MM);
+  /**
+   * @param sign -1 for what hangs over the surface
+   */
+  static Estimate perMetre(Estimate slope, double sign) {
+    return new Estimate(
+        Numbers.snap(1000 * (sign * slope.value()), LevelFit.NOTHING_MM),
+        1000 * slope.uncertainty());
   }
 
   /** The height to come to, and the place whose height that is on the plane. */
@@ -112,10 +113,8 @@ public final class Levelling {
     int eighths = (int) Math.round(8 * turns);
     return new ScrewTurn(
         screw.id(),
-        rise,
-        riseUncertainty,
-        turns,
-        riseUncertainty / screw.pitchMm(),
+        new Estimate(rise, riseUncertainty),
+        new Estimate(turns, riseUncertainty / screw.pitchMm()),
         direction,
         clockwise ? eighths : -eighths);
   }
@@ -154,22 +153,22 @@ public final class Levelling {
   private static void addTurns(List<Advice> advice, List<ScrewTurn> turns) {
     turns.stream()
         .filter(t -> t.direction() != TurnDirection.NONE)
-        .sorted(Comparator.comparingDouble(ScrewTurn::turns).reversed())
+        .sorted(Comparator.comparingDouble((ScrewTurn t) -> t.turns().value()).reversed())
         .map(Levelling::sentence)
         .forEach(advice::add);
   }
 
   private static Advice sentence(ScrewTurn turn) {
     return Advice.act(
-            turn.turns() > 1 ? "bed.levelling.turns" : "bed.levelling.turn",
+            turn.turns().value() > 1 ? "bed.levelling.turns" : "bed.levelling.turn",
             turn.id(),
-            Amount.of(turn.turns(), Quantity.TURNS, 2),
+            Amount.of(turn.turns().value(), Quantity.TURNS, 2),
             turn.direction(),
             turn.eighths() == 0
                 ? Message.of("bed.levelling.less-than")
                 : Message.of("bed.levelling.about", turn.roundedTurns()))
         .because(
-            turn.riseMm() > 0 ? "bed.levelling.up" : "bed.levelling.down",
-            Amount.mm(Math.abs(turn.riseMm()), 2));
+            turn.riseMm().value() > 0 ? "bed.levelling.up" : "bed.levelling.down",
+            Amount.mm(Math.abs(turn.riseMm().value()), 2));
   }
 }

@@ -1,5 +1,6 @@
 package zebrawood.bed;
 
+import zebrawood.measure.Estimate;
 import zebrawood.measure.TurnDirection;
 
 /**
@@ -10,13 +11,7 @@ import zebrawood.measure.TurnDirection;
  * @param eighths the same rounded to eighths of a turn, clockwise positive
  */
 public record ScrewTurn(
-    String id,
-    double riseMm,
-    double riseMmUncertainty,
-    double turns,
-    double turnsUncertainty,
-    TurnDirection direction,
-    int eighths) {
+    String id, Estimate riseMm, Estimate turns, TurnDirection direction, int eighths) {
 
   /** Eighths in lowest terms, such as "3/8" or "1 1/4"; "0" for less than a sixteenth. */
   public String roundedTurns() {

@@ -1,6 +1,7 @@
 package zebrawood.bed;
 
 import java.util.List;
+import zebrawood.measure.Estimate;
 import zebrawood.measure.Verdict;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
@@ -15,10 +16,8 @@ import zebrawood.words.Message;
  * @param warpMm the same figure: what no shim cures
  */
 public record ShimFinding(
-    double slopeXMmPerM,
-    double slopeXMmPerMUncertainty,
-    double slopeYMmPerM,
-    double slopeYMmPerMUncertainty,
+    Estimate slopeXMmPerM,
+    Estimate slopeYMmPerM,
     List<Shim> shims,
     double peakToValleyNowMm,
     double peakToValleyAfterMm,

@@ -48,14 +48,12 @@ public final class Shimming {
     for (Foot foot : readings.feet()) {
       Estimate lower = surface.differenceMm(highest.xMm(), highest.yMm(), foot.xMm(), foot.yMm());
       double thickness = Math.max(0, Numbers.snap(sign * lower.value(), LevelFit.NOTHING_MM));
-      shims.add(new Shim(foot.id(), thickness, lower.uncertainty()));
+      shims.add(new Shim(foot.id(), new Estimate(thickness, lower.uncertainty())));
     }
     Verdict verdict = level.verdict();
     return new ShimFinding(
-        Levelling.perMetre(sign * surface.slopeX().value()),
-        1000 * surface.slopeX().uncertainty(),
-        Levelling.perMetre(sign * surface.slopeY().value()),
-        1000 * surface.slopeY().uncertainty(),
+        Levelling.perMetre(surface.slopeX(), sign),
+        Levelling.perMetre(surface.slopeY(), sign),
         shims,
         level.nowMm,
         level.warpMm,
@@ -87,12 +85,12 @@ public final class Shimming {
 
   private static void addShims(List<Advice> advice, List<Shim> shims, Message what) {
     shims.stream()
-        .filter(s -> s.thicknessMm() > 0)
-        .sorted(Comparator.comparingDouble(Shim::thicknessMm).reversed())
+        .filter(s -> s.thicknessMm().value() > 0)
+        .sorted(Comparator.comparingDouble((Shim s) -> s.thicknessMm().value()).reversed())
         .map(s ->
             Advice.act(
                 "bed.shimming.put-under-foot",
-                Amount.of(s.thicknessMm(), Quantity.LENGTH, 2),
+                Amount.of(s.thicknessMm().value(), Quantity.LENGTH, 2),
                 s.id(),
                 what))
         .forEach(advice::add);

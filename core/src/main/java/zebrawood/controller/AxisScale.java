@@ -2,6 +2,7 @@ package zebrawood.controller;
 
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
+import zebrawood.measure.Estimate;
 import zebrawood.words.Message;
 
 /**
@@ -50,8 +51,7 @@ public final class AxisScale {
    * @param travelThatDecidesMm the commanded travel that would
    */
   public record Finding(
-      double factor,
-      double factorUncertainty,
+      Estimate factor,
       OptionalDouble stepsPerMm,
       boolean within,
       boolean decides,
@@ -65,8 +65,7 @@ public final class AxisScale {
     double off = Math.abs(factor - 1);
     boolean decides = uncertainty <= tolerance / 2;
     return new Finding(
-        factor,
-        uncertainty,
+        new Estimate(factor, uncertainty),
         r.stepsPerMm.isPresent()
             ? OptionalDouble.of(r.stepsPerMm.getAsDouble() * factor)
             : OptionalDouble.empty(),

@@ -3,7 +3,6 @@ package zebrawood.controller;
 import java.util.List;
 import java.util.Optional;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.OwnSpelling;
 import zebrawood.words.Message;
 
 /**
@@ -11,7 +10,8 @@ import zebrawood.words.Message;
  *
  * @param dialect how this controller prints and names its settings
  * @param settings what it printed, or what was pasted
- * @param wiredAirAssistCode the code that switches the valve or pump on this machine
+ * @param wiredAirAssistCode what switches the valve or pump on this machine, as the controller
+ *     calls it; blank where nobody said it
  * @param head what is on it now, where heads are swapped; a laser where nobody says
  */
 public record ControllerReadings(
@@ -19,16 +19,22 @@ public record ControllerReadings(
     String settings,
     MachineFacts machine,
     JobSoftware jobSoftware,
-    AirCode wiredAirAssistCode,
+    String wiredAirAssistCode,
     Policy policy,
     Optional<Head> head) {
+
+  public ControllerReadings {
+    var accepts = new Accepts();
+    airCode(accepts, "wiredAirAssistCode", wiredAirAssistCode);
+    accepts.orThrow();
+  }
 
   public ControllerReadings(
       Dialect dialect,
       String settings,
       MachineFacts machine,
       JobSoftware jobSoftware,
-      AirCode wiredAirAssistCode,
+      String wiredAirAssistCode,
       Policy policy) {
     this(dialect, settings, machine, jobSoftware, wiredAirAssistCode, policy, Optional.empty());
   }
@@ -56,19 +62,34 @@ public record ControllerReadings(
   /**
    * What the job software believes.
    *
+   * @param airAssistCode what it sends for air; blank where nobody said it
    * @param areaMm its work area
    * @param originCorner where its zero is
    */
   public record JobSoftware(
       double topPowerWord,
-      AirCode airAssistCode,
+      String airAssistCode,
       Units units,
       Optional<List<Double>> areaMm,
       Optional<Corner> originCorner) {
     public JobSoftware {
       areaMm = areaMm.map(List::copyOf);
-      new Accepts().positive("topPowerWord", topPowerWord, 1_000_000).orThrow();
+      var accepts = new Accepts().positive("topPowerWord", topPowerWord, 1_000_000);
+      airCode(accepts, "airAssistCode", airAssistCode);
+      accepts.orThrow();
       areaMm.ifPresent(area -> twoLengths("areaMm", area));
+    }
+  }
+
+  /** No controller's word is longer. */
+  private static final int LONGEST_AIR_CODE = 40;
+
+  private static void airCode(Accepts accepts, String field, String code) {
+    if (code.length() > LONGEST_AIR_CODE) {
+      accepts.complain(
+          field,
+          Message.of("json.letters", code.length()),
+          Message.of("json.at-most-letters", LONGEST_AIR_CODE));
     }
   }
 
@@ -91,17 +112,6 @@ public record ControllerReadings(
     CO2,
     FIBRE,
     UV
-  }
-
-  /** A code that switches air assist on. */
-  public enum AirCode implements OwnSpelling {
-    M7,
-    M8;
-
-    @Override
-    public String spelling() {
-      return name();
-    }
   }
 
   public enum Units {

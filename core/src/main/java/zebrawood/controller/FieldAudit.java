@@ -142,7 +142,7 @@ final class FieldAudit {
     Value advised = new Value.Number(right);
     if (Math.abs(mm.getAsDouble() - right) <= SAME_FIELD * right) {
       put(role, shown(printed.get()), advised, Severity.NOTE, because("as-the-lens"));
-    } else if (Audit.inchesFor(mm.getAsDouble(), right)) {
+    } else if (SpaceAudit.inchesFor(mm.getAsDouble(), right)) {
       put(
           role,
           shown(printed.get()),

@@ -7,32 +7,32 @@ import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import zebrawood.controller.ControllerFinding.Severity;
 import zebrawood.controller.ControllerFinding.Value;
-import zebrawood.controller.ControllerVisit.HomeAtStart;
-import zebrawood.controller.ControllerVisit.Judged;
-import zebrawood.controller.ControllerVisit.Motion;
-import zebrawood.controller.ControllerVisit.PanelAnswer;
-import zebrawood.controller.ControllerVisit.PanelStep;
-import zebrawood.controller.ControllerVisit.Proof;
-import zebrawood.controller.ControllerVisit.TwoMarks;
+import zebrawood.controller.ControllerVisitReadings.HomeAtStart;
+import zebrawood.controller.ControllerVisitReadings.Motion;
+import zebrawood.controller.ControllerVisitReadings.PanelAnswer;
+import zebrawood.controller.ControllerVisitReadings.PanelStep;
+import zebrawood.controller.ControllerVisitReadings.TwoMarks;
 import zebrawood.machine.Lens;
 import zebrawood.machine.Machine;
+import zebrawood.measure.PartFinding;
 import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
+import zebrawood.station.Proven;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
 
 /** Judges one visit to the controller; its settings are read once. */
 final class VisitAudit {
-  private final ControllerVisit visit;
+  private final ControllerVisitReadings visit;
   private final Machine machine;
   private final Settings settings;
   private final List<Advice> advice = new ArrayList<>();
   private final List<Message> warnings = new ArrayList<>();
   private final List<Verdict> verdicts = new ArrayList<>(List.of(Verdict.WITHIN));
 
-  VisitAudit(ControllerVisit visit, Machine machine) {
+  VisitAudit(ControllerVisitReadings visit, Machine machine) {
     this.visit = visit;
     this.machine = machine;
     settings =
@@ -43,7 +43,7 @@ final class VisitAudit {
                 Settings.parse(visit.named().orElseThrow().text(), visit.named().get().dialect()));
   }
 
-  Judged solve() {
+  ControllerVisitFinding solve() {
     Optional<ControllerFinding> audit = visit.numbered().map(r -> Audit.solve(r, settings));
     List<Difference> since = sinceLeft();
     boolean reset = Difference.looksLikeReset(since);
@@ -109,7 +109,7 @@ final class VisitAudit {
     if (advice.isEmpty()) {
       advice.add(Advice.leave("controller.controller-visit.leave").because(fits(audit, notJudged)));
     }
-    return new Judged(
+    return new ControllerVisitFinding(
         audit,
         fields.items(),
         notJudged,
@@ -212,7 +212,7 @@ final class VisitAudit {
   /** Steps that are worth writing: the reading decides, and the scale is off by no unit. */
   private static Optional<Double> steps(Optional<AxisScale.Finding> scale) {
     return scale
-        .filter(f -> f.decides() && !f.within() && !Audit.inchesFor(f.factor(), 1))
+        .filter(f -> f.decides() && !f.within() && !SpaceAudit.inchesFor(f.factor().value(), 1))
         .filter(f -> f.stepsPerMm().isPresent())
         .map(f -> Math.round(1000 * f.stepsPerMm().getAsDouble()) / 1000.0);
   }
@@ -283,7 +283,7 @@ final class VisitAudit {
               .because(
                   "controller.controller-visit.would-decide",
                   Amount.of(Math.ceil(f.travelThatDecidesMm()), Quantity.LENGTH, 0)));
-    } else if (!f.within() && Audit.inchesFor(f.factor(), 1)) {
+    } else if (!f.within() && SpaceAudit.inchesFor(f.factor().value(), 1)) {
       verdicts.add(Verdict.ADJUST);
       advice.add(
           Advice.act("controller.audit.look-at-units")
@@ -298,28 +298,21 @@ final class VisitAudit {
                       axis)
                   : Advice.act(
                       "controller.controller-visit.multiply-steps",
-                      Amount.of(f.factor(), Quantity.NUMBER, 5),
+                      Amount.of(f.factor().value(), Quantity.NUMBER, 5),
                       axis))
               .because(
                   "controller.controller-visit.goes-wrong-by",
-                  Amount.of(1000 * Math.abs(1 - 1 / f.factor()), Quantity.NUMBER, 1),
-                  Amount.of(1000 * f.factorUncertainty(), Quantity.NUMBER, 1)));
+                  Amount.of(1000 * Math.abs(1 - 1 / f.factor().value()), Quantity.NUMBER, 1),
+                  Amount.of(1000 * f.factor().uncertainty(), Quantity.NUMBER, 1)));
     }
   }
 
   private void proofs() {
-    for (Motion item : Motion.values()) {
-      if (!visit.asks(item, machine)) {
-        continue;
-      }
-      Optional<Proof> proof = visit.proofs().stream().filter(p -> p.item() == item).findFirst();
-      if (proof.isEmpty()) {
-        verdicts.add(Verdict.MEASURE_AGAIN);
-        advice.add(Advice.prove(Message.of(item)));
-      } else if (!proof.get().passed()) {
-        verdicts.add(Verdict.STOP);
-        advice.add(Advice.act("controller.not-so").because(Message.of(item)));
-      }
+    List<Motion> asked =
+        Stream.of(Motion.values()).filter(item -> visit.asks(item, machine)).toList();
+    for (PartFinding part : Proven.of(asked, visit.proofs()).parts(Verdict.STOP)) {
+      verdicts.add(part.verdict());
+      advice.addAll(part.advice());
     }
   }
 
@@ -347,7 +340,7 @@ final class VisitAudit {
     switch (step) {
       case READY, LEAST -> {
         verdicts.add(Verdict.MEASURE_AGAIN);
-        advice.add(Advice.act("controller.not-so").because(Message.of(step)));
+        advice.add(Advice.notSo(Message.of(step)));
       }
       case ENDED -> {
         verdicts.add(Verdict.STOP);

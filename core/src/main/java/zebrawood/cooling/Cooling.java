@@ -1,11 +1,10 @@
 package zebrawood.cooling;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import zebrawood.climate.Air;
 import zebrawood.climate.Bucket;
 import zebrawood.climate.Coldest;
@@ -15,6 +14,8 @@ import zebrawood.measure.PartFinding;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
+import zebrawood.station.Proven;
+import zebrawood.station.Visit;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
 
@@ -33,7 +34,18 @@ public final class Cooling {
   /** Pure water is below it; above, it tracks high voltage along the tube. */
   private static final double CONDUCTS_US_CM = 50;
 
+  public static final Visit<CoolingReadings, CoolingFinding> VISIT =
+      Visit.of(CoolingReadings.class, CoolingFinding.class, Cooling::solve, Cooling::figures)
+          .saying((r, f) -> f.said(r.limitC()));
+
   private Cooling() {}
+
+  /** What is proven of a loop: an interlock only where there is one. */
+  public static List<Item> asked(boolean flowSwitch) {
+    return Stream.of(Item.values())
+        .filter(item -> item != Item.FLOW_INTERLOCK || flowSwitch)
+        .toList();
+  }
 
   public static CoolingFinding solve(CoolingReadings r) {
     Air.Finding air = Air.solve(r.air());
@@ -41,7 +53,7 @@ public final class Cooling {
     Optional<Chiller.Finding> chiller = r.chiller().map(Chiller::solve);
     Optional<Coldest.Finding> coldest = r.coldest().map(Coldest::solve);
     List<PartFinding> parts = new ArrayList<>();
-    parts.add(proofs(r));
+    parts.addAll(Proven.of(asked(r.flowSwitch()), r.proofs()).parts(Verdict.STOP));
     parts.add(Air.judge(air));
     parts.add(warmth(r));
     Optional<SetPoint> setPoint =
@@ -74,29 +86,6 @@ public final class Cooling {
         verdict,
         advice,
         warnings(r, coldest));
-  }
-
-  private static PartFinding proofs(CoolingReadings r) {
-    Map<Item, Boolean> passed = new EnumMap<>(Item.class);
-    r.proofs().forEach(p -> passed.put(p.item(), p.passed()));
-    List<Advice> failed = new ArrayList<>();
-    List<Advice> open = new ArrayList<>();
-    for (Item item : Item.values()) {
-      if (item == Item.FLOW_INTERLOCK && !r.flowSwitch()) {
-        continue;
-      }
-      if (!passed.containsKey(item)) {
-        open.add(Advice.prove(Message.of(item)));
-      } else if (!passed.get(item)) {
-        failed.add(Advice.notSo(Message.of(item)));
-      }
-    }
-    if (!failed.isEmpty()) {
-      return new PartFinding(Verdict.STOP, failed, List.of());
-    }
-    return open.isEmpty()
-        ? PartFinding.within(Advice.act("cooling.cooling.loop-interlock-are"))
-        : new PartFinding(Verdict.MEASURE_AGAIN, open, List.of());
   }
 
   private static PartFinding warmth(CoolingReadings r) {

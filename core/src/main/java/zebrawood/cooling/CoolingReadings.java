@@ -7,7 +7,7 @@ import zebrawood.climate.Air;
 import zebrawood.climate.Bucket;
 import zebrawood.climate.Coldest;
 import zebrawood.measure.Accepts;
-import zebrawood.words.Message;
+import zebrawood.station.Proof;
 
 /**
  * One visit to the cooling: what was read, and what was proven by hand.
@@ -34,7 +34,7 @@ public record CoolingReadings(
     OptionalDouble setPointC,
     Optional<Coldest.Readings> coldest,
     boolean flowSwitch,
-    List<Proof> proofs) {
+    List<Proof<Item>> proofs) {
 
   /** What is proven by hand and eye. */
   public enum Item {
@@ -44,23 +44,13 @@ public record CoolingReadings(
     FLOW_INTERLOCK
   }
 
-  /**
-   * @param passed whether it was so
-   */
-  public record Proof(Item item, boolean passed) {}
-
   public CoolingReadings {
     proofs = List.copyOf(proofs);
     var accepts = new Accepts().between("limitC", limitC, 5, 60);
     afterHourC.ifPresent(c -> accepts.between("afterHourC", c, -40, 100));
     setPointC.ifPresent(c -> accepts.between("setPointC", c, -40, 60));
     conductivityUsCm.ifPresent(c -> accepts.between("conductivityUsCm", c, 0, 100_000));
-    if (proofs.stream().map(Proof::item).distinct().count() < proofs.size()) {
-      accepts.complain(
-          "proofs",
-          Message.of("cooling.cooling-readings.one-item-twice"),
-          Message.of("cooling.cooling-readings.each-item-once"));
-    }
+    Proof.eachOnce("proofs", proofs, accepts);
     accepts.orThrow();
   }
 }

@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zebrawood.field.FieldFinding.OfGrid;
 import zebrawood.field.FieldFinding.Row;
 import zebrawood.field.FieldReadings.Point;
 import zebrawood.field.FieldReadings.Square;
+import zebrawood.measure.Estimate;
 import zebrawood.measure.Resolution;
 import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
@@ -25,7 +27,7 @@ import zebrawood.words.Message;
  * best ({@link FieldMap}), inverted into a table.
  */
 public final class Field {
-  /** Marks over less of the field leave its edge to guessing. */
+  /** Below this share of the field its edge is extrapolated: a warning says so. */
   private static final double ENOUGH_OF_FIELD = 0.8;
 
   private static final int ALONG_EDGE = 60;
@@ -51,8 +53,8 @@ public final class Field {
    *
    * @param finding without its table, which takes longer than all the rest
    */
-  record Grid(FieldFinding finding, List<Point> points, FieldMap map, Head head) {
-    FieldFinding withTable() {
+  record Grid(OfGrid finding, List<Point> points, FieldMap map, Head head) {
+    OfGrid withTable() {
       return finding.with(table());
     }
 
@@ -110,26 +112,12 @@ public final class Field {
     boolean unsure = left > r.toleranceMm() / 2;
     Verdict verdict =
         unsure ? Verdict.MEASURE_AGAIN : edge > r.toleranceMm() ? Verdict.ADJUST : Verdict.WITHIN;
-    return new FieldFinding(
-        scaleX,
-        scaleY,
-        scaleX * error(r) / across,
-        scaleY * error(r) / up,
+    return new FieldFinding.OfSquare(
+        new Estimate(scaleX, scaleX * error(r) / across),
+        new Estimate(scaleY, scaleY * error(r) / up),
         edge,
         left,
         advised,
-        OptionalDouble.empty(),
-        OptionalDouble.empty(),
-        OptionalDouble.empty(),
-        OptionalDouble.empty(),
-        OptionalDouble.empty(),
-        OptionalDouble.empty(),
-        OptionalDouble.empty(),
-        OptionalDouble.empty(),
-        OptionalDouble.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
         verdict,
         List.of(
             unsure
@@ -215,24 +203,25 @@ public final class Field {
         unsure
             ? Verdict.MEASURE_AGAIN
             : Math.max(edge, most) > head.toleranceMm ? Verdict.ADJUST : Verdict.WITHIN;
-    FieldFinding finding =
-        new FieldFinding(
-            scaleX,
-            scaleY,
-            scaleX * Math.hypot(scaleX * map.noiseMm() * plain.errorX(), errors.scaleX),
-            scaleY * Math.hypot(scaleY * map.noiseMm() * plain.errorY(), errors.scaleY),
+    OfGrid finding =
+        new OfGrid(
+            new Estimate(
+                scaleX,
+                scaleX * Math.hypot(scaleX * map.noiseMm() * plain.errorX(), errors.scaleX)),
+            new Estimate(
+                scaleY,
+                scaleY * Math.hypot(scaleY * map.noiseMm() * plain.errorY(), errors.scaleY)),
             edge,
             left,
             advisedSquare(head, Math.max(errors.leastMm, map.noiseMm())),
             OptionalDouble.of(plain.shiftX()),
             OptionalDouble.of(plain.shiftY()),
             OptionalDouble.of(plain.rotationMrad()),
-            OptionalDouble.of(plain.skewMrad()),
-            OptionalDouble.of(map.noiseMm() * plain.errorOfSkewMrad()),
-            OptionalDouble.of(Math.sqrt(squares / points.size())),
-            OptionalDouble.of(map.heldBackRmsMm()),
-            OptionalDouble.of(most),
-            OptionalDouble.of(map.heldBackMostMm()),
+            new Estimate(plain.skewMrad(), map.noiseMm() * plain.errorOfSkewMrad()),
+            Math.sqrt(squares / points.size()),
+            map.heldBackRmsMm(),
+            most,
+            map.heldBackMostMm(),
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),

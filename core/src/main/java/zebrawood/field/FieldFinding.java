@@ -3,6 +3,7 @@ package zebrawood.field;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zebrawood.measure.Estimate;
 import zebrawood.measure.Finding;
 import zebrawood.measure.Verdict;
 import zebrawood.words.Advice;
@@ -11,93 +12,122 @@ import zebrawood.words.Message;
 /**
  * What a square or a grid says of the field. The scales multiply what is commanded; angles are
  * counter-clockwise.
- *
- * @param edgeErrorNowMm how far off a mark is at the edge, half a field from the centre
- * @param edgeUncertaintyMm what the reading error leaves there, one standard deviation
- * @param advisedSquareMm the smallest square for which that would be half of the tolerance; empty
- *     where it is larger than the field
- * @param table empty for a square, and where nobody asked for it
- * @param points as they were found in a scan, turned and moved onto the grid; empty where they were
- *     typed
- * @param missing marks that were not found in a scan
  */
-public record FieldFinding(
-    double scaleX,
-    double scaleY,
-    double scaleXUncertainty,
-    double scaleYUncertainty,
-    double edgeErrorNowMm,
-    double edgeUncertaintyMm,
-    OptionalDouble advisedSquareMm,
-    OptionalDouble shiftXMm,
-    OptionalDouble shiftYMm,
-    OptionalDouble rotationMrad,
-    OptionalDouble skewMrad,
-    OptionalDouble skewMradUncertainty,
-    OptionalDouble residualRmsNowMm,
-    OptionalDouble residualRmsAfterMm,
-    OptionalDouble maxErrorNowMm,
-    OptionalDouble maxErrorAfterMm,
-    Optional<List<Row>> table,
-    Optional<List<FieldReadings.Point>> points,
-    Optional<List<Missing>> missing,
-    Verdict verdict,
-    List<Advice> advice,
-    List<Message> warnings)
-    implements Finding {
-  /** Of a loose sheet: it tells neither place nor turn, and its marks were found in a picture. */
-  FieldFinding scanned(
-      List<FieldReadings.Point> found, List<Missing> notFound, List<Message> warned) {
-    return with(
-        OptionalDouble.empty(),
-        OptionalDouble.empty(),
-        OptionalDouble.empty(),
-        table,
-        Optional.of(found),
-        Optional.of(notFound),
-        warned);
-  }
+public sealed interface FieldFinding extends Finding {
+  Estimate scaleX();
 
-  FieldFinding with(List<Row> rows) {
-    return with(shiftXMm, shiftYMm, rotationMrad, Optional.of(rows), points, missing, warnings);
-  }
+  Estimate scaleY();
 
-  private FieldFinding with(
-      OptionalDouble shiftX,
-      OptionalDouble shiftY,
-      OptionalDouble turn,
-      Optional<List<Row>> rows,
-      Optional<List<FieldReadings.Point>> found,
-      Optional<List<Missing>> notFound,
-      List<Message> warned) {
-    return new FieldFinding(
-        scaleX,
-        scaleY,
-        scaleXUncertainty,
-        scaleYUncertainty,
-        edgeErrorNowMm,
-        edgeUncertaintyMm,
-        advisedSquareMm,
-        shiftX,
-        shiftY,
-        turn,
-        skewMrad,
-        skewMradUncertainty,
-        residualRmsNowMm,
-        residualRmsAfterMm,
-        maxErrorNowMm,
-        maxErrorAfterMm,
-        rows,
-        found,
-        notFound,
-        verdict,
-        advice,
-        warned);
+  /** How far off a mark is at the edge, half a field from the centre. */
+  double edgeErrorNowMm();
+
+  /** What the reading error leaves there, one standard deviation. */
+  double edgeUncertaintyMm();
+
+  /**
+   * The smallest square for which that would be half of the tolerance; empty where it is larger
+   * than the field.
+   */
+  OptionalDouble advisedSquareMm();
+
+  /** What one square says: the scale of each axis. */
+  record OfSquare(
+      Estimate scaleX,
+      Estimate scaleY,
+      double edgeErrorNowMm,
+      double edgeUncertaintyMm,
+      OptionalDouble advisedSquareMm,
+      Verdict verdict,
+      List<Advice> advice,
+      List<Message> warnings)
+      implements FieldFinding {}
+
+  /**
+   * What a grid says: the map of the whole field.
+   *
+   * @param shiftXMm of the head's centre to the right, and {@code shiftYMm} up; empty of a loose
+   *     sheet, which tells neither place nor turn
+   * @param rotationMrad mean of both axes
+   * @param skewMrad the x axis' rotation less the y axis'
+   * @param residualRmsNowMm how far marks lie off, root mean square
+   * @param residualRmsAfterMm the same of held-back marks after the full correction
+   * @param table empty where nobody asked for it
+   * @param points as they were found in a scan, turned and moved onto the grid; empty where they
+   *     were typed
+   * @param missing marks that were not found in a scan; empty where they were typed
+   */
+  record OfGrid(
+      Estimate scaleX,
+      Estimate scaleY,
+      double edgeErrorNowMm,
+      double edgeUncertaintyMm,
+      OptionalDouble advisedSquareMm,
+      OptionalDouble shiftXMm,
+      OptionalDouble shiftYMm,
+      OptionalDouble rotationMrad,
+      Estimate skewMrad,
+      double residualRmsNowMm,
+      double residualRmsAfterMm,
+      double maxErrorNowMm,
+      double maxErrorAfterMm,
+      Optional<List<Row>> table,
+      Optional<List<FieldReadings.Point>> points,
+      Optional<List<Missing>> missing,
+      Verdict verdict,
+      List<Advice> advice,
+      List<Message> warnings)
+      implements FieldFinding {
+    /** Of a loose sheet, whose marks were found in a picture. */
+    OfGrid scanned(List<FieldReadings.Point> found, List<Missing> notFound, List<Message> warned) {
+      OptionalDouble nobodyKnows = OptionalDouble.empty();
+      return with(
+          nobodyKnows,
+          nobodyKnows,
+          nobodyKnows,
+          table,
+          Optional.of(found),
+          Optional.of(notFound),
+          warned);
+    }
+
+    OfGrid with(List<Row> rows) {
+      return with(shiftXMm, shiftYMm, rotationMrad, Optional.of(rows), points, missing, warnings);
+    }
+
+    private OfGrid with(
+        OptionalDouble shiftX,
+        OptionalDouble shiftY,
+        OptionalDouble turn,
+        Optional<List<Row>> rows,
+        Optional<List<FieldReadings.Point>> found,
+        Optional<List<Missing>> notFound,
+        List<Message> warned) {
+      return new OfGrid(
+          scaleX,
+          scaleY,
+          edgeErrorNowMm,
+          edgeUncertaintyMm,
+          advisedSquareMm,
+          shiftX,
+          shiftY,
+          turn,
+          skewMrad,
+          residualRmsNowMm,
+          residualRmsAfterMm,
+          maxErrorNowMm,
+          maxErrorAfterMm,
+          rows,
+          found,
+          notFound,
+          verdict,
+          advice,
+          warned);
+    }
   }
 
   /** A mark, counted from the lower left, from 0. */
-  public record Missing(int column, int row) {}
+  record Missing(int column, int row) {}
 
   /** To hit x, y, command this. */
-  public record Row(double xMm, double yMm, double commandXMm, double commandYMm) {}
+  record Row(double xMm, double yMm, double commandXMm, double commandYMm) {}
 }

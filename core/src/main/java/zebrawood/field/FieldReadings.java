@@ -28,6 +28,10 @@ public record FieldReadings(
   static final int LEAST_POINTS = 9;
   private static final int MOST_POINTS = 40_000;
   static final int USUAL_TABLE = 65;
+
+  /** Rows and columns of a table. */
+  public static final int SMALLEST_TABLE = 2;
+
   public static final int LARGEST_TABLE = 1025;
 
   /** A mark that is further off than this share of the field is of another grid. */
@@ -40,7 +44,7 @@ public record FieldReadings(
             .positive("fieldMm", fieldMm, LARGEST_MM)
             .positive("resolutionMm", resolutionMm, LARGEST_MM)
             .positive("toleranceMm", toleranceMm, LARGEST_MM);
-    tableSize.ifPresent(n -> accepts.between("tableSize", n, 2, LARGEST_TABLE));
+    tableSize.ifPresent(n -> accepts.between("tableSize", n, SMALLEST_TABLE, LARGEST_TABLE));
     if (square.isPresent() == points.isPresent()) {
       accepts.complain(
           "square",

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.function.DoubleConsumer;
 import java.util.stream.IntStream;
 import zebrawood.field.FieldFinding.Missing;
+import zebrawood.field.FieldFinding.OfGrid;
 import zebrawood.field.FieldReadings.Point;
 import zebrawood.marks.MarkGrid;
 import zebrawood.marks.MarkGrid.Mark;
@@ -37,7 +38,7 @@ public final class FieldScan {
    * @throws UnusableReading when fewer than nine marks are found, or a whole outer row or column is
    *     missing
    */
-  public static FieldFinding solve(FieldScanReadings readings, Picture picture) {
+  public static OfGrid solve(FieldScanReadings readings, Picture picture) {
     return grid(readings, picture, share -> {}).withTable();
   }
 
@@ -77,7 +78,7 @@ public final class FieldScan {
     }
     Field.Grid grid =
         Field.ofGrid(readings.head(), points, new Field.Errors(0, scale.errorX(), scale.errorY()));
-    FieldFinding f = grid.finding();
+    OfGrid f = grid.finding();
     return new Field.Grid(
         f.scanned(points, missing(readings, marks), warnings(readings, f, off.size())),
         points,

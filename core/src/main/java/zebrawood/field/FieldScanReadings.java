@@ -41,7 +41,8 @@ public record FieldScanReadings(
             .positive("toleranceMm", toleranceMm, FieldReadings.LARGEST_MM);
     scale.check(accepts, "scale", FieldReadings.LARGEST_MM);
     scaleUp.ifPresent(up -> up.check(accepts, "scaleUp", FieldReadings.LARGEST_MM));
-    tableSize.ifPresent(n -> accepts.between("tableSize", n, 2, FieldReadings.LARGEST_TABLE));
+    tableSize.ifPresent(n ->
+        accepts.between("tableSize", n, FieldReadings.SMALLEST_TABLE, FieldReadings.LARGEST_TABLE));
     double widest = (Math.max(columns, rows) - 1) * pitchMm;
     if (accepts.fine() && widest > fieldMm * (1 + 1e-9)) {
       accepts.complain("pitchMm", pitchMm, Message.of("field.accepts.in-field"));

@@ -12,6 +12,9 @@ import zebrawood.machine.Build;
 
 /** The field station as the ledger knows it: a galvo head's, for each lens. */
 public final class FieldStation {
+  /** The station whose figures decide the field's size. */
+  public static final String FOCUS = "focus";
+
   private FieldStation() {}
 
   public static final Station STATION =
@@ -19,7 +22,7 @@ public final class FieldStation {
           "field",
           Phase.AIM_THE_BEAM,
           machine -> machine.build() == Build.GALVO,
-          Set.of("focus"),
+          Set.of(FOCUS),
           Map.of(
               EventKind.LENS_NEW, Doubt.READ_AGAIN,
               EventKind.HEAD_SHIMMED, Doubt.READ_AGAIN,

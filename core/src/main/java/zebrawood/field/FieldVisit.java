@@ -4,8 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.DoubleConsumer;
-import java.util.function.Function;
+import zebrawood.field.FieldFinding.OfGrid;
 import zebrawood.field.FieldReadings.Edges;
 import zebrawood.field.FieldReadings.Square;
 import zebrawood.field.FieldTask.ByGrid;
@@ -14,51 +13,31 @@ import zebrawood.field.FieldTask.BySquare;
 import zebrawood.field.FieldTask.Diagonals;
 import zebrawood.ledger.Figure;
 import zebrawood.measure.Estimate;
-import zebrawood.measure.Finding;
 import zebrawood.measure.PartFinding;
-import zebrawood.measure.Picture;
 import zebrawood.measure.Resolution;
-import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
+import zebrawood.station.Help;
+import zebrawood.station.Visit;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
 
 /** One visit to a head's field: what was burnt and measured, and where the pointer points. */
 public final class FieldVisit {
+  public static final Visit<FieldVisitReadings, FieldVisitFinding> VISIT =
+      Visit.helped(
+              FieldVisitReadings.class,
+              FieldVisitFinding.class,
+              FieldVisit::solve,
+              FieldVisit::figures)
+          .saying((r, f) -> f.said());
+
   private FieldVisit() {}
 
   /**
-   * @param focusHolds whether the focus of this lens holds; empty where nobody can tell
-   * @param pointer when it was looked at
+   * @param help reads the scan, and is told how far it is measured
    */
-  public record Readings(
-      FieldTask task, Optional<Boolean> focusHolds, Optional<PointerReadings> pointer) {}
-
-  /**
-   * @param field what the square or grid says, without the table: {@link #table} makes that
-   * @param skewMrad of a square with diagonals or of a grid
-   * @param lineWidthMm by two squares
-   * @param offTheMap what is left of each mark, x and y in mm, in the order of the marks
-   */
-  public record Found(
-      FieldFinding field,
-      Optional<Estimate> skewMrad,
-      OptionalDouble lineWidthMm,
-      Optional<PlainTerms> plain,
-      Optional<List<List<Double>>> offTheMap,
-      Optional<PointerFinding> pointer,
-      Verdict verdict,
-      List<Advice> advice,
-      List<Message> warnings)
-      implements Finding {}
-
-  /**
-   * @param pictures reads the scan in a file, upright
-   * @param reached told how far a scan is measured, from 0 to 1
-   */
-  public static Found solve(
-      Readings readings, Function<String, Picture> pictures, DoubleConsumer reached) {
+  public static FieldVisitFinding solve(FieldVisitReadings readings, Help help) {
     OptionalDouble width =
         readings.task() instanceof BySquare square ? lineWidth(square) : OptionalDouble.empty();
     Optional<Field.Grid> grid =
@@ -66,13 +45,14 @@ public final class FieldVisit {
           case BySquare square -> Optional.empty();
           case ByGrid(FieldReadings typed) -> Optional.of(Field.ofGrid(typed));
           case ByScan(FieldScanReadings scan) ->
-              Optional.of(FieldScan.grid(scan, pictures.apply(scan.imagePath()), reached));
+              Optional.of(
+                  FieldScan.grid(scan, help.pictures().apply(scan.imagePath()), help.reached()));
         };
     FieldFinding field =
-        grid.map(Field.Grid::finding)
+        grid.<FieldFinding>map(Field.Grid::finding)
             .orElseGet(() -> Field.solve(withWidth((BySquare) readings.task(), width)));
     Optional<Estimate> skew = skew(readings.task(), field);
-    Optional<PointerFinding> pointer = readings.pointer().map(Pointer::solve);
+    Optional<PointerFinding> pointer = readings.pointer().map(RedPointer::solve);
     List<PartFinding> parts = new ArrayList<>();
     parts.add(new PartFinding(field.verdict(), field.advice(), field.warnings()));
     if (readings.task() instanceof BySquare square) {
@@ -90,11 +70,11 @@ public final class FieldVisit {
     if (advice.isEmpty()) {
       advice.addAll(field.advice());
     }
-    return new Found(
+    return new FieldVisitFinding(
         field,
         skew,
         width,
-        grid.map(g -> PlainTerms.of(g.points(), fieldMm(readings.task()))),
+        grid.map(g -> ControllerCoefficients.of(g.points(), fieldMm(readings.task()))),
         grid.map(Field.Grid::offTheMap),
         pointer,
         PartFinding.worst(parts),
@@ -107,19 +87,24 @@ public final class FieldVisit {
    *
    * @throws IllegalArgumentException of a square
    */
-  public static List<FieldFinding.Row> table(Readings readings, Found found) {
+  public static List<FieldFinding.Row> table(FieldVisitReadings readings, FieldVisitFinding found) {
     return switch (readings.task()) {
       case BySquare square -> throw new IllegalArgumentException("a square has no table");
       case ByGrid(FieldReadings typed) -> Field.ofGrid(typed).table();
       case ByScan(FieldScanReadings scan) ->
-          Field.ofGrid(scan.head(), found.field().points().orElseThrow(), new Field.Errors(0, 0, 0))
+          Field.ofGrid(
+                  scan.head(),
+                  points(readings.task(), found.field()).orElseThrow(),
+                  new Field.Errors(0, 0, 0))
               .table();
     };
   }
 
   /** The marks as they were measured; empty of a square. */
   public static Optional<List<FieldReadings.Point>> points(FieldTask task, FieldFinding field) {
-    return task instanceof ByGrid(FieldReadings grid) ? grid.points() : field.points();
+    return task instanceof ByGrid(FieldReadings grid)
+        ? grid.points()
+        : field instanceof OfGrid found ? found.points() : Optional.empty();
   }
 
   public static double fieldMm(FieldTask task) {
@@ -176,11 +161,7 @@ public final class FieldVisit {
    */
   private static Optional<Estimate> skew(FieldTask task, FieldFinding field) {
     if (!(task instanceof BySquare square)) {
-      return field.skewMrad().isPresent()
-          ? Optional.of(
-              new Estimate(
-                  field.skewMrad().getAsDouble(), field.skewMradUncertainty().getAsDouble()))
-          : Optional.empty();
+      return field instanceof OfGrid grid ? Optional.of(grid.skewMrad()) : Optional.empty();
     }
     Square s = square.readings().square().orElseThrow();
     return square
@@ -216,7 +197,7 @@ public final class FieldVisit {
   }
 
   /** What the notebook shows; how far off the edge is first. */
-  public static List<Figure> figures(Readings r, Found f) {
+  public static List<Figure> figures(FieldVisitReadings r, FieldVisitFinding f) {
     List<Figure> figures = new ArrayList<>();
     double tolerance =
         switch (r.task()) {
@@ -228,18 +209,12 @@ public final class FieldVisit {
         Figure.of("edge", f.field().edgeErrorNowMm(), Quantity.LENGTH)
             .uncertain(f.field().edgeUncertaintyMm())
             .limited(tolerance));
-    figures.add(
-        Figure.of("scaleX", f.field().scaleX(), Quantity.NUMBER)
-            .uncertain(f.field().scaleXUncertainty()));
-    figures.add(
-        Figure.of("scaleY", f.field().scaleY(), Quantity.NUMBER)
-            .uncertain(f.field().scaleYUncertainty()));
-    f.skewMrad()
-        .ifPresent(s ->
-            figures.add(Figure.of("skew", s.value(), Quantity.ANGLE).uncertain(s.uncertainty())));
-    f.field()
-        .residualRmsAfterMm()
-        .ifPresent(mm -> figures.add(Figure.of("after", mm, Quantity.LENGTH)));
+    figures.add(Figure.of("scaleX", f.field().scaleX(), Quantity.NUMBER));
+    figures.add(Figure.of("scaleY", f.field().scaleY(), Quantity.NUMBER));
+    f.skewMrad().ifPresent(s -> figures.add(Figure.of("skew", s, Quantity.ANGLE)));
+    if (f.field() instanceof OfGrid grid) {
+      figures.add(Figure.of("after", grid.residualRmsAfterMm(), Quantity.LENGTH));
+    }
     f.pointer()
         .ifPresent(p -> figures.add(Figure.of("pointer", p.farthestOffMm(), Quantity.LENGTH)));
     return figures;

@@ -1,15 +1,37 @@
 package zebrawood.field;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
 /** How lines and pulses overlap, for the spot that burns them. */
 public final class Hatch {
-  /** Wider apart than the spot, lines stand alone; nearer than a quarter they heat in vain. */
+  /**
+   * In spots. Above one spot single lines show; below a quarter of one, more lines add heat but no
+   * depth (rule of practice, see docs/physics.md).
+   */
   private static final double CLOSEST = 0.25;
 
   private Hatch() {}
+
+  /** What can be said of what is known; nothing where it is too little. */
+  public static List<Message> said(
+      OptionalDouble spotMm,
+      OptionalDouble intervalMm,
+      OptionalDouble speedMmS,
+      OptionalDouble rateKhz) {
+    List<Message> said = new ArrayList<>();
+    spotMm.ifPresent(spot -> {
+      intervalMm.stream().mapToObj(mm -> ofInterval(spot, mm)).forEach(said::add);
+      if (speedMmS.isPresent() && rateKhz.isPresent()) {
+        said.add(ofPulses(spot, speedMmS.getAsDouble(), rateKhz.getAsDouble()));
+      }
+    });
+    return said;
+  }
 
   /**
    * @param intervalMm from line to line of a fill

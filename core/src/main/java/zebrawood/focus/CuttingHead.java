@@ -6,6 +6,9 @@ import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import zebrawood.measure.Accepts;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
 
 /**
  * A fibre cutting head as it is set for a sheet. Its nozzle's stand-off from the sheet and the
@@ -106,6 +109,15 @@ public record CuttingHead(
      */
     public double minutesByHand() {
       return minutesWithMotor() + stops() * minutesPerStop;
+    }
+
+    /** How long it takes with a motor and by hand, and how often it stops. */
+    public Message said() {
+      return Message.of(
+          "focus.piercing.takes",
+          Amount.of(minutesWithMotor(), Quantity.MINUTES, 0),
+          Amount.of(minutesByHand(), Quantity.MINUTES, 0),
+          stops());
     }
   }
 }

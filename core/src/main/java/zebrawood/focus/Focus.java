@@ -3,14 +3,13 @@ package zebrawood.focus;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
-import java.util.function.DoubleConsumer;
-import java.util.function.Function;
 import zebrawood.ledger.Figure;
 import zebrawood.measure.Estimate;
-import zebrawood.measure.Picture;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
+import zebrawood.station.Help;
+import zebrawood.station.Visit;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
 
@@ -24,16 +23,18 @@ import zebrawood.words.Message;
  * is to set it.
  */
 public final class Focus {
+  public static final Visit<FocusReadings, FocusFinding> VISIT =
+      Visit.helped(
+              FocusReadings.class, FocusFinding.class, Focus::solve, (r, f) -> Focus.figures(f))
+          .saying((r, f) -> f.said(r));
+
   private Focus() {}
 
   /**
-   * @param pictures reads the picture in a file, upright; throws {@link
-   *     zebrawood.measure.UnusableReading}
-   * @param reached told how far a picture is measured, from 0 to 1
+   * @param help reads a photographed board, and is told how far it is measured
    */
-  public static FocusFinding solve(
-      FocusReadings readings, Function<String, Picture> pictures, DoubleConsumer reached) {
-    Located located = readings.task().locate(pictures, reached);
+  public static FocusFinding solve(FocusReadings readings, Help help) {
+    FocusEstimate located = readings.task().locate(help);
     List<Message> warnings = new ArrayList<>(located.warnings());
     OptionalDouble depth = located.depthMm().isPresent() ? located.depthMm() : readings.depthMm();
     OptionalDouble allowed =
@@ -116,8 +117,8 @@ public final class Focus {
   /** The offset that the autofocus needs; one within the allowed is as good. */
   private static FocusFinding probed(
       FocusReadings readings,
-      Located located,
-      Located.Probe probe,
+      FocusEstimate located,
+      FocusEstimate.Probe probe,
       OptionalDouble allowed,
       List<Message> warnings) {
     FocusTask.ByProbe task = (FocusTask.ByProbe) readings.task();

@@ -2,8 +2,10 @@ package zebrawood.focus;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import zebrawood.measure.Finding;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
 
@@ -15,11 +17,27 @@ import zebrawood.words.Message;
  * @param tableUpMm for what is on the table now; less than 0 for down
  */
 public record FocusFinding(
-    Located located,
+    FocusEstimate located,
     OptionalDouble offMm,
     OptionalDouble allowedMm,
     OptionalDouble tableUpMm,
     Verdict verdict,
     List<Advice> advice,
     List<Message> warnings)
-    implements Finding {}
+    implements Finding {
+  /** The same gap from each reference that is known. */
+  List<Message> said(FocusReadings readings) {
+    return located.gapMm().stream()
+        .flatMap(gap ->
+            Stream.of(FocusReference.values())
+                .flatMap(to ->
+                    readings.references().gapMm(gap.value(), to).stream()
+                        .mapToObj(mm ->
+                            Message.of(
+                                "focus.summary.from",
+                                Message.bare(Amount.mm(mm, 2)),
+                                Amount.mm(gap.uncertainty(), 2),
+                                to))))
+        .toList();
+  }
+}

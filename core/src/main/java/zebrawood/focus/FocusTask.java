@@ -2,11 +2,9 @@ package zebrawood.focus;
 
 import java.util.List;
 import java.util.OptionalDouble;
-import java.util.function.DoubleConsumer;
-import java.util.function.Function;
 import zebrawood.focus.RampReadings.Slope;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Picture;
+import zebrawood.station.Help;
 
 /** One complete reading of where the focus is, in any of the ways to find it. */
 public sealed interface FocusTask {
@@ -108,17 +106,19 @@ public sealed interface FocusTask {
   }
 
   /** Where the focus is by this reading. */
-  default Located locate(Function<String, Picture> pictures, DoubleConsumer reached) {
+  default FocusEstimate locate(Help help) {
     return switch (this) {
-      case ByGauge gauge -> Located.by(gauge);
-      case ByRamp(RampReadings readings) -> Located.of(Ramp.solve(readings));
+      case ByGauge gauge -> FocusEstimate.by(gauge);
+      case ByRamp(RampReadings readings) -> FocusEstimate.of(Ramp.solve(readings));
       case ByPhoto(RampPhotoReadings readings) ->
-          Located.of(RampPhoto.solve(readings, pictures.apply(readings.imagePath()), reached));
-      case ByPencil pencil -> Located.by(pencil);
-      case ByEqualWidths equal -> Located.by(equal);
-      case ByLadder(LadderReadings readings) -> Located.of(Ladder.solve(readings));
-      case ByAxes axes -> Located.by(axes);
-      case ByProbe probe -> Located.by(probe);
+          FocusEstimate.of(
+              RampPhoto.solve(
+                  readings, help.pictures().apply(readings.imagePath()), help.reached()));
+      case ByPencil pencil -> FocusEstimate.by(pencil);
+      case ByEqualWidths equal -> FocusEstimate.by(equal);
+      case ByLadder(LadderReadings readings) -> FocusEstimate.of(Ladder.solve(readings));
+      case ByAxes axes -> FocusEstimate.by(axes);
+      case ByProbe probe -> FocusEstimate.by(probe);
     };
   }
 }

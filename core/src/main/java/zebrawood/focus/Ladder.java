@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.focus.LadderReadings.Rung;
+import zebrawood.focus.WaistFit.FittedWaist;
 import zebrawood.focus.WaistFit.Reading;
-import zebrawood.focus.WaistFit.Waist;
 import zebrawood.measure.Resolution;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
@@ -39,11 +39,10 @@ public final class Ladder {
         .orElseGet(Ladder::nothing);
   }
 
-  private static LadderFinding found(LadderReadings readings, Waist waist) {
+  private static LadderFinding found(LadderReadings readings, FittedWaist waist) {
     boolean decided = waist.inside() && waist.wellKnown();
     return new LadderFinding(
-        OptionalDouble.of(waist.heightMm().value()),
-        OptionalDouble.of(waist.heightMm().uncertainty()),
+        Optional.of(waist.heightMm()),
         Double.isFinite(waist.depthMm())
             ? OptionalDouble.of(waist.depthMm())
             : OptionalDouble.empty(),
@@ -54,7 +53,7 @@ public final class Ladder {
         warnings(readings, waist));
   }
 
-  private static Advice set(LadderReadings readings, Waist waist) {
+  private static Advice set(LadderReadings readings, FittedWaist waist) {
     Advice set =
         Advice.act(
             "focus.ladder.set",
@@ -65,9 +64,9 @@ public final class Ladder {
         : set.because("focus.ladder.set.width", Amount.mm(waist.best(), 3));
   }
 
-  private static Advice again(LadderReadings readings, Waist waist) {
+  private static Advice again(LadderReadings readings, FittedWaist waist) {
     if (!waist.inside()) {
-      return Advice.read(waist.below() ? "focus.ladder.lower" : "focus.ladder.higher")
+      return Advice.read(waist.inLowerHalf() ? "focus.ladder.lower" : "focus.ladder.higher")
           .because("focus.ladder.outside.why", Amount.mm(waist.heightMm().value(), 1));
     }
     return Ramp.unsure(
@@ -75,11 +74,9 @@ public final class Ladder {
   }
 
   private static LadderFinding nothing() {
-    OptionalDouble none = OptionalDouble.empty();
     return new LadderFinding(
-        none,
-        none,
-        none,
+        Optional.empty(),
+        OptionalDouble.empty(),
         Optional.empty(),
         List.of(),
         Verdict.MEASURE_AGAIN,
@@ -87,7 +84,7 @@ public final class Ladder {
         List.of());
   }
 
-  private static List<Message> warnings(LadderReadings readings, Waist waist) {
+  private static List<Message> warnings(LadderReadings readings, FittedWaist waist) {
     List<Message> warnings = new ArrayList<>();
     for (int i : waist.leftOut()) {
       Rung slip = readings.rungs().get(i);

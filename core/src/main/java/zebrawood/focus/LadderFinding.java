@@ -3,7 +3,7 @@ package zebrawood.focus;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import zebrawood.measure.Finding;
+import zebrawood.measure.Estimate;
 import zebrawood.measure.Verdict;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
@@ -16,12 +16,22 @@ import zebrawood.words.Message;
  * @param leftOut indexes of rungs that do not belong to the others
  */
 public record LadderFinding(
-    OptionalDouble focusHeightMm,
-    OptionalDouble focusHeightMmUncertainty,
+    Optional<Estimate> focusHeightMm,
     OptionalDouble depthOfFocusMm,
     Optional<FittedLaw> law,
     List<Integer> leftOut,
     Verdict verdict,
     List<Advice> advice,
     List<Message> warnings)
-    implements Finding {}
+    implements WaistFinding {
+  @Override
+  public Optional<Estimate> place() {
+    return focusHeightMm;
+  }
+
+  /** Of scores there is no width, and of widths it is another one. */
+  @Override
+  public OptionalDouble lineWidthAtFocusMm() {
+    return OptionalDouble.empty();
+  }
+}

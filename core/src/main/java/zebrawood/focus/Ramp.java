@@ -8,8 +8,8 @@ import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import zebrawood.focus.RampReadings.Sample;
 import zebrawood.focus.RampReadings.Slope;
+import zebrawood.focus.WaistFit.FittedWaist;
 import zebrawood.focus.WaistFit.Reading;
-import zebrawood.focus.WaistFit.Waist;
 import zebrawood.measure.Resolution;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
@@ -56,13 +56,11 @@ public final class Ramp {
   }
 
   private static RampFinding found(
-      Slope slope, List<Sample> samples, double resolutionMm, Waist waist) {
-    double gap = waist.heightMm().value();
-    double along = slope.alongMm(gap);
+      Slope slope, List<Sample> samples, double resolutionMm, FittedWaist waist) {
+    double along = slope.alongMm(waist.heightMm().value());
     boolean decided = waist.inside() && waist.wellKnown();
     return new RampFinding(
-        OptionalDouble.of(gap),
-        OptionalDouble.of(waist.heightMm().uncertainty()),
+        Optional.of(waist.heightMm()),
         OptionalDouble.of(along),
         OptionalDouble.of(waist.best()),
         OptionalDouble.of(waist.depthMm()),
@@ -74,7 +72,7 @@ public final class Ramp {
         warnings(samples, waist));
   }
 
-  private static Advice set(Waist waist, double along) {
+  private static Advice set(FittedWaist waist, double along) {
     return Advice.act(
             "focus.ramp.set",
             Amount.mm(waist.heightMm().value(), 2),
@@ -87,17 +85,17 @@ public final class Ramp {
   }
 
   /** Which reading would decide. */
-  private static Advice again(double resolutionMm, Waist waist) {
+  private static Advice again(double resolutionMm, FittedWaist waist) {
     if (!waist.inside()) {
       // Nearer means a smaller gap, which is further along the board.
-      return Advice.read(waist.below() ? "focus.ramp.beyond" : "focus.ramp.before")
+      return Advice.read(waist.inLowerHalf() ? "focus.ramp.beyond" : "focus.ramp.before")
           .because("focus.ramp.outside.why", Amount.mm(waist.heightMm().value(), 1));
     }
     return unsure(waist, resolutionMm, Quantity.LENGTH);
   }
 
   /** What would make a focus that is not known well enough better known. */
-  static Advice unsure(Waist waist, double resolution, Quantity quantity) {
+  static Advice unsure(FittedWaist waist, double resolution, Quantity quantity) {
     double finer = waist.depthMm() / 4 / waist.heightMm().uncertainty();
     long times = (long) Math.ceil(1 / (finer * finer));
     return Advice.read("focus.unsure", Math.min(times, MOST_TIMES))
@@ -120,8 +118,7 @@ public final class Ramp {
   static RampFinding undecided(Advice instead) {
     OptionalDouble none = OptionalDouble.empty();
     return new RampFinding(
-        none,
-        none,
+        Optional.empty(),
         none,
         none,
         none,
@@ -133,7 +130,7 @@ public final class Ramp {
         List.of());
   }
 
-  private static List<Message> warnings(List<Sample> samples, Waist waist) {
+  private static List<Message> warnings(List<Sample> samples, FittedWaist waist) {
     List<Message> warnings = new ArrayList<>();
     for (int i : waist.leftOut()) {
       Sample slip = samples.get(i);
@@ -147,7 +144,7 @@ public final class Ramp {
     return warnings;
   }
 
-  static Optional<Message> higher(Waist waist) {
+  static Optional<Message> higher(FittedWaist waist) {
     return waist.higher() ? Optional.of(Message.of("focus.higher-law")) : Optional.empty();
   }
 }

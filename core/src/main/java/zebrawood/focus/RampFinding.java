@@ -3,7 +3,7 @@ package zebrawood.focus;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import zebrawood.measure.Finding;
+import zebrawood.measure.Estimate;
 import zebrawood.measure.Verdict;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
@@ -18,8 +18,7 @@ import zebrawood.words.Message;
  * @param leftOut indexes of samples that do not belong to the line
  */
 public record RampFinding(
-    OptionalDouble focusGapMm,
-    OptionalDouble focusGapMmUncertainty,
+    Optional<Estimate> focusGapMm,
     OptionalDouble thinnestAlongMm,
     OptionalDouble lineWidthAtFocusMm,
     OptionalDouble depthOfFocusMm,
@@ -29,4 +28,9 @@ public record RampFinding(
     Verdict verdict,
     List<Advice> advice,
     List<Message> warnings)
-    implements Finding {}
+    implements WaistFinding {
+  @Override
+  public Optional<Estimate> place() {
+    return focusGapMm;
+  }
+}

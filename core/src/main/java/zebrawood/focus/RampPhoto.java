@@ -4,12 +4,12 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.DoubleConsumer;
 import java.util.stream.IntStream;
 import zebrawood.focus.LineInPicture.Axis;
 import zebrawood.focus.RampPhotoFinding.Sample;
+import zebrawood.measure.Estimate;
 import zebrawood.measure.Picture;
 import zebrawood.measure.PixelScale;
 import zebrawood.measure.UnusableReading;
@@ -225,7 +225,6 @@ public final class RampPhoto {
 
   private static RampPhotoFinding finding(RampFinding ramp, List<Sample> samples) {
     return new RampPhotoFinding(
-        ramp.focusGapMm(),
         ofPicture(ramp),
         ramp.thinnestAlongMm(),
         ramp.lineWidthAtFocusMm(),
@@ -239,12 +238,11 @@ public final class RampPhoto {
         new ArrayList<>(ramp.warnings()));
   }
 
-  private static OptionalDouble ofPicture(RampFinding ramp) {
-    return ramp.focusGapMmUncertainty().isPresent()
-        ? OptionalDouble.of(
-            Math.hypot(
-                ramp.focusGapMmUncertainty().getAsDouble(),
-                OF_PICTURE * ramp.depthOfFocusMm().getAsDouble()))
-        : OptionalDouble.empty();
+  private static Optional<Estimate> ofPicture(RampFinding ramp) {
+    return ramp.focusGapMm()
+        .map(gap ->
+            new Estimate(
+                gap.value(),
+                Math.hypot(gap.uncertainty(), OF_PICTURE * ramp.depthOfFocusMm().getAsDouble())));
   }
 }

@@ -3,7 +3,7 @@ package zebrawood.focus;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import zebrawood.measure.Finding;
+import zebrawood.measure.Estimate;
 import zebrawood.measure.Verdict;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
@@ -14,8 +14,7 @@ import zebrawood.words.Message;
  * @param samples the widths as measured in the picture, with their places in it
  */
 public record RampPhotoFinding(
-    OptionalDouble focusGapMm,
-    OptionalDouble focusGapMmUncertainty,
+    Optional<Estimate> focusGapMm,
     OptionalDouble thinnestAlongMm,
     OptionalDouble lineWidthAtFocusMm,
     OptionalDouble depthOfFocusMm,
@@ -26,9 +25,14 @@ public record RampPhotoFinding(
     Verdict verdict,
     List<Advice> advice,
     List<Message> warnings)
-    implements Finding {
+    implements WaistFinding {
   public RampPhotoFinding {
     samples = List.copyOf(samples);
+  }
+
+  @Override
+  public Optional<Estimate> place() {
+    return focusGapMm;
   }
 
   /**

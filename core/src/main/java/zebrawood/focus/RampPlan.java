@@ -1,6 +1,8 @@
 package zebrawood.focus;
 
 import zebrawood.measure.Accepts;
+import zebrawood.quantity.Amount;
+import zebrawood.words.Message;
 
 /**
  * Which ramp shows a focus that is only roughly known?
@@ -39,5 +41,13 @@ public record RampPlan(double riseMm, double gapAtStartMm, boolean tooNear, doub
         start,
         focusGapMm - half < clearanceMm || start - end > STEEPEST * runMm,
         depthMm / PER_DEPTH * runMm / rise);
+  }
+
+  public Message said() {
+    return Message.of(
+        tooNear ? "focus.plan.cut" : "focus.plan.made",
+        Amount.mm(riseMm, 1),
+        Amount.mm(gapAtStartMm, 1),
+        Amount.mm(everyMm, 0));
   }
 }

@@ -71,7 +71,7 @@ final class WaistFit {
    * @param heightsMm of those that count, in rising order, each once
    * @param misfit of one reading, in its own errors
    */
-  record Waist(
+  record FittedWaist(
       Estimate heightMm,
       double best,
       double depthMm,
@@ -87,8 +87,8 @@ final class WaistFit {
           && heightMm.value() <= heightsMm.get(heightsMm.size() - 2);
     }
 
-    /** Whether it lies between the first and the last at all. */
-    boolean below() {
+    /** Whether the waist lies in the lower half of the heights that were read. */
+    boolean inLowerHalf() {
       return heightMm.value() < heightsMm.get(heightsMm.size() / 2);
     }
 
@@ -99,18 +99,18 @@ final class WaistFit {
 
   private WaistFit() {}
 
-  static Optional<Waist> ofWidths(List<Reading> readings) {
+  static Optional<FittedWaist> ofWidths(List<Reading> readings) {
     return of(readings, List.of(Law.GAUSSIAN_WIDTH), List.of(Law.HIGHER_WIDTH, Law.DOSE_WIDTH));
   }
 
-  static Optional<Waist> ofScores(List<Reading> readings) {
+  static Optional<FittedWaist> ofScores(List<Reading> readings) {
     return of(
         readings,
         List.of(Law.INTENSITY_SCORE, Law.PARABOLA_SCORE),
         List.of(Law.INTENSITY_OVER_FLOOR));
   }
 
-  private static Optional<Waist> of(List<Reading> all, List<Law> plain, List<Law> higher) {
+  private static Optional<FittedWaist> of(List<Reading> all, List<Law> plain, List<Law> higher) {
     List<Integer> kept = new ArrayList<>(IntStream.range(0, all.size()).boxed().toList());
     List<Integer> leftOut = new ArrayList<>();
     while (true) {
@@ -312,7 +312,7 @@ final class WaistFit {
       return Math.abs(residuals[worst]) > FAR_OFF * scale ? Optional.of(worst) : Optional.empty();
     }
 
-    Optional<Waist> waist(List<Integer> leftOut) {
+    Optional<FittedWaist> waist(List<Integer> leftOut) {
       int freedom = degreesOfFreedom();
       double enlarge = freedom > 0 ? Math.max(1, chiSquare / freedom) : 1;
       RealMatrix jacobian = model(law, readings, new ArrayRealVector(parameters)).getSecond();
@@ -324,7 +324,7 @@ final class WaistFit {
         return Optional.empty();
       }
       return Optional.of(
-          new Waist(
+          new FittedWaist(
               new Estimate(parameters[0], Math.sqrt(Math.max(0, variance))),
               law.value(parameters, 0),
               2 * law.halfDepth(parameters),

@@ -2,6 +2,7 @@ package zebrawood.ledger;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zebrawood.measure.Estimate;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 
@@ -32,6 +33,10 @@ public record Figure(
         OptionalDouble.empty());
   }
 
+  public static Figure of(String id, Estimate estimate, Quantity quantity) {
+    return of(id, estimate.value(), quantity).uncertain(estimate.uncertainty());
+  }
+
   public Figure uncertain(double standardDeviation) {
     return new Figure(id, label, value, unit, OptionalDouble.of(standardDeviation), limit);
   }
@@ -51,7 +56,9 @@ public record Figure(
 
   /** A value of the same kind, to be said: the figure itself, its uncertainty, its limit. */
   public Amount amount(double of) {
-    return Amount.of(of, quantity().orElse(Quantity.NUMBER), decimals());
+    return quantity()
+        .map(q -> Amount.of(of, q, q.usualDecimals()))
+        .orElseGet(() -> Amount.of(of, Quantity.NUMBER, 2));
   }
 
   public Amount amount() {
@@ -60,14 +67,5 @@ public record Figure(
 
   public boolean overLimit() {
     return limit.isPresent() && value > limit.getAsDouble();
-  }
-
-  /** As finely as it is read: temperatures to a tenth, what is counted or large to a whole. */
-  private int decimals() {
-    return switch (unit) {
-      case "°C", "K", "OD" -> 1;
-      case "µS/cm", "%", "m³/h", "lines", "m" -> 0;
-      default -> 2;
-    };
   }
 }

@@ -120,6 +120,11 @@ public final class Ledger {
     return timeline.isAfter(one, other);
   }
 
+  /** The record as it was before this line was written. */
+  public Ledger before(Recorded line) {
+    return new Ledger(machine, written.stream().takeWhile(r -> !r.id().equals(line.id())).toList());
+  }
+
   /** The entry that was written down last, of those that count. */
   public Optional<Entry> lastWritten() {
     return written.reversed().stream()

@@ -74,6 +74,30 @@ public record LensCompared(
     return new LensCompared(lens, optics, taper, field, against);
   }
 
+  /** What it does, and what speaks against it. */
+  List<Message> said() {
+    List<Message> said = new ArrayList<>();
+    taperMm.ifPresent(mm ->
+        said.add(
+            Message.of(
+                "lens.summary.cut",
+                lens.name(),
+                Amount.mm(optics.spotMm(), 3),
+                Amount.mm(optics.edgeSpotMm().orElseThrow(), 3),
+                Amount.mm(mm, 3))));
+    fieldMm.ifPresent(
+        mm -> said.add(Message.of("lens.summary.field", lens.name(), Amount.mm(mm, 0))));
+    Message does =
+        Message.of(
+            "lens.summary.does",
+            lens.name(),
+            Amount.mm(optics.spotMm(), 3),
+            Amount.mm(optics.depthOfFieldMm(), 2),
+            Amount.mm(narrowestIntervalMm(), 3));
+    said.add(suits() ? does : Message.of("lens.summary.but", does, Message.list(against)));
+    return said;
+  }
+
   /** Of those that suit the job the one with the smallest spot; none where none does. */
   static Optional<LensCompared> best(List<LensCompared> all) {
     return all.stream()

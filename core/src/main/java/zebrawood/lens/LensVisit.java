@@ -8,10 +8,12 @@ import java.util.stream.Stream;
 import zebrawood.ledger.Figure;
 import zebrawood.lens.LensCompared.Beam;
 import zebrawood.measure.Accepts;
-import zebrawood.measure.Finding;
+import zebrawood.measure.PartFinding;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
+import zebrawood.station.Proven;
+import zebrawood.station.Visit;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
 
@@ -23,6 +25,11 @@ import zebrawood.words.Message;
  * not looked at is not known, and what is not so is to be put right before anything is fired.
  */
 public final class LensVisit {
+  public static final Visit<LensVisitReadings, LensVisitFinding> VISIT =
+      Visit.of(
+              LensVisitReadings.class, LensVisitFinding.class, LensVisit::solve, LensVisit::figures)
+          .saying((r, f) -> f.said());
+
   private LensVisit() {}
 
   /** What is to be seen of a lens that is in. */
@@ -32,9 +39,6 @@ public final class LensVisit {
     TUG,
     CLEAN
   }
-
-  /** What was answered. */
-  public record Proof(Item item, boolean passed) {}
 
   /**
    * The beam, the lenses that it may go through, and what for.
@@ -60,42 +64,11 @@ public final class LensVisit {
     }
   }
 
-  /**
-   * What was looked at and said.
-   *
-   * @param rack empty while nobody said what the beam is
-   */
-  public record Readings(List<Proof> proofs, Optional<Rack> rack) {
-    public Readings {
-      proofs = List.copyOf(proofs);
-    }
-  }
-
-  /**
-   * What came of it.
-   *
-   * @param compared the one that is on first; empty while nobody said what the beam is
-   * @param best for the job, where one suits it
-   * @param passes for the job's stock with the lens that is on
-   */
-  public record Found(
-      List<LensCompared> compared,
-      Optional<String> best,
-      Optional<Passes> passes,
-      Verdict verdict,
-      List<Advice> advice,
-      List<Message> warnings)
-      implements Finding {
-    public Optional<LensCompared> on() {
-      return compared.stream().findFirst();
-    }
-  }
-
-  public static Found solve(Readings r) {
-    List<LensCompared> compared = r.rack.map(Rack::compared).orElse(List.of());
+  public static LensVisitFinding solve(LensVisitReadings r) {
+    List<LensCompared> compared = r.rack().map(Rack::compared).orElse(List.of());
     Optional<LensCompared> best = LensCompared.best(compared);
     Optional<Passes> passes =
-        r.rack
+        r.rack()
             .filter(rack -> rack.job.thicknessMm().isPresent())
             .map(rack ->
                 Passes.of(
@@ -103,25 +76,18 @@ public final class LensVisit {
                     rack.job.thicknessMm().getAsDouble(),
                     rack.job.stock()));
     List<Advice> advice = new ArrayList<>();
-    r.proofs.stream()
-        .filter(p -> !p.passed)
-        .forEach(p -> advice.add(Advice.notSo(Message.of(p.item))));
-    boolean wrong = !advice.isEmpty();
-    for (Item item : Item.values()) {
-      if (r.proofs.stream().noneMatch(p -> p.item == item)) {
-        advice.add(Advice.prove(Message.of(item)));
-      }
-    }
-    boolean open = r.proofs.size() < Item.values().length;
+    List<PartFinding> proven = new ArrayList<>(List.of(PartFinding.within()));
+    proven.addAll(Proven.of(List.of(Item.values()), r.proofs()).parts(Verdict.STOP));
+    advice.addAll(PartFinding.toDo(proven));
     if (advice.isEmpty()) {
       advice.add(Advice.leave("lens.leave"));
     }
     compared.stream().findFirst().ifPresent(on -> advice.addAll(ofJob(on, best, passes)));
-    return new Found(
+    return new LensVisitFinding(
         compared,
         best.map(b -> b.lens().name()),
         passes,
-        wrong ? Verdict.STOP : open ? Verdict.MEASURE_AGAIN : Verdict.WITHIN,
+        PartFinding.worst(proven),
         advice,
         warnings(compared, passes));
   }
@@ -157,9 +123,9 @@ public final class LensVisit {
   }
 
   /** What the notebook shows: how much is not so, then what the lens does, where that is known. */
-  public static List<Figure> figures(Readings r, Found f) {
+  public static List<Figure> figures(LensVisitReadings r, LensVisitFinding f) {
     List<Figure> figures = new ArrayList<>();
-    long notSo = r.proofs.stream().filter(p -> !p.passed).count();
+    long notSo = r.proofs().stream().filter(p -> !p.passed()).count();
     figures.add(Figure.of("notSo", notSo, Quantity.LINES).limited(0));
     f.on().ifPresent(on -> addOptics(figures, on));
     return figures;

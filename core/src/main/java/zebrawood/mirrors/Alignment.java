@@ -105,17 +105,15 @@ public final class Alignment {
       boolean down = readings.mirrorTrain().foldsDown();
       Mirror mirror =
           new Mirror(
-              snapped(right(i).value()),
-              right(i).uncertainty(),
-              snapped(up(i).value()),
-              up(i).uncertainty(),
+              new Estimate(snapped(right(i).value()), right(i).uncertainty()),
+              new Estimate(snapped(up(i).value()), up(i).uncertainty()),
               turn(mount.sideways(), right(i), down ? across : IN_PLANE),
               turn(mount.upDown(), up(i), down ? IN_PLANE : across));
       found.put(String.valueOf(i), mirror);
       rightMrad[i - 1] = right(i).value();
       upMrad[i - 1] = up(i).value();
-      roundedRight[i - 1] = mirror.sideways().turned(mirror.beamErrorRightMrad());
-      roundedUp[i - 1] = mirror.upDown().turned(mirror.beamErrorUpMrad());
+      roundedRight[i - 1] = mirror.sideways().turned(mirror.beamErrorRightMrad().value());
+      roundedUp[i - 1] = mirror.upDown().turned(mirror.beamErrorUpMrad().value());
     }
     double now = wander(new double[mirrors], new double[mirrors]);
     double after = wander(rightMrad, upMrad);
@@ -146,7 +144,7 @@ public final class Alignment {
   private static Turn turn(Screw screw, Estimate error, double gain) {
     double errorMrad = error.value();
     Learned response = screw.response(gain);
-    double mradPerTurn = response.mradPerTurn();
+    double mradPerTurn = response.mradPerTurn().value();
     double turns = Math.abs(snapped(errorMrad)) / mradPerTurn;
     boolean positive =
         screw.clockwiseMovesBeam() == Towards.RIGHT || screw.clockwiseMovesBeam() == Towards.UP;
@@ -158,8 +156,8 @@ public final class Alignment {
             : clockwise ? TurnDirection.CLOCKWISE : TurnDirection.COUNTER_CLOCKWISE;
     int minutes = (int) Math.round(turns * MINUTES);
     double uncertainty =
-        Math.hypot(error.uncertainty(), turns * response.mradPerTurnUncertainty()) / mradPerTurn;
-    return new Turn(turns, uncertainty, direction, clockwise ? minutes : -minutes);
+        Math.hypot(error.uncertainty(), turns * response.mradPerTurn().uncertainty()) / mradPerTurn;
+    return new Turn(new Estimate(turns, uncertainty), direction, clockwise ? minutes : -minutes);
   }
 
   /**
@@ -286,8 +284,8 @@ public final class Alignment {
                   TURN,
                   screw.said(),
                   turn.direction(),
-                  Amount.of(turn.turns(), Quantity.TURNS, 2),
-                  Amount.of(turn.turnsUncertainty(), Quantity.TURNS, 2))
+                  Amount.of(turn.turns().value(), Quantity.TURNS, 2),
+                  Amount.of(turn.turns().uncertainty(), Quantity.TURNS, 2))
               .because(
                   minutes == 1 ? "mirrors.alignment.minute" : "mirrors.alignment.minutes",
                   minutes));

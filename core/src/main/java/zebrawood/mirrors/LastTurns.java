@@ -34,17 +34,18 @@ final class LastTurns {
             disobeyed(
                 new MountScrew(Integer.parseInt(name), true),
                 m.sideways(),
-                m.beamErrorRightMrad(),
-                after.beamErrorRightMrad(),
+                m.beamErrorRightMrad().value(),
+                after.beamErrorRightMrad().value(),
                 Math.hypot(
-                    m.beamErrorRightMradUncertainty(), after.beamErrorRightMradUncertainty()),
+                    m.beamErrorRightMrad().uncertainty(), after.beamErrorRightMrad().uncertainty()),
                 warnings);
             disobeyed(
                 new MountScrew(Integer.parseInt(name), false),
                 m.upDown(),
-                m.beamErrorUpMrad(),
-                after.beamErrorUpMrad(),
-                Math.hypot(m.beamErrorUpMradUncertainty(), after.beamErrorUpMradUncertainty()),
+                m.beamErrorUpMrad().value(),
+                after.beamErrorUpMrad().value(),
+                Math.hypot(
+                    m.beamErrorUpMrad().uncertainty(), after.beamErrorUpMrad().uncertainty()),
                 warnings);
           }
         });

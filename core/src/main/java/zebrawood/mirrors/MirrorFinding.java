@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.SequencedMap;
 import java.util.function.ToDoubleFunction;
+import zebrawood.measure.Estimate;
 import zebrawood.measure.Finding;
 import zebrawood.measure.TurnDirection;
 import zebrawood.measure.Verdict;
@@ -44,12 +45,12 @@ public record MirrorFinding(
 
   /** How far the angles have moved a mark to the right, by its path from each mirror before it. */
   public double movedRightMm(double[] pathsMm) {
-    return moved(pathsMm, Columns.SWAPS, Mirror::beamErrorRightMrad);
+    return moved(pathsMm, Columns.SWAPS, m -> m.beamErrorRightMrad().value());
   }
 
   /** And how far up. */
   public double movedUpMm(double[] pathsMm) {
-    return moved(pathsMm, Columns.KEEPS, Mirror::beamErrorUpMrad);
+    return moved(pathsMm, Columns.KEEPS, m -> m.beamErrorUpMrad().value());
   }
 
   private double moved(double[] pathsMm, double fold, ToDoubleFunction<Mirror> angleMrad) {
@@ -65,12 +66,11 @@ public record MirrorFinding(
    * @param clockMinutes rounded to minutes of a clock's face, clockwise positive: a sixtieth of a
    *     turn is as fine as a hand turns a thumbscrew
    */
-  public record Turn(
-      double turns, double turnsUncertainty, TurnDirection direction, int clockMinutes) {
+  public record Turn(Estimate turns, TurnDirection direction, int clockMinutes) {
 
     /** What the rounded turn takes off an angle, in the unit of that angle. */
     double turned(double error) {
-      return turns == 0 ? 0 : error * (Math.abs(clockMinutes) / MINUTES) / turns;
+      return turns.value() == 0 ? 0 : error * (Math.abs(clockMinutes) / MINUTES) / turns.value();
     }
 
     private static final double MINUTES = 60;
@@ -78,10 +78,5 @@ public record MirrorFinding(
 
   /** The deviation added at a mirror, in the frame just after it, and what cancels it. */
   public record Mirror(
-      double beamErrorRightMrad,
-      double beamErrorRightMradUncertainty,
-      double beamErrorUpMrad,
-      double beamErrorUpMradUncertainty,
-      Turn sideways,
-      Turn upDown) {}
+      Estimate beamErrorRightMrad, Estimate beamErrorUpMrad, Turn sideways, Turn upDown) {}
 }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.machine.Train;
 import zebrawood.measure.Accepts;
+import zebrawood.measure.Estimate;
 import zebrawood.words.Message;
 
 /**
@@ -91,16 +92,16 @@ public record MirrorReadings(
 
     /** What it does to the beam, whose angle changes {@code gain} times as much as the mirror's. */
     Learned response(double gain) {
-      return learned.orElse(new Learned(1000 * gain * pitchMm / armMm, 0));
+      return learned.orElse(new Learned(new Estimate(1000 * gain * pitchMm / armMm, 0)));
     }
   }
 
   /** The beam's angle for one turn, as it was measured. */
-  public record Learned(double mradPerTurn, double mradPerTurnUncertainty) {
+  public record Learned(Estimate mradPerTurn) {
     public Learned {
       new Accepts()
-          .positive("mradPerTurn", mradPerTurn, 1000)
-          .between("mradPerTurnUncertainty", mradPerTurnUncertainty, 0, 1000)
+          .positive("mradPerTurn", mradPerTurn.value(), 1000)
+          .between("mradPerTurnUncertainty", mradPerTurn.uncertainty(), 0, 1000)
           .orThrow();
     }
   }

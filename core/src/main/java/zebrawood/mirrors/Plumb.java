@@ -63,16 +63,13 @@ public final class Plumb {
 
   /**
    * @param rightMrad how far the beam leans to the right on its way down
-   * @param edgeLeanMm from the top of the stock to its bottom
-   * @param edgeLeanMmUncertainty one standard deviation, in the direction of the lean
+   * @param edgeLeanMm from the top of the stock to its bottom; its uncertainty in the direction of
+   *     the lean
    */
   public record Finding(
-      double rightMrad,
-      double rightMradUncertainty,
-      double rearMrad,
-      double rearMradUncertainty,
-      double edgeLeanMm,
-      double edgeLeanMmUncertainty,
+      Estimate rightMrad,
+      Estimate rearMrad,
+      Estimate edgeLeanMm,
       Verdict verdict,
       List<Advice> advice) {
     public Finding {
@@ -115,15 +112,7 @@ public final class Plumb {
                   Amount.of(leanU, Quantity.LENGTH, 2),
                   Amount.plain(r.thicknessMm, Quantity.LENGTH)));
     }
-    return new Finding(
-        right.value(),
-        right.uncertainty(),
-        rear.value(),
-        rear.uncertainty(),
-        lean,
-        leanU,
-        verdict,
-        advice);
+    return new Finding(right, rear, new Estimate(lean, leanU), verdict, advice);
   }
 
   private static Message way(double mm, String back, String on) {

@@ -6,7 +6,6 @@ import java.util.Optional;
 import zebrawood.machine.Train;
 import zebrawood.mirrors.MirrorReadings.At;
 import zebrawood.mirrors.MirrorReadings.Mark;
-import zebrawood.mirrors.MirrorVisit.Lost;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
@@ -19,7 +18,7 @@ final class Rims {
   private Rims() {}
 
   /** At each place where the size is known and a mark was burnt. */
-  static List<Lost> lost(MirrorVisit visit) {
+  static List<Lost> lost(MirrorVisitReadings visit) {
     List<Lost> lost = new ArrayList<>();
     if (visit.beamMm().isEmpty()) {
       return lost;

@@ -1,6 +1,7 @@
 package zebrawood.mirrors;
 
 import zebrawood.measure.Accepts;
+import zebrawood.measure.Estimate;
 import zebrawood.mirrors.MirrorReadings.Learned;
 import zebrawood.mirrors.MirrorReadings.Towards;
 import zebrawood.quantity.Amount;
@@ -93,7 +94,7 @@ public record ScrewTrial(
     boolean positive = (own > 0) == (clockwiseTurns > 0);
     return new Outcome.Works(
         sideways ? positive ? Towards.RIGHT : Towards.LEFT : positive ? Towards.UP : Towards.DOWN,
-        new Learned(response, uncertainty));
+        new Learned(new Estimate(response, uncertainty)));
   }
 
   private static Message way(boolean sideways, double mm) {

@@ -6,19 +6,23 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.DoubleFunction;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.IntStream;
 import org.hipparchus.distribution.continuous.TDistribution;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
 
 /**
  * When does what a source gives fall below its limit, if it goes on as it went?
  *
- * <p>Three laws, as likely as each other: so much is lost in every hour, or such a share, or ever
- * more. Each is a straight line, in the values, their logarithms or their squares, by least squares
- * after readings that lie far off a Theil and Sen line (the median slope of all pairs; Sen, Journal
- * of the American Statistical Association 63, 1379, 1968) are left out. How likely the line is
- * below the limit at any time is Student's t of its distance over its error there; the time's
- * quantiles are those of the mean of the three laws.
+ * <p>Three loss laws with equal prior weight: a constant loss per hour, a constant share per hour,
+ * and a loss that grows with time. Each is a straight line, in the values, their logarithms or
+ * their squares, by least squares after readings that lie far off a Theil and Sen line (the median
+ * slope of all pairs; Sen, Journal of the American Statistical Association 63, 1379, 1968) are left
+ * out. How likely the line is below the limit at any time is Student's t of its distance over its
+ * error there; the time's quantiles are those of the mean of the three laws.
  */
 public final class Ageing {
   /** Fewer do not tell a trend from chance. */
@@ -26,14 +30,17 @@ public final class Ageing {
 
   private static final double FAR_OFF = 5;
 
+  /** Of the forecast's span, until no double lies between. */
+  private static final int HALVINGS = 60;
+
   /** Makes the median of absolute deviations a standard deviation, for a normal distribution. */
   private static final double OF_MEDIAN = 1.4826;
 
   /** Of the value: what no reading repeats better than. */
   private static final double LEAST_SCATTER = 0.003;
 
-  /** Nobody plans further than so many times what was watched. */
-  private static final double FURTHEST = 20;
+  /** No forecast beyond this many times the span of the readings. */
+  private static final double LONGEST_FORECAST_SPANS = 20;
 
   private Ageing() {}
 
@@ -58,7 +65,33 @@ public final class Ageing {
       OptionalDouble at,
       OptionalDouble from,
       OptionalDouble until,
-      List<Integer> leftOut) {}
+      List<Integer> leftOut) {
+    /**
+     * How fast it falls, and when it crosses its limit.
+     *
+     * @param inHours whether times are the counter's hours, else days
+     * @param when says a time, as hours or as a date
+     */
+    public List<Message> said(boolean inHours, DoubleFunction<Message> when) {
+      Message falls =
+          Message.of(
+              inHours ? "power.trend.falls-hours" : "power.trend.falls-days",
+              Amount.of(100 * fallPer1000, Quantity.PERCENT, 1));
+      if (from.isEmpty()) {
+        return List.of(falls, Message.of("power.trend.far"));
+      }
+      Message earliest = when.apply(from.getAsDouble());
+      return List.of(
+          falls,
+          until.isPresent()
+              ? Message.of(
+                  "power.trend.crosses",
+                  at.isPresent() ? when.apply(at.getAsDouble()) : earliest,
+                  earliest,
+                  when.apply(until.getAsDouble()))
+              : Message.of("power.trend.not-before", earliest));
+    }
+  }
 
   /** A straight line of transformed values. */
   private record Line(
@@ -170,14 +203,14 @@ public final class Ageing {
   private static OptionalDouble quantile(
       DoubleUnaryOperator below, double share, double last, double span) {
     double low = last;
-    double high = last + FURTHEST * span;
+    double high = last + LONGEST_FORECAST_SPANS * span;
     if (below.applyAsDouble(low) >= share) {
       return OptionalDouble.of(last);
     }
     if (below.applyAsDouble(high) < share) {
       return OptionalDouble.empty();
     }
-    for (int i = 0; i < 60; i++) {
+    for (int i = 0; i < HALVINGS; i++) {
       double middle = (low + high) / 2;
       if (below.applyAsDouble(middle) < share) {
         low = middle;

@@ -8,7 +8,7 @@ import zebrawood.measure.Estimate;
 import zebrawood.measure.Resolution;
 import zebrawood.measure.Verdict;
 import zebrawood.power.CeilingReadings.Sample;
-import zebrawood.power.Rising.Point;
+import zebrawood.power.IsotonicFit.Point;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Advice;
@@ -18,17 +18,17 @@ import zebrawood.words.Message;
  * At which setting of the dial does the tube draw the agreed current?
  *
  * <p>In: currents in mA at settings in percent. Out: the setting for the ceiling. The readings are
- * made rising ({@link Rising}) and joined by straight lines; nothing is said beyond the lowest and
- * the highest of them. The uncertainty is that of the two readings between which the ceiling lies,
- * over the slope there, enlarged by the misfit. Refuses fewer than three readings and a ceiling
- * above the tube's maximum; stops where any reading was above that.
+ * made rising ({@link IsotonicFit}) and joined by straight lines; nothing is said beyond the lowest
+ * and the highest of them. The uncertainty is that of the two readings between which the ceiling
+ * lies, over the slope there, enlarged by the misfit. Refuses fewer than three readings and a
+ * ceiling above the tube's maximum; stops where any reading was above that.
  */
 public final class Ceiling {
   private Ceiling() {}
 
   public static CeilingFinding solve(CeilingReadings readings) {
     double cap = readings.ceilingMa();
-    Rising rising = rising(readings);
+    IsotonicFit rising = rising(readings);
     Optional<Estimate> dial = dial(rising, cap, readings.meterResolutionMa());
     double highest = readings.samples().stream().mapToDouble(Sample::currentMa).max().orElseThrow();
     boolean over = highest > readings.tubeMaximumMa();
@@ -52,8 +52,7 @@ public final class Ceiling {
         () -> advice.add(again(rising, cap)));
     return new CeilingFinding(
         cap,
-        dial.map(d -> OptionalDouble.of(d.value())).orElse(OptionalDouble.empty()),
-        dial.map(d -> OptionalDouble.of(d.uncertainty())).orElse(OptionalDouble.empty()),
+        dial,
         cap,
         highest,
         over ? Verdict.STOP : dial.isPresent() ? Verdict.ADJUST : Verdict.MEASURE_AGAIN,
@@ -61,7 +60,7 @@ public final class Ceiling {
         List.of());
   }
 
-  private static Advice again(Rising rising, double cap) {
+  private static Advice again(IsotonicFit rising, double cap) {
     Amount ceiling = Amount.of(cap, Quantity.SMALL_CURRENT, 1);
     return cap > rising.last().value()
         ? Advice.read("power.ceiling.higher", Amount.of(rising.last().at(), Quantity.PERCENT, 0))
@@ -72,16 +71,16 @@ public final class Ceiling {
 
   /** What a percent of the dial changes about the ceiling; empty outside of what was read. */
   static OptionalDouble slopeAtCap(CeilingReadings readings) {
-    Rising rising = rising(readings);
+    IsotonicFit rising = rising(readings);
     return between(rising.points(), readings.ceilingMa())
         .map(pair -> OptionalDouble.of(pair.slope()))
         .orElse(OptionalDouble.empty());
   }
 
-  private static Rising rising(CeilingReadings readings) {
-    return Rising.of(
+  private static IsotonicFit rising(CeilingReadings readings) {
+    return IsotonicFit.of(
         readings.samples().stream()
-            .map(s -> new Rising.Reading(s.dialPercent(), s.currentMa()))
+            .map(s -> new IsotonicFit.Reading(s.dialPercent(), s.currentMa()))
             .toList());
   }
 
@@ -103,7 +102,7 @@ public final class Ceiling {
     return Optional.empty();
   }
 
-  private static Optional<Estimate> dial(Rising rising, double cap, double resolution) {
+  private static Optional<Estimate> dial(IsotonicFit rising, double cap, double resolution) {
     double error = Resolution.standardDeviation(resolution);
     double enlarged = error * rising.enlarge(error);
     return between(rising.points(), cap)

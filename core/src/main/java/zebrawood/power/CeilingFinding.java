@@ -1,7 +1,8 @@
 package zebrawood.power;
 
 import java.util.List;
-import java.util.OptionalDouble;
+import java.util.Optional;
+import zebrawood.measure.Estimate;
 import zebrawood.measure.Finding;
 import zebrawood.measure.Verdict;
 import zebrawood.words.Advice;
@@ -15,8 +16,7 @@ import zebrawood.words.Message;
  */
 public record CeilingFinding(
     double capMa,
-    OptionalDouble dialPercent,
-    OptionalDouble dialPercentUncertainty,
+    Optional<Estimate> dialPercent,
     double softwareFullScaleMa,
     double highestSampleMa,
     Verdict verdict,

@@ -43,19 +43,19 @@ public final class CurveFit {
    * @return empty where fewer than three readings stand clear of nothing, or they do not rise
    */
   public static Optional<FittedCurve> of(
-      List<PowerPoint> points, double resolution, double scatterPercent) {
+      List<CurvePoint> points, double resolution, double scatterPercent) {
     double error = Resolution.standardDeviation(resolution);
-    List<PowerPoint> lit = points.stream().filter(p -> p.watts() > CLEAR * error).toList();
+    List<CurvePoint> lit = points.stream().filter(p -> p.value() > CLEAR * error).toList();
     int n = lit.size();
-    if (lit.stream().mapToDouble(PowerPoint::percent).distinct().count() < LEAST) {
+    if (lit.stream().mapToDouble(CurvePoint::percent).distinct().count() < LEAST) {
       return Optional.empty();
     }
     Weighed all =
         new Weighed(
-            lit.stream().mapToDouble(PowerPoint::percent).toArray(),
-            lit.stream().mapToDouble(PowerPoint::watts).toArray(),
+            lit.stream().mapToDouble(CurvePoint::percent).toArray(),
+            lit.stream().mapToDouble(CurvePoint::value).toArray(),
             lit.stream()
-                .mapToDouble(p -> Math.hypot(error, scatterPercent / 100 * p.watts()))
+                .mapToDouble(p -> Math.hypot(error, scatterPercent / 100 * p.value()))
                 .toArray());
     Solved straight = solve(all, 2);
     Solved taken = straight;
@@ -74,8 +74,8 @@ public final class CurveFit {
             Arrays.stream(taken.covariance)
                 .map(row -> Arrays.stream(row).map(v -> v * misfit).boxed().toList())
                 .toList(),
-            points.stream().mapToDouble(PowerPoint::percent).min().orElseThrow(),
-            points.stream().mapToDouble(PowerPoint::percent).max().orElseThrow(),
+            points.stream().mapToDouble(CurvePoint::percent).min().orElseThrow(),
+            points.stream().mapToDouble(CurvePoint::percent).max().orElseThrow(),
             bend);
     return curve.rises() ? Optional.of(curve) : Optional.empty();
   }

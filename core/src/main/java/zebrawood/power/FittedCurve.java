@@ -1,9 +1,13 @@
 package zebrawood.power;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.measure.Estimate;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
 
 /**
  * A curve through readings: {@code a + b p + c p²} above the threshold, in the readings' own unit;
@@ -108,5 +112,71 @@ public record FittedCurve(
     double c = coefficients.get(2);
     double percent = c == 0 ? -a / b : 2 * -a / (b + Math.sqrt(b * b - 4 * c * a));
     return Optional.of(new Estimate(percent, errorAt(percent) / slopeAt(percent)));
+  }
+
+  /**
+   * Threshold, slope and flattening, what a wanted percentage gives, and what a wanted value takes.
+   *
+   * @param unit what the readings are of
+   */
+  public List<Message> said(Quantity unit, OptionalDouble wantedPercent, OptionalDouble wanted) {
+    List<Message> said = new ArrayList<>();
+    Estimate threshold = thresholdPercent();
+    Estimate slope = slopePerPercent();
+    said.add(
+        Message.of(
+            "power.curve.found",
+            Message.bare(percent(threshold.value(), 1)),
+            percent(threshold.uncertainty(), 1),
+            Message.bare(Amount.of(slope.value(), unit, 3)),
+            Amount.of(slope.uncertainty(), unit, 3),
+            flattening()));
+    wantedPercent.stream().mapToObj(p -> gives(p, unit)).forEach(said::add);
+    wanted.stream().mapToObj(v -> takes(v, unit)).forEach(said::add);
+    return said;
+  }
+
+  private static Amount percent(double value, int decimals) {
+    return Amount.of(value, Quantity.PERCENT, decimals);
+  }
+
+  private Message flattening() {
+    OptionalDouble uncertainty = flatteningUncertainty();
+    return uncertainty.isPresent()
+        ? Message.of(
+            "power.curve.flattens",
+            Message.bare(percent(100 * flatteningFraction(), 1)),
+            percent(100 * uncertainty.getAsDouble(), 1))
+        : Message.of("power.curve.flattens-unknown");
+  }
+
+  private Message gives(double percent, Quantity unit) {
+    if (!covers(percent)) {
+      return Message.of(
+          "power.curve.outside",
+          Message.bare(percent(lowestPercent, 0)),
+          percent(highestPercent, 0));
+    }
+    Estimate at = at(percent);
+    return Message.of(
+        "power.curve.gives",
+        percent(percent, 1),
+        Message.bare(Amount.of(at.value(), unit, 1)),
+        Amount.of(at.uncertainty(), unit, 1));
+  }
+
+  private Message takes(double value, Quantity unit) {
+    return percentFor(value)
+        .map(p ->
+            Message.of(
+                "power.curve.takes",
+                Amount.of(value, unit, 1),
+                Message.bare(percent(p.value(), 1)),
+                percent(p.uncertainty(), 1)))
+        .orElseGet(() ->
+            Message.of(
+                "power.curve.beyond",
+                Amount.of(value, unit, 1),
+                Amount.of(at(highestPercent).value(), unit, 1)));
   }
 }

@@ -1,6 +1,8 @@
 package zebrawood.power;
 
 import zebrawood.measure.Accepts;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
 /**
@@ -34,5 +36,15 @@ public record LifeRule(double ma, double hours, double higherMa, double fewerHou
   /** Hours at a current, by the rule. */
   public double hoursAt(double currentMa) {
     return hours * Math.pow(ma / currentMa, exponent());
+  }
+
+  /** How long it lasts at the agreed current and at the tube's maximum. */
+  public Message said(double agreedMa, double maximumMa) {
+    return Message.of(
+        "power.life.rule",
+        Amount.of(agreedMa, Quantity.SMALL_CURRENT, 1),
+        Math.round(hoursAt(agreedMa)),
+        Amount.of(maximumMa, Quantity.SMALL_CURRENT, 1),
+        Math.round(hoursAt(maximumMa)));
   }
 }

@@ -1,13 +1,12 @@
 package zebrawood.power;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import zebrawood.ledger.Figure;
+import zebrawood.machine.Source;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.PartFinding;
 import zebrawood.measure.Resolution;
@@ -21,6 +20,8 @@ import zebrawood.power.PowerTask.ByWords;
 import zebrawood.power.PowerTask.Item;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
+import zebrawood.station.Proven;
+import zebrawood.station.Visit;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
 
@@ -28,9 +29,9 @@ import zebrawood.words.Message;
  * Is "100 %" what was agreed, and does it still give what it gave?
  *
  * <p>The current at the test job may be off by a division of the meter or a fiftieth of itself,
- * whichever is more: no meter is read finer, and no job shows less. A reading above the tube's
- * maximum stops. What was not read is asked for; a loss is judged only against a limit that
- * somebody gave.
+ * whichever is more: a meter cannot be read finer than one division, and 2 % of the current changes
+ * no job visibly. A reading above the tube's maximum stops. What was not read is asked for; a loss
+ * is judged only against a limit that somebody gave.
  */
 public final class Power {
   private static final double ALLOWED_SHARE = 0.02;
@@ -44,6 +45,12 @@ public final class Power {
   private static final Quantity MA = Quantity.SMALL_CURRENT;
 
   private Power() {}
+
+  /** A visit to the power of this source. */
+  public static Visit<PowerReadings, PowerFinding> visit(Source source) {
+    return Visit.of(PowerReadings.class, PowerFinding.class, Power::solve, Power::figures)
+        .saying((r, f) -> f.said(r, source));
+  }
 
   /** What the current's part came to. */
   private record Current(
@@ -147,13 +154,7 @@ public final class Power {
     double resolution = task.readings().meterResolutionMa();
     double maximum = task.readings().tubeMaximumMa();
     Top top = top(found.capMa(), task.atTopMa(), resolution);
-    Optional<Estimate> dial =
-        found.dialPercent().isPresent()
-            ? Optional.of(
-                new Estimate(
-                    found.dialPercent().getAsDouble(),
-                    found.dialPercentUncertainty().getAsDouble()))
-            : Optional.empty();
+    Optional<Estimate> dial = found.dialPercent();
     OptionalDouble slope = Ceiling.slopeAtCap(task.readings());
     if (task.atTopMa().isEmpty()) {
       PartFinding part = new PartFinding(found.verdict(), found.advice(), found.warnings());
@@ -255,7 +256,7 @@ public final class Power {
     } else {
       double job = task.jobTop().getAsDouble();
       double controller = task.controllerTop().getAsDouble();
-      if (Math.abs(job - controller) > SAME_WORD * controller) {
+      if (!sameWord(job / controller)) {
         parts.add(
             PartFinding.adjust(
                 Advice.act("power.words.same", Message.number(controller))
@@ -267,15 +268,7 @@ public final class Power {
     if (task.firingPercent().isEmpty()) {
       parts.add(PartFinding.again(Advice.read("power.firing").because("power.firing.why")));
     }
-    Map<Item, Boolean> passed = new EnumMap<>(Item.class);
-    task.proofs().forEach(p -> passed.put(p.item(), p.passed()));
-    for (Item item : Item.values()) {
-      if (!passed.containsKey(item)) {
-        parts.add(PartFinding.again(Advice.prove(Message.of(item))));
-      } else if (!passed.get(item)) {
-        parts.add(PartFinding.adjust(Advice.notSo(Message.of(item))));
-      }
-    }
+    parts.addAll(Proven.of(List.of(Item.values()), task.proofs()).parts(Verdict.ADJUST));
     if (task.pulsed()) {
       parts.add(pulse(task));
     }
@@ -285,6 +278,15 @@ public final class Power {
             ? List.of(Advice.leave("power.words.leave"))
             : PartFinding.toDo(parts),
         parts.stream().flatMap(p -> p.warnings().stream()).toList());
+  }
+
+  /**
+   * Whether two power words are the same, as far as a job shows.
+   *
+   * @param share one over the other
+   */
+  public static boolean sameWord(double share) {
+    return Math.abs(share - 1) <= SAME_WORD;
   }
 
   private static PartFinding pulse(ByWords task) {
@@ -331,8 +333,8 @@ public final class Power {
         .orElse(OptionalDouble.empty());
   }
 
-  private static boolean enough(List<PowerPoint> points) {
-    return points.stream().mapToDouble(PowerPoint::percent).distinct().count() >= 2;
+  private static boolean enough(List<CurvePoint> points) {
+    return points.stream().mapToDouble(CurvePoint::percent).distinct().count() >= 2;
   }
 
   private static Optional<PartFinding> output(PowerReadings r, OptionalDouble loss) {
@@ -393,9 +395,7 @@ public final class Power {
           top.readMa().ifPresent(ma -> figures.add(Figure.of("atTop", ma, MA)));
           figures.add(Figure.of("agreed", top.agreedMa(), MA));
         });
-    f.dialPercent()
-        .ifPresent(d ->
-            figures.add(Figure.of("dial", d.value(), Quantity.PERCENT).uncertain(d.uncertainty())));
+    f.dialPercent().ifPresent(d -> figures.add(Figure.of("dial", d, Quantity.PERCENT)));
     f.slopeMaPerPercent().ifPresent(s -> figures.add(Figure.of("slope", s, MA)));
     r.lowPulseMa().ifPresent(ma -> figures.add(Figure.of("lowPulse", ma, MA)));
     if (r.task() instanceof ByWords words) {

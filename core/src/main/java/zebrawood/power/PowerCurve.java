@@ -1,7 +1,7 @@
 package zebrawood.power;
 
 import java.util.List;
-import zebrawood.power.Rising.Point;
+import zebrawood.power.IsotonicFit.Point;
 
 /**
  * Watts against percent, between the lowest and the highest percentage that was measured: readings
@@ -16,9 +16,12 @@ final class PowerCurve {
   private final double[] y;
   private final double[] slope;
 
-  PowerCurve(List<PowerPoint> readings) {
+  PowerCurve(List<CurvePoint> readings) {
     List<Point> points =
-        Rising.of(readings.stream().map(p -> new Rising.Reading(p.percent(), p.watts())).toList())
+        IsotonicFit.of(
+                readings.stream()
+                    .map(p -> new IsotonicFit.Reading(p.percent(), p.value()))
+                    .toList())
             .points();
     x = points.stream().mapToDouble(Point::at).toArray();
     y = points.stream().mapToDouble(Point::value).toArray();

@@ -1,11 +1,15 @@
 package zebrawood.power;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zebrawood.machine.Source;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.Finding;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
 
@@ -31,6 +35,27 @@ public record PowerFinding(
     List<Advice> advice,
     List<Message> warnings)
     implements Finding {
+  /** What was agreed, what is best done, and what a pulse carries. */
+  List<Message> said(PowerReadings readings, Source source) {
+    List<Message> said = new ArrayList<>();
+    top.ifPresent(t ->
+        said.add(
+            Message.of(
+                "power.summary.agreed",
+                Amount.of(t.agreedMa(), Quantity.SMALL_CURRENT, 1),
+                Amount.of(t.allowedMa(), Quantity.SMALL_CURRENT, 1))));
+    better.map(Message::of).ifPresent(said::add);
+    if (readings.task() instanceof PowerTask.ByWords words && words.pulse().rateKhz().isPresent()) {
+      double millijoules = source.watts() / words.pulse().rateKhz().getAsDouble();
+      said.add(
+          Message.of(
+              "power.summary.pulse",
+              Amount.plain(source.watts(), Quantity.POWER),
+              Amount.of(millijoules, Quantity.PULSE_ENERGY, 3)));
+    }
+    return said;
+  }
+
   /**
    * @param readMa empty while it was not read with the dial set
    * @param allowedMa how far off it may be

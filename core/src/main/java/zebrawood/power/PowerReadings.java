@@ -14,6 +14,7 @@ import zebrawood.measure.Accepts;
  * @param curve as it is now, when it was read
  * @param output what it gives at the test job, and what it gave
  * @param life of the tube's data sheet, when it was at hand
+ * @param tubeLabel what tells this tube from another, when it was told
  */
 public record PowerReadings(
     PowerTask task,
@@ -21,7 +22,8 @@ public record PowerReadings(
     OptionalDouble lowPulseMa,
     Optional<Curve> curve,
     Output output,
-    Optional<LifeRule> life) {
+    Optional<LifeRule> life,
+    Optional<String> tubeLabel) {
 
   /**
    * Readings over the scale.
@@ -30,7 +32,7 @@ public record PowerReadings(
    * @param before what the jobs were made for, read the same way; empty where it was not kept
    */
   public record Curve(
-      List<PowerPoint> now, double resolution, double scatterPercent, List<PowerPoint> before) {
+      List<CurvePoint> now, double resolution, double scatterPercent, List<CurvePoint> before) {
     public Curve {
       now = List.copyOf(now);
       before = List.copyOf(before);

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.machine.PulseRange;
 import zebrawood.measure.Accepts;
+import zebrawood.station.Proof;
 
 /** What a visit asks: what "100 %" is, by one of the ways to agree on it. */
 public sealed interface PowerTask {
@@ -15,11 +16,6 @@ public sealed interface PowerTask {
     /** More percent burn darker, not lighter. */
     NOT_BACKWARDS
   }
-
-  /**
-   * @param passed whether it was so
-   */
-  record Proof(Item item, boolean passed) {}
 
   /**
    * The dial for an agreed current, from several settings.
@@ -83,7 +79,7 @@ public sealed interface PowerTask {
       OptionalDouble jobTop,
       OptionalDouble controllerTop,
       OptionalDouble firingPercent,
-      List<Proof> proofs,
+      List<Proof<Item>> proofs,
       boolean pulsed,
       Pulse pulse,
       Optional<PulseRange> range)
@@ -91,6 +87,7 @@ public sealed interface PowerTask {
     public ByWords {
       proofs = List.copyOf(proofs);
       var accepts = new Accepts();
+      Proof.eachOnce("proofs", proofs, accepts);
       jobTop.ifPresent(w -> accepts.positive("jobTop", w, 1_000_000));
       controllerTop.ifPresent(w -> accepts.positive("controllerTop", w, 1_000_000));
       firingPercent.ifPresent(p -> accepts.between("firingPercent", p, 0, 100));

@@ -11,7 +11,7 @@ import zebrawood.words.Message;
  * @param after at least two percentages
  */
 public record RescaleReadings(
-    List<PowerPoint> before, List<PowerPoint> after, List<JobSetting> settings) {
+    List<CurvePoint> before, List<CurvePoint> after, List<JobSetting> settings) {
   private static final int LEAST = 2;
   private static final double MOST_W = 100_000;
   private static final double FASTEST_MM_S = 100_000;
@@ -33,8 +33,8 @@ public record RescaleReadings(
           .positive(at + "speedMmS", settings.get(i).speedMmS, FASTEST_MM_S);
     }
     accepts.orThrow();
-    double low = before.stream().mapToDouble(PowerPoint::percent).min().orElseThrow();
-    double high = before.stream().mapToDouble(PowerPoint::percent).max().orElseThrow();
+    double low = before.stream().mapToDouble(CurvePoint::percent).min().orElseThrow();
+    double high = before.stream().mapToDouble(CurvePoint::percent).max().orElseThrow();
     for (int i = 0; i < settings.size(); i++) {
       JobSetting setting = settings.get(i);
       if (!(setting.percent >= low && setting.percent <= high)) {
@@ -50,13 +50,13 @@ public record RescaleReadings(
     accepts.orThrow();
   }
 
-  private static void check(Accepts accepts, String field, List<PowerPoint> points) {
+  private static void check(Accepts accepts, String field, List<CurvePoint> points) {
     for (int i = 0; i < points.size(); i++) {
       accepts
           .between(field + "[" + i + "].percent", points.get(i).percent(), 0, 100)
-          .between(field + "[" + i + "].watts", points.get(i).watts(), 0, MOST_W);
+          .between(field + "[" + i + "].watts", points.get(i).value(), 0, MOST_W);
     }
-    if (points.stream().mapToDouble(PowerPoint::percent).distinct().count() < LEAST) {
+    if (points.stream().mapToDouble(CurvePoint::percent).distinct().count() < LEAST) {
       accepts.complain(
           field,
           Message.of("accepts.of-them", points.size()),

@@ -83,9 +83,9 @@ public final class Rescaling {
     return new Setting(s.name(), after.percent(watts), s.speedMmS(), true);
   }
 
-  private static OptionalDouble loss(List<PowerPoint> points, PowerCurve before, PowerCurve after) {
+  private static OptionalDouble loss(List<CurvePoint> points, PowerCurve before, PowerCurve after) {
     return points.stream()
-        .mapToDouble(PowerPoint::percent)
+        .mapToDouble(CurvePoint::percent)
         .distinct()
         .filter(after::covers)
         .filter(p -> before.watts(p) > 0 && before.watts(p) >= WORTH_COMPARING * before.mostWatts())

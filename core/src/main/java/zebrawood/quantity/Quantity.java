@@ -167,6 +167,18 @@ public enum Quantity {
     };
   }
 
+  /**
+   * Decimals of the canonical unit, as finely as a figure of it is read: temperatures to a tenth,
+   * what is counted or large to a whole.
+   */
+  public int usualDecimals() {
+    return switch (this) {
+      case TEMPERATURE, TEMPERATURE_DIFFERENCE, OPTICAL_DENSITY -> 1;
+      case CONDUCTIVITY, PERCENT, FLOW, LINES, DISTANCE -> 0;
+      default -> 2;
+    };
+  }
+
   /** The quantity whose canonical unit is written so, for what is kept in files. */
   public static Optional<Quantity> ofUnit(String symbol) {
     return switch (symbol) {

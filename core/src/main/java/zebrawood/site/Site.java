@@ -1,19 +1,19 @@
 package zebrawood.site;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import zebrawood.ledger.Figure;
 import zebrawood.machine.Fitting;
 import zebrawood.machine.Machine;
 import zebrawood.measure.PartFinding;
+import zebrawood.measure.Verdict;
 import zebrawood.quantity.Quantity;
 import zebrawood.site.SiteReadings.Item;
-import zebrawood.site.SiteReadings.Proof;
+import zebrawood.station.Proven;
+import zebrawood.station.Visit;
 import zebrawood.words.Advice;
-import zebrawood.words.Message;
 
 /**
  * Can the machine be switched on here, and can nobody be hurt?
@@ -24,13 +24,24 @@ import zebrawood.words.Message;
 public final class Site {
   private Site() {}
 
+  /** A visit to the site of this machine. */
+  public static Visit<SiteReadings, SiteFinding> visit(Machine machine) {
+    return Visit.of(SiteReadings.class, SiteFinding.class, r -> solve(machine, r), Site::figures)
+        .saying((r, f) -> f.said());
+  }
+
+  /** What is proven at the site of this machine, in the order of the work. */
+  public static List<Item> asked(Machine machine) {
+    return Stream.of(Item.values()).filter(item -> item.appliesTo(machine)).toList();
+  }
+
   public static SiteFinding solve(Machine machine, SiteReadings r) {
     Optional<Circuit.Finding> circuit = r.feed().circuit().map(Circuit::solve);
     Optional<Duct.Finding> duct = r.breathing().duct().map(Duct::solve);
     Optional<Eyewear.Finding> eyewear = r.eyewear().map(Eyewear::solve);
     List<PartFinding> parts = new ArrayList<>(r.feed().judge(circuit));
     parts.addAll(r.arrival().judge());
-    parts.addAll(proofs(machine, r.proofs()));
+    parts.addAll(Proven.of(asked(machine), r.proofs()).parts(Verdict.STOP));
     eyewear.ifPresent(f -> parts.add(Eyewear.judge(r.eyewear().get(), f)));
     // A run without a blower's curve tells what blower to fit, and is no fault of the site.
     parts.addAll(r.breathing().judge(duct));
@@ -71,23 +82,6 @@ public final class Site {
     }
     if (r.eyewear().isEmpty()) {
       parts.add(PartFinding.again(Advice.read("site.unread.eyewear")));
-    }
-    return parts;
-  }
-
-  private static List<PartFinding> proofs(Machine machine, List<Proof> proofs) {
-    Map<Item, Boolean> passed = new EnumMap<>(Item.class);
-    proofs.forEach(p -> passed.put(p.item(), p.passed()));
-    List<PartFinding> parts = new ArrayList<>();
-    for (Item item : Item.values()) {
-      if (!item.appliesTo(machine)) {
-        continue;
-      }
-      if (!passed.containsKey(item)) {
-        parts.add(PartFinding.again(Advice.prove(Message.of(item))));
-      } else if (!passed.get(item)) {
-        parts.add(PartFinding.stop(Advice.notSo(Message.of(item))));
-      }
     }
     return parts;
   }

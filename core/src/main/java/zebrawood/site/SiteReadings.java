@@ -7,7 +7,7 @@ import zebrawood.machine.Fitting;
 import zebrawood.machine.Machine;
 import zebrawood.machine.SourceKind;
 import zebrawood.measure.Accepts;
-import zebrawood.words.Message;
+import zebrawood.station.Proof;
 
 /**
  * One visit to the site: what was read, and what was proven by hand.
@@ -21,7 +21,7 @@ public record SiteReadings(
     Breathing breathing,
     Optional<Eyewear.Readings> eyewear,
     OptionalDouble divergenceMrad,
-    List<Proof> proofs) {
+    List<Proof<Item>> proofs) {
 
   /** What is proven by hand and eye, in the order of the work. */
   public enum Item {
@@ -54,21 +54,11 @@ public record SiteReadings(
     }
   }
 
-  /**
-   * @param passed whether it was so
-   */
-  public record Proof(Item item, boolean passed) {}
-
   public SiteReadings {
     proofs = List.copyOf(proofs);
     var accepts = new Accepts();
     divergenceMrad.ifPresent(d -> accepts.between("divergenceMrad", d, 0.001, 3000));
-    if (proofs.stream().map(Proof::item).distinct().count() < proofs.size()) {
-      accepts.complain(
-          "proofs",
-          Message.of("site.site-readings.one-item-twice"),
-          Message.of("site.site-readings.each-item-once"));
-    }
+    Proof.eachOnce("proofs", proofs, accepts);
     accepts.orThrow();
   }
 }

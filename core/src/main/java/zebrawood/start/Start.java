@@ -8,6 +8,7 @@ import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.start.StartReadings.Answer;
 import zebrawood.start.StartReadings.Asked;
+import zebrawood.station.Visit;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
 
@@ -19,6 +20,9 @@ import zebrawood.words.Message;
  * not keep the entry from proving the protections.
  */
 public final class Start {
+  public static final Visit<StartReadings, StartFinding> VISIT =
+      Visit.of(StartReadings.class, StartFinding.class, Start::solve, Start::figures);
+
   private Start() {}
 
   public static StartFinding solve(StartReadings r) {

@@ -12,6 +12,9 @@ public final class StartStation {
   /** A switch that nobody tried for a month may be stuck; each day has its own proof beside. */
   private static final int HOLDS_DAYS = 30;
 
+  /** Where the coolant's limit is kept; stations know one another through the ledger only. */
+  public static final String COOLING = "cooling";
+
   private StartStation() {}
 
   public static final Station STATION =

@@ -10,8 +10,8 @@ import zebrawood.quantity.Numbers;
 /**
  * Something to be said: a key of the bundles with its arguments.
  *
- * @param arguments names and words as somebody typed them, whole numbers, {@link Amount}s,
- *     constants that have words of their own, and further messages
+ * @param arguments names and words as somebody typed them, whole numbers, {@link Amount}s, and
+ *     further messages; a constant that has words of its own stands as the message of them
  */
 public record Message(String key, List<Object> arguments) {
   /** The phrasebook shows its amount without the unit. */
@@ -27,17 +27,28 @@ public record Message(String key, List<Object> arguments) {
   public static final Message NONE = verbatim("");
 
   public Message {
-    arguments = List.copyOf(arguments);
-    for (Object argument : arguments) {
-      if (!(argument instanceof String
-          || argument instanceof Integer
-          || argument instanceof Long
-          || argument instanceof Amount
-          || argument instanceof Enum<?>
-          || argument instanceof Message)) {
-        throw new IllegalArgumentException(key + " cannot say " + argument.getClass());
-      }
+    Object[] all = arguments.toArray();
+    for (int i = 0; i < all.length; i++) {
+      all[i] = plain(key, all[i]);
     }
+    arguments = List.of(all);
+  }
+
+  /** As it is kept: a constant as the message that names it, every whole number as a long. */
+  private static Object plain(String key, Object argument) {
+    if (argument instanceof String
+        || argument instanceof Long
+        || argument instanceof Amount
+        || argument instanceof Message) {
+      return argument;
+    }
+    if (argument instanceof Integer number) {
+      return number.longValue();
+    }
+    if (argument instanceof Enum<?> constant) {
+      return of(constant);
+    }
+    throw new IllegalArgumentException(key + " cannot say " + argument.getClass());
   }
 
   public static Message of(String key, Object... arguments) {

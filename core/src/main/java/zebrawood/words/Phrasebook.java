@@ -111,10 +111,7 @@ public final class Phrasebook {
     if (argument instanceof Amount amount) {
       return say(amount);
     }
-    if (argument instanceof Message message) {
-      return say(message);
-    }
-    return argument instanceof Enum<?> constant ? say(constant) : argument.toString();
+    return argument instanceof Message message ? say(message) : argument.toString();
   }
 
   /** A whole sentence: what, and behind a colon why. */

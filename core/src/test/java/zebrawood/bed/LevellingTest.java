@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import zebrawood.measure.Estimate;
 import zebrawood.measure.TurnDirection;
 import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
@@ -48,11 +49,11 @@ class LevellingTest {
   @Test
   void aLargerGapIsALowerBed() {
     BedFinding finding = Levelling.solve(corners(6, 6.6, 6, 6.6));
-    assertThat(finding.slopeXMmPerM()).isCloseTo(-1, within(1e-9));
-    assertThat(finding.slopeYMmPerM()).isZero();
+    assertThat(finding.slopeXMmPerM().value()).isCloseTo(-1, within(1e-9));
+    assertThat(finding.slopeYMmPerM().value()).isZero();
     assertThat(finding.verdict()).isEqualTo(Verdict.ADJUST);
     ScrewTurn right = finding.screws().get(1);
-    assertThat(right.riseMm()).isPositive();
+    assertThat(right.riseMm().value()).isPositive();
     assertThat(right.direction()).isEqualTo(TurnDirection.CLOCKWISE);
     assertThat(right.eighths()).isPositive();
   }
@@ -67,7 +68,7 @@ class LevellingTest {
     BedFinding finding = Levelling.solve(with(readings.points(), 0.1, 0.3, lowering, null));
     assertThat(finding.screws().get(1).direction()).isEqualTo(TurnDirection.COUNTER_CLOCKWISE);
     assertThat(finding.screws().get(1).eighths()).isNegative();
-    assertThat(finding.screws().get(1).riseMm()).isPositive();
+    assertThat(finding.screws().get(1).riseMm().value()).isPositive();
   }
 
   @Test
@@ -75,9 +76,9 @@ class LevellingTest {
     BedReadings readings = corners(6, 6.6, 6.3, 6.9);
     BedFinding finding = Levelling.solve(with(readings.points(), 0.1, 0.3, CORNERS, "rear right"));
     assertThat(finding.screws().get(3).direction()).isEqualTo(TurnDirection.NONE);
-    assertThat(finding.screws().get(3).turns()).isZero();
-    assertThat(finding.screws().get(0).riseMm()).isCloseTo(-0.9, within(1e-9));
-    assertThat(finding.screws().get(0).turns()).isCloseTo(0.9 / 0.7, within(1e-9));
+    assertThat(finding.screws().get(3).turns().value()).isZero();
+    assertThat(finding.screws().get(0).riseMm().value()).isCloseTo(-0.9, within(1e-9));
+    assertThat(finding.screws().get(0).turns().value()).isCloseTo(0.9 / 0.7, within(1e-9));
   }
 
   @Test
@@ -143,11 +144,12 @@ class LevellingTest {
               6 + random.nextDouble(),
               6 + random.nextDouble());
       BedFinding finding = Levelling.solve(with(corners.points(), 0.01, 5, screws, null));
-      double total = finding.screws().stream().mapToDouble(ScrewTurn::turns).sum();
+      double total = finding.screws().stream().mapToDouble(t -> t.turns().value()).sum();
       for (double shift = -1; shift <= 1; shift += 0.002) {
         double other = 0;
         for (int i = 0; i < count; i++) {
-          other += Math.abs(finding.screws().get(i).riseMm() + shift) / screws.get(i).pitchMm();
+          other +=
+              Math.abs(finding.screws().get(i).riseMm().value() + shift) / screws.get(i).pitchMm();
         }
         assertThat(total).isLessThanOrEqualTo(other + 1e-9);
       }
@@ -157,8 +159,8 @@ class LevellingTest {
   @Test
   void aRangeOfEquallyGoodHeightsIsEnteredInItsMiddle() {
     BedFinding finding = Levelling.solve(corners(6, 6.6, 6, 6.6));
-    assertThat(finding.screws().get(0).riseMm()).isCloseTo(-0.3, within(1e-9));
-    assertThat(finding.screws().get(1).riseMm()).isCloseTo(0.3, within(1e-9));
+    assertThat(finding.screws().get(0).riseMm().value()).isCloseTo(-0.3, within(1e-9));
+    assertThat(finding.screws().get(1).riseMm().value()).isCloseTo(0.3, within(1e-9));
   }
 
   @Test
@@ -171,7 +173,7 @@ class LevellingTest {
     BedFinding first = Levelling.solve(with(points, 0.05, 0.3, CORNERS, null));
     Collections.shuffle(points, random);
     BedFinding second = Levelling.solve(with(points, 0.05, 0.3, CORNERS, null));
-    assertThat(second.slopeXMmPerM()).isCloseTo(first.slopeXMmPerM(), within(1e-9));
+    assertThat(second.slopeXMmPerM().value()).isCloseTo(first.slopeXMmPerM().value(), within(1e-9));
     assertThat(second.warpMm()).isCloseTo(first.warpMm(), within(1e-9));
     assertThat(second.verdict()).isEqualTo(first.verdict());
   }
@@ -194,7 +196,8 @@ class LevellingTest {
         points.add(new GapPoint(x, y, Math.round(gap * 10) / 10.0));
       }
       BedFinding f = Levelling.solve(with(points, 0.1, 0.3, CORNERS, null));
-      if (Math.abs(f.slopeXMmPerM() - 1000 * slopeX) <= 2 * f.slopeXMmPerMUncertainty()) {
+      if (Math.abs(f.slopeXMmPerM().value() - 1000 * slopeX)
+          <= 2 * f.slopeXMmPerM().uncertainty()) {
         inside++;
       }
     }
@@ -215,8 +218,9 @@ class LevellingTest {
       assertThat(f.peakToValleyAfterEighthsMm())
           .isLessThanOrEqualTo(f.peakToValleyAfterMm() + 4 * 0.7 / 16 + 1e-9);
       for (ScrewTurn turn : f.screws()) {
-        assertThat(Math.abs(turn.eighths()) / 8.0).isCloseTo(turn.turns(), within(1 / 16.0 + 1e-9));
-        assertThat(turn.direction() == TurnDirection.NONE).isEqualTo(turn.turns() == 0);
+        assertThat(Math.abs(turn.eighths()) / 8.0)
+            .isCloseTo(turn.turns().value(), within(1 / 16.0 + 1e-9));
+        assertThat(turn.direction() == TurnDirection.NONE).isEqualTo(turn.turns().value() == 0);
       }
     }
   }
@@ -231,7 +235,8 @@ class LevellingTest {
   }
 
   private static ScrewTurn turned(int eighths) {
-    return new ScrewTurn("a", 0, 0, 0, 0, TurnDirection.CLOCKWISE, eighths);
+    return new ScrewTurn(
+        "a", new Estimate(0, 0), new Estimate(0, 0), TurnDirection.CLOCKWISE, eighths);
   }
 
   @Test

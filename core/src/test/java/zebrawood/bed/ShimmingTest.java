@@ -34,8 +34,8 @@ class ShimmingTest {
   @Test
   void theRingLeansUpWhereTheGapIsLarger() {
     ShimFinding finding = Shimming.underHead(readings(0.004, 0, 180, 0));
-    assertThat(finding.slopeXMmPerM()).isCloseTo(4, within(1e-9));
-    assertThat(finding.slopeYMmPerM()).isCloseTo(0, within(1e-9));
+    assertThat(finding.slopeXMmPerM().value()).isCloseTo(4, within(1e-9));
+    assertThat(finding.slopeYMmPerM().value()).isCloseTo(0, within(1e-9));
     assertThat(finding.verdict()).isEqualTo(Verdict.ADJUST);
   }
 
@@ -54,8 +54,9 @@ class ShimmingTest {
       double[] ring = unit(-slopeX, -slopeY, 1);
       double[] turned = rotateAsVerticalTo(normal, ring);
       assertThat(Math.hypot(turned[0], turned[1])).isLessThan(1e-4);
-      assertThat(finding.shims()).allMatch(s -> s.thicknessMm() >= 0);
-      assertThat(finding.shims().stream().mapToDouble(Shim::thicknessMm).min()).hasValue(0);
+      assertThat(finding.shims()).allMatch(s -> s.thicknessMm().value() >= 0);
+      assertThat(finding.shims().stream().mapToDouble(t -> t.thicknessMm().value()).min())
+          .hasValue(0);
     }
   }
 
@@ -64,7 +65,9 @@ class ShimmingTest {
     double[][] top = new double[3][];
     for (int i = 0; i < 3; i++) {
       top[i] =
-          new double[] {FEET.get(i).xMm(), FEET.get(i).yMm(), finding.shims().get(i).thicknessMm()};
+          new double[] {
+            FEET.get(i).xMm(), FEET.get(i).yMm(), finding.shims().get(i).thicknessMm().value()
+          };
     }
     double[] a = minus(top[1], top[0]);
     double[] b = minus(top[2], top[0]);
@@ -101,9 +104,9 @@ class ShimmingTest {
   @Test
   void aBedIsRaisedWhereItIsLow() {
     ShimFinding finding = Shimming.underBed(readings(0.004, 0, 20, 0));
-    assertThat(finding.slopeXMmPerM()).isCloseTo(-4, within(1e-9));
-    assertThat(finding.shims().get(0).thicknessMm()).isZero();
-    assertThat(finding.shims().get(1).thicknessMm()).isCloseTo(0.76, within(1e-9));
+    assertThat(finding.slopeXMmPerM().value()).isCloseTo(-4, within(1e-9));
+    assertThat(finding.shims().get(0).thicknessMm().value()).isZero();
+    assertThat(finding.shims().get(1).thicknessMm().value()).isCloseTo(0.76, within(1e-9));
     assertThat(finding.advice(ENGLISH).getFirst()).startsWith("Put 0.76 mm under foot");
   }
 

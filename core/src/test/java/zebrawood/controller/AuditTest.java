@@ -14,7 +14,6 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import zebrawood.controller.ControllerFinding.Severity;
 import zebrawood.controller.ControllerFinding.Value;
-import zebrawood.controller.ControllerReadings.AirCode;
 import zebrawood.controller.ControllerReadings.JobSoftware;
 import zebrawood.controller.ControllerReadings.Laser;
 import zebrawood.controller.ControllerReadings.MachineFacts;
@@ -48,11 +47,11 @@ class AuditTest {
         new MachineFacts(List.of(400.0, 300.0), Corner.FRONT_LEFT, switches, Laser.DIODE),
         new JobSoftware(
             softwareTop,
-            AirCode.M8,
+            "M8",
             Units.MM,
             Optional.of(List.of(400.0, 300.0)),
             Optional.of(Corner.FRONT_LEFT)),
-        AirCode.M8,
+        "M8",
         policy);
   }
 

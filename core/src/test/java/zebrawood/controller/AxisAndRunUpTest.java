@@ -16,7 +16,7 @@ class AxisAndRunUpTest {
   void twoHundredCommandedAndLessMeasuredIsPutRightInOneStep() {
     AxisScale.Finding f =
         AxisScale.solve(new AxisScale.Readings(200, 199.1, 0.5, 2, OptionalDouble.of(80)));
-    assertThat(f.factor()).isCloseTo(1.0045, within(1e-4));
+    assertThat(f.factor().value()).isCloseTo(1.0045, within(1e-4));
     assertThat(f.stepsPerMm().orElseThrow()).isCloseTo(80.3616, within(1e-3));
     assertThat(f.within()).isFalse();
     assertThat(f.travelThatDecidesMm()).isCloseTo(204, within(1.0));
@@ -38,7 +38,7 @@ class AxisAndRunUpTest {
       double read = Math.round((from + travel) / 0.5) * 0.5 - Math.round(from / 0.5) * 0.5;
       AxisScale.Finding f =
           AxisScale.solve(new AxisScale.Readings(200, read, 0.5, 2, OptionalDouble.empty()));
-      if (Math.abs(f.factor() - truth) <= 2 * f.factorUncertainty()) {
+      if (Math.abs(f.factor().value() - truth) <= 2 * f.factor().uncertainty()) {
         inside++;
       }
     }

@@ -10,18 +10,16 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import zebrawood.controller.ControllerReadings.AirCode;
 import zebrawood.controller.ControllerReadings.JobSoftware;
 import zebrawood.controller.ControllerReadings.Laser;
 import zebrawood.controller.ControllerReadings.MachineFacts;
 import zebrawood.controller.ControllerReadings.Policy;
 import zebrawood.controller.ControllerReadings.Units;
-import zebrawood.controller.ControllerVisit.HomeAtStart;
-import zebrawood.controller.ControllerVisit.Motion;
-import zebrawood.controller.ControllerVisit.PanelAnswer;
-import zebrawood.controller.ControllerVisit.PanelStep;
-import zebrawood.controller.ControllerVisit.Proof;
-import zebrawood.controller.ControllerVisit.TwoMarks;
+import zebrawood.controller.ControllerVisitReadings.HomeAtStart;
+import zebrawood.controller.ControllerVisitReadings.Motion;
+import zebrawood.controller.ControllerVisitReadings.PanelAnswer;
+import zebrawood.controller.ControllerVisitReadings.PanelStep;
+import zebrawood.controller.ControllerVisitReadings.TwoMarks;
 import zebrawood.controller.Dialect.Said;
 import zebrawood.ledger.Figure;
 import zebrawood.machine.BedSupport;
@@ -32,6 +30,7 @@ import zebrawood.machine.PulseRange;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
 import zebrawood.measure.Verdict;
+import zebrawood.station.Proof;
 
 class ControllerVisitTest {
   private static final String RIGHT =
@@ -56,33 +55,33 @@ class ControllerVisitTest {
           150,
           BedSupport.SHIMS,
           0.3);
-  private static final List<Proof> PROVEN =
-      Stream.of(Motion.values()).map(m -> new Proof(m, true)).toList();
+  private static final List<Proof<Motion>> PROVEN =
+      Stream.of(Motion.values()).map(m -> new Proof<>(m, true)).toList();
 
-  private static ControllerVisit numbered(
+  private static ControllerVisitReadings numbered(
       String dump,
       Optional<String> before,
       Optional<AxisScale.Readings> across,
       TwoMarks marks,
-      List<Proof> proofs) {
+      List<Proof<Motion>> proofs) {
     return numbered(dump, before, across, marks, proofs, List.of());
   }
 
-  private static ControllerVisit numbered(
+  private static ControllerVisitReadings numbered(
       String dump,
       Optional<String> before,
       Optional<AxisScale.Readings> across,
       TwoMarks marks,
-      List<Proof> proofs,
+      List<Proof<Motion>> proofs,
       List<PanelAnswer> panel) {
-    return new ControllerVisit(
+    return new ControllerVisitReadings(
         Optional.of(
             new ControllerReadings(
                 Dialects.TERSE,
                 dump,
                 new MachineFacts(List.of(400.0, 400.0), Corner.FRONT_LEFT, true, Laser.DIODE),
-                new JobSoftware(1000, AirCode.M8, Units.MM, Optional.empty(), Optional.empty()),
-                AirCode.M8,
+                new JobSoftware(1000, "M8", Units.MM, Optional.empty(), Optional.empty()),
+                "M8",
                 Policy.MATCH_SOFTWARE)),
         Optional.empty(),
         OptionalDouble.empty(),
@@ -115,15 +114,15 @@ class ControllerVisitTest {
               "most-pulse-rate", Said.number("Max frequency")),
           Optional.empty());
 
-  private static ControllerVisit named(String text, Optional<String> before) {
+  private static ControllerVisitReadings named(String text, Optional<String> before) {
     return named(text, before, OptionalDouble.empty(), Optional.empty());
   }
 
-  private static ControllerVisit named(
+  private static ControllerVisitReadings named(
       String text, Optional<String> before, OptionalDouble lens, Optional<String> offline) {
-    return new ControllerVisit(
+    return new ControllerVisitReadings(
         Optional.empty(),
-        Optional.of(new ControllerVisit.Page(PAGE, NamedFields.parse(text).text())),
+        Optional.of(new ControllerVisitReadings.Page(PAGE, NamedFields.parse(text).text())),
         lens,
         offline.map(page -> NamedFields.parse(page).text()),
         before.map(page -> NamedFields.parse(page).text()),
@@ -140,14 +139,14 @@ class ControllerVisitTest {
 
   @Test
   void settingsThatFitAndAProvenMotionAreLeft() {
-    ControllerVisit visit =
+    ControllerVisitReadings visit =
         numbered(RIGHT, Optional.of(RIGHT), Optional.empty(), TwoMarks.LOWER_IS_FAINTER, PROVEN);
-    ControllerVisit.Judged f = visit.solve(SEDGE);
+    ControllerVisitFinding f = visit.solve(SEDGE);
     assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
     assertThat(f.warnings(ENGLISH)).isEmpty();
     assertThat(f.runUp().orElseThrow().runUpMm()).isEqualTo(20);
     assertThat(visit.figures(f)).extracting(Figure::id).containsExactly("wrong", "fullPower");
-    ControllerVisit unproven =
+    ControllerVisitReadings unproven =
         numbered(RIGHT, Optional.empty(), Optional.empty(), TwoMarks.NOT_BURNT, List.of());
     assertThat(unproven.solve(SEDGE).verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
     assertThat(unproven.solve(SEDGE).advice(ENGLISH))
@@ -159,13 +158,13 @@ class ControllerVisitTest {
   void aResetIsNamedAsWhatItIsAndASingleChangeIsWarnedOf() {
     String reset =
         "idle: 25\nsoft: 0\nhard: 0\nseek: 0\ncorner: rr\ntop: 1000\nleast: 0\nfollow: 0\nreach_x: 400\nreach_y: 400\n";
-    ControllerVisit.Judged f =
+    ControllerVisitFinding f =
         numbered(reset, Optional.of(RIGHT), Optional.empty(), TwoMarks.NOT_BURNT, PROVEN)
             .solve(SEDGE);
     assertThat(f.reset()).isTrue();
     assertThat(f.advice(ENGLISH).getFirst()).contains("as after a reset");
     assertThat(f.verdict()).isEqualTo(Verdict.STOP);
-    ControllerVisit.Judged one =
+    ControllerVisitFinding one =
         numbered(
                 RIGHT.replace("idle: 255", "idle: 25"),
                 Optional.of(RIGHT),
@@ -183,7 +182,7 @@ class ControllerVisitTest {
   @Test
   void aBackwardsScaleComesFirstAndAShortTravelCannotDecide() {
     AxisScale.Readings thumb = new AxisScale.Readings(20, 19.9, 0.5, 2, OptionalDouble.of(80));
-    ControllerVisit.Judged f =
+    ControllerVisitFinding f =
         numbered(RIGHT, Optional.empty(), Optional.of(thumb), TwoMarks.LOWER_IS_DARKER, PROVEN)
             .solve(SEDGE);
     assertThat(f.advice(ENGLISH).getFirst()).startsWith("Turn the power signal round");
@@ -199,7 +198,7 @@ class ControllerVisitTest {
 
   @Test
   void aBackwardsScaleIsTurnedByWhatTheDialectKnows() {
-    ControllerVisit.Judged f =
+    ControllerVisitFinding f =
         numbered(
                 RIGHT + "sense: up\n",
                 Optional.empty(),
@@ -210,7 +209,7 @@ class ControllerVisitTest {
     assertThat(f.advice(ENGLISH).getFirst())
         .startsWith("Set sense to a lower signal for more power before anything else");
     assertThat(f.writes().getFirst().line()).isEqualTo("set sense down");
-    ControllerVisit.Judged strange =
+    ControllerVisitFinding strange =
         numbered(
                 RIGHT + "sense: 7\n",
                 Optional.empty(),
@@ -222,7 +221,7 @@ class ControllerVisitTest {
     assertThat(strange.writes()).isEmpty();
   }
 
-  private static ControllerVisit.Judged panel(PanelAnswer... answers) {
+  private static ControllerVisitFinding panel(PanelAnswer... answers) {
     return numbered(
             RIGHT, Optional.empty(), Optional.empty(), TwoMarks.NOT_BURNT, PROVEN, List.of(answers))
         .solve(SEDGE);
@@ -238,7 +237,7 @@ class ControllerVisitTest {
         .first()
         .asString()
         .contains("least current");
-    ControllerVisit.Judged on = panel(ready, least, new PanelAnswer(PanelStep.ENDED, false));
+    ControllerVisitFinding on = panel(ready, least, new PanelAnswer(PanelStep.ENDED, false));
     assertThat(on.verdict()).isEqualTo(Verdict.STOP);
     assertThat(on.advice(ENGLISH).getFirst()).startsWith("Press the emergency stop");
     PanelAnswer ended = new PanelAnswer(PanelStep.ENDED, true);
@@ -259,7 +258,7 @@ class ControllerVisitTest {
         .extracting(Write::line)
         .containsExactly("set steps_x 80.375", "set idle 255");
     AxisScale.Readings inches = new AxisScale.Readings(300, 11.811, 0.01, 2, OptionalDouble.of(80));
-    ControllerVisit.Judged f =
+    ControllerVisitFinding f =
         numbered(RIGHT, Optional.empty(), Optional.of(inches), TwoMarks.NOT_BURNT, PROVEN)
             .solve(SEDGE);
     assertThat(f.writes()).isEmpty();
@@ -269,7 +268,7 @@ class ControllerVisitTest {
   @Test
   void aPageOfNamedFieldsIsReadTheSameWay() {
     String page = "Field size = 110\nLaser type: CO2\n\"Offset X\" : \"0.2\",\n";
-    ControllerVisit.Judged f = named(page, Optional.empty()).solve(FLINT);
+    ControllerVisitFinding f = named(page, Optional.empty()).solve(FLINT);
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(f.advice(ENGLISH))
         .hasSize(2)
@@ -277,7 +276,7 @@ class ControllerVisitTest {
         .anyMatch(a -> a.contains("for a fibre source"));
     assertThat(f.warnings(ENGLISH)).anyMatch(w -> w.startsWith("1 settings play no role"));
     String right = page.replace("110", "150").replace("CO2", "fiber");
-    ControllerVisit.Judged other = named(right, Optional.of(page)).solve(FLINT);
+    ControllerVisitFinding other = named(right, Optional.of(page)).solve(FLINT);
     assertThat(other.verdict()).isEqualTo(Verdict.WITHIN);
     assertThat(other.sinceLeft()).hasSize(2);
     assertThat(other.advice(ENGLISH))
@@ -289,7 +288,7 @@ class ControllerVisitTest {
 
   @Test
   void whatNobodyNamedFitsNothing() {
-    ControllerVisit.Judged f =
+    ControllerVisitFinding f =
         named("glow = 3\nshine = 4\nMax frequency = 80", Optional.empty()).solve(FLINT);
     assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
     assertThat(f.notJudged()).as("a rate without a unit is none").isEqualTo(3);
@@ -352,7 +351,7 @@ class ControllerVisitTest {
         .containsExactlyInAnyOrder(
             "Set \"Max frequency\" to 60 kHz: it has 80000 Hz, and the source gives its power from 20 to 60 kHz only.",
             "Set \"Min frequency (kHz)\" to 20 kHz: it has 10, and the source gives its power from 20 to 60 kHz only.");
-    ControllerVisit.Judged f = named("Max frequency = 80000 Hz", Optional.empty()).solve(pulsed);
+    ControllerVisitFinding f = named("Max frequency = 80000 Hz", Optional.empty()).solve(pulsed);
     assertThat(f.fields())
         .as("in the unit that it is printed in")
         .anyMatch(i -> i.advised().equals(new ControllerFinding.Value.Number(60_000)));
@@ -361,7 +360,7 @@ class ControllerVisitTest {
 
   @Test
   void whatItUsesWithoutTheComputerIsToBeTheSame() {
-    ControllerVisit.Judged f =
+    ControllerVisitFinding f =
         named(
                 "Field size = 150\nOffset X = 0.2",
                 Optional.empty(),
@@ -390,7 +389,7 @@ class ControllerVisitTest {
             laser.dialect(),
             laser.settings(),
             laser.machine(),
-            new JobSoftware(24_000, AirCode.M8, Units.MM, Optional.empty(), Optional.empty()),
+            new JobSoftware(24_000, "M8", Units.MM, Optional.empty(), Optional.empty()),
             laser.wiredAirAssistCode(),
             laser.policy(),
             Optional.of(ControllerReadings.Head.SPINDLE));

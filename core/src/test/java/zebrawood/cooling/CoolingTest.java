@@ -14,16 +14,16 @@ import zebrawood.climate.Air;
 import zebrawood.climate.Bucket;
 import zebrawood.climate.Coldest;
 import zebrawood.cooling.CoolingReadings.Item;
-import zebrawood.cooling.CoolingReadings.Proof;
 import zebrawood.ledger.Figure;
 import zebrawood.measure.Verdict;
+import zebrawood.station.Proof;
 
 class CoolingTest {
-  private static final List<Proof> PROVEN =
-      Stream.of(Item.values()).map(i -> new Proof(i, true)).toList();
+  private static final List<Proof<Item>> PROVEN =
+      Stream.of(Item.values()).map(i -> new Proof<>(i, true)).toList();
 
   private static CoolingReadings read(
-      double coolantC, Optional<Bucket.Readings> bucket, List<Proof> proofs) {
+      double coolantC, Optional<Bucket.Readings> bucket, List<Proof<Item>> proofs) {
     return new CoolingReadings(
         new Air.Readings(24, 50, coolantC),
         28,
@@ -38,7 +38,7 @@ class CoolingTest {
         proofs);
   }
 
-  private static CoolingFinding solve(double coolantC, List<Proof> proofs) {
+  private static CoolingFinding solve(double coolantC, List<Proof<Item>> proofs) {
     return Cooling.solve(read(coolantC, Optional.empty(), proofs));
   }
 
@@ -62,7 +62,7 @@ class CoolingTest {
                 PROVEN.get(0),
                 PROVEN.get(1),
                 PROVEN.get(2),
-                new Proof(Item.FLOW_INTERLOCK, false)));
+                new Proof<>(Item.FLOW_INTERLOCK, false)));
     assertThat(failed.verdict()).isEqualTo(Verdict.STOP);
     assertThat(failed.advice(ENGLISH).getFirst()).contains("pinching the hose");
   }

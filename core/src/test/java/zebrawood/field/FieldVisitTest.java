@@ -10,21 +10,23 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
+import zebrawood.field.FieldFinding.OfGrid;
 import zebrawood.field.FieldReadings.Edges;
 import zebrawood.field.FieldReadings.Point;
 import zebrawood.field.FieldReadings.Square;
 import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
+import zebrawood.station.Help;
 import zebrawood.words.Phrasebook;
 
 class FieldVisitTest {
-  private static FieldVisit.Found solve(
+  private static FieldVisitFinding solve(
       Square square,
       Optional<FieldTask.Diagonals> diagonals,
       Optional<Square> other,
       Optional<Boolean> focus) {
     return FieldVisit.solve(
-        new FieldVisit.Readings(
+        new FieldVisitReadings(
             new FieldTask.BySquare(
                 new FieldReadings(
                     110, 0.05, 0.1, Optional.of(square), Optional.empty(), OptionalInt.empty()),
@@ -32,10 +34,7 @@ class FieldVisitTest {
                 other),
             focus,
             Optional.empty()),
-        path -> {
-          throw new AssertionError("no picture is read");
-        },
-        share -> {});
+        Help.NONE);
   }
 
   private static Square square(double size, double across, double up, Edges edges) {
@@ -48,7 +47,7 @@ class FieldVisitTest {
     double lean = 100 * Math.sin(0.004);
     double rising = Math.hypot(100 + lean, 100 * Math.cos(0.004));
     double falling = Math.hypot(100 - lean, 100 * Math.cos(0.004));
-    FieldVisit.Found f =
+    FieldVisitFinding f =
         solve(
             square(100, 100, 100, Edges.CENTRE),
             Optional.of(new FieldTask.Diagonals(rising, falling)),
@@ -63,22 +62,22 @@ class FieldVisitTest {
   @Test
   void twoSquaresTellTheLineAndTheSize() {
     // One percent large, lines 0.24 mm wide, outer edges.
-    FieldVisit.Found f =
+    FieldVisitFinding f =
         solve(
             square(100, 101.24, 101.24, Edges.OUTSIDE),
             Optional.empty(),
             Optional.of(square(40, 40.64, 40.64, Edges.OUTSIDE)),
             Optional.of(false));
     assertThat(f.lineWidthMm().getAsDouble()).isCloseTo(0.24, within(1e-9));
-    assertThat(f.field().scaleX()).isCloseTo(1 / 1.01, within(1e-9));
+    assertThat(f.field().scaleX().value()).isCloseTo(1 / 1.01, within(1e-9));
     assertThat(f.warnings().getFirst().key()).isEqualTo("field.focus-first");
-    FieldVisit.Found inside =
+    FieldVisitFinding inside =
         solve(
             square(100, 100.76, 100.76, Edges.INSIDE),
             Optional.empty(),
             Optional.of(square(40, 40.16, 40.16, Edges.INSIDE)),
             Optional.empty());
-    assertThat(inside.field().scaleY()).isCloseTo(1 / 1.01, within(1e-9));
+    assertThat(inside.field().scaleY().value()).isCloseTo(1 / 1.01, within(1e-9));
     assertThatThrownBy(() ->
             solve(
                 square(100, 101, 101, Edges.OUTSIDE),
@@ -99,17 +98,11 @@ class FieldVisitTest {
     var grid =
         new FieldReadings(110, 0.01, 0.1, Optional.empty(), Optional.of(points), OptionalInt.of(7));
     var readings =
-        new FieldVisit.Readings(new FieldTask.ByGrid(grid), Optional.empty(), Optional.empty());
-    FieldVisit.Found f =
-        FieldVisit.solve(
-            readings,
-            path -> {
-              throw new AssertionError("no picture is read");
-            },
-            share -> {});
-    assertThat(f.field().table()).isEmpty();
+        new FieldVisitReadings(new FieldTask.ByGrid(grid), Optional.empty(), Optional.empty());
+    FieldVisitFinding f = FieldVisit.solve(readings, Help.NONE);
+    assertThat(((OfGrid) f.field()).table()).isEmpty();
     assertThat(FieldVisit.table(readings, f))
-        .isEqualTo(Field.solve(grid).table().orElseThrow())
+        .isEqualTo(((OfGrid) Field.solve(grid)).table().orElseThrow())
         .hasSize(49);
   }
 
@@ -128,7 +121,7 @@ class FieldVisitTest {
         points.add(new Point(u, v, u * further, v * further));
       }
     }
-    PlainTerms plain = PlainTerms.of(points, 100);
+    ControllerCoefficients plain = ControllerCoefficients.of(points, 100);
     assertThat(plain.trapezoidXPercent()).isCloseTo(100 * 100 * lean / distance, within(0.01));
     HeadTilt tilt = HeadTilt.of(plain, 100, distance);
     assertThat(tilt.leans()).hasSize(1);
@@ -146,7 +139,7 @@ class FieldVisitTest {
         points.add(new Point(u, v, 1.02 * u - 2e-4 * v * v, v));
       }
     }
-    PlainTerms plain = PlainTerms.of(points, 90);
+    ControllerCoefficients plain = ControllerCoefficients.of(points, 90);
     assertThat(plain.scaleX()).isCloseTo(1 / 1.02, within(1e-9));
     assertThat(plain.bowXMm()).isCloseTo(2e-4 * 45 * 45, within(1e-9));
     assertThat(plain.leftRmsMm()).isLessThan(1e-9);

@@ -12,6 +12,7 @@ import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Test;
 import zebrawood.focus.FocusTask.Board;
 import zebrawood.measure.Verdict;
+import zebrawood.station.Help;
 
 class FocusTest {
   private static final OptionalDouble NONE = OptionalDouble.empty();
@@ -29,10 +30,7 @@ class FocusTest {
             Optional.empty(),
             defocus,
             Optional.empty()),
-        path -> {
-          throw new AssertionError("no picture is read");
-        },
-        share -> {});
+        Help.NONE);
   }
 
   private static RampReadings ramp(double focus, double waist, double rayleigh) {
@@ -73,15 +71,15 @@ class FocusTest {
 
   @Test
   void theQuickWaysCarryHowSureTheyAre() {
-    Located pencilled = new FocusTask.ByPencil(100, 8, BOARD).locate(p -> null, share -> {});
+    FocusEstimate pencilled = new FocusTask.ByPencil(100, 8, BOARD).locate(Help.NONE);
     assertThat(pencilled.gapMm().orElseThrow().value()).isEqualTo(7);
     // 8 mm to either side are two deviations along the board; it rises by a twentieth.
     assertThat(pencilled.gapMm().orElseThrow().uncertainty()).isCloseTo(0.2, within(1e-9));
-    Located equal = new FocusTask.ByEqualWidths(60, 140, 8, BOARD).locate(p -> null, share -> {});
+    FocusEstimate equal = new FocusTask.ByEqualWidths(60, 140, 8, BOARD).locate(Help.NONE);
     assertThat(equal.gapMm().orElseThrow().value()).isEqualTo(7);
     assertThat(equal.gapMm().orElseThrow().uncertainty())
         .isCloseTo(0.2 / Math.sqrt(2), within(1e-9));
-    Located unchecked = new FocusTask.ByGauge(7, NONE).locate(p -> null, share -> {});
+    FocusEstimate unchecked = new FocusTask.ByGauge(7, NONE).locate(Help.NONE);
     assertThat(unchecked.warnings()).hasSize(1);
     assertThat(unchecked.gapMm().orElseThrow().uncertainty()).isCloseTo(0.2887, within(1e-4));
   }
@@ -89,7 +87,7 @@ class FocusTest {
   @Test
   void anOblongSpotHasTwoFociAndTheBestBetweenThem() {
     FocusTask axes = new FocusTask.ByAxes(ramp(6.6, 0.1, 1), ramp(7.4, 0.2, 1));
-    Located f = axes.locate(p -> null, share -> {});
+    FocusEstimate f = axes.locate(Help.NONE);
     assertThat(f.axes().get(0).value()).isCloseTo(6.6, within(1e-5));
     assertThat(f.axes().get(1).value()).isCloseTo(7.4, within(1e-5));
     // By a search over all gaps of the sum of both squared widths.
@@ -188,8 +186,7 @@ class FocusTest {
                         Optional.empty(),
                         0,
                         Optional.of(new CuttingHead(follows, recipe, Optional.empty()))),
-                    path -> null,
-                    share -> {})
+                    Help.NONE)
                 .verdict())
         .toList();
   }

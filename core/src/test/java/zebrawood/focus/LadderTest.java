@@ -31,7 +31,10 @@ class LadderTest {
   }
 
   private static double focus(List<Rung> rungs, double resolution) {
-    return Ladder.solve(new LadderReadings(rungs, resolution)).focusHeightMm().getAsDouble();
+    return Ladder.solve(new LadderReadings(rungs, resolution))
+        .focusHeightMm()
+        .orElseThrow()
+        .value();
   }
 
   @Test
@@ -80,8 +83,8 @@ class LadderTest {
               heights);
       LadderFinding f = Ladder.solve(new LadderReadings(rungs, 0.5));
       held +=
-          Math.abs(f.focusHeightMm().getAsDouble() - truth)
-                  <= 2 * f.focusHeightMmUncertainty().getAsDouble()
+          Math.abs(f.focusHeightMm().orElseThrow().value() - truth)
+                  <= 2 * f.focusHeightMm().orElseThrow().uncertainty()
               ? 1
               : 0;
     }

@@ -43,7 +43,7 @@ class RampTest {
   @Test
   void exactWidthsGiveTheFocusExactly() {
     RampFinding f = Ramp.solve(ramp(6.3, 0.01, every(10)));
-    assertThat(f.focusGapMm().getAsDouble()).isCloseTo(6.3, within(1e-6));
+    assertThat(f.focusGapMm().orElseThrow().value()).isCloseTo(6.3, within(1e-6));
     assertThat(f.thinnestAlongMm().getAsDouble()).isCloseTo(110, within(1e-4));
     assertThat(f.lineWidthAtFocusMm().getAsDouble()).isCloseTo(0.15, within(1e-6));
     // 1.1^2 - 1 = 0.21: half the depth is sqrt(0.21) Rayleigh ranges.
@@ -60,7 +60,8 @@ class RampTest {
     Collections.shuffle(mixed, new Random(4));
     RampFinding a = Ramp.solve(sorted);
     RampFinding b = Ramp.solve(new RampReadings(mixed, RUN, RISE, START, 0.01));
-    assertThat(b.focusGapMm().getAsDouble()).isCloseTo(a.focusGapMm().getAsDouble(), within(1e-9));
+    assertThat(b.focusGapMm().orElseThrow().value())
+        .isCloseTo(a.focusGapMm().orElseThrow().value(), within(1e-9));
     assertThat(b.verdict()).isEqualTo(a.verdict());
   }
 
@@ -79,8 +80,8 @@ class RampTest {
                       Math.round((s.lineWidthMm() + 0.004 * random.nextGaussian()) / 0.02) * 0.02))
               .toList();
       RampFinding f = Ramp.solve(new RampReadings(read, RUN, RISE, START, 0.02));
-      double off = f.focusGapMm().getAsDouble() - focus;
-      held += Math.abs(off) <= 2 * f.focusGapMmUncertainty().getAsDouble() ? 1 : 0;
+      double off = f.focusGapMm().orElseThrow().value() - focus;
+      held += Math.abs(off) <= 2 * f.focusGapMm().orElseThrow().uncertainty() ? 1 : 0;
     }
     assertThat(100.0 * held / trials).isBetween(93.0, 97.5);
   }
@@ -105,7 +106,7 @@ class RampTest {
   @Test
   void anInstrumentThatIsTooCoarseAsksForMore() {
     RampFinding f = Ramp.solve(ramp(6.3, 0.4, 80, 90, 105, 115, 130, 140));
-    assertThat(f.focusGapMmUncertainty().getAsDouble())
+    assertThat(f.focusGapMm().orElseThrow().uncertainty())
         .isGreaterThan(f.depthOfFocusMm().getAsDouble() / 4);
     assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
   }
@@ -138,7 +139,7 @@ class RampTest {
     read.set(4, new Sample(good.alongMm(), good.lineWidthMm() + 0.3));
     RampFinding f = Ramp.solve(new RampReadings(read, RUN, RISE, START, 0.01));
     assertThat(f.leftOut()).containsExactly(4);
-    assertThat(f.focusGapMm().getAsDouble()).isCloseTo(6.3, within(1e-6));
+    assertThat(f.focusGapMm().orElseThrow().value()).isCloseTo(6.3, within(1e-6));
     assertThat(f.warnings(zebrawood.words.Phrasebook.ENGLISH).getFirst()).contains("at 40.0 mm");
   }
 
@@ -153,7 +154,7 @@ class RampTest {
             .toList();
     RampFinding f = Ramp.solve(new RampReadings(read, RUN, RISE, START, 0.01));
     assertThat(f.higherLaw()).isTrue();
-    assertThat(f.focusGapMm().getAsDouble()).isCloseTo(6.3, within(1e-5));
+    assertThat(f.focusGapMm().orElseThrow().value()).isCloseTo(6.3, within(1e-5));
     double half = f.depthOfFocusMm().getAsDouble() / 2;
     assertThat(Math.sqrt(0.02 + 0.004 * half * half + 0.0006 * Math.pow(half, 4)))
         .isCloseTo(1.1 * Math.sqrt(0.02), within(1e-5));

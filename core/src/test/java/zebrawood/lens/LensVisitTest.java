@@ -13,13 +13,13 @@ import org.junit.jupiter.api.Test;
 import zebrawood.lens.LensCompared.Beam;
 import zebrawood.lens.LensJob.Stock;
 import zebrawood.lens.LensVisit.Item;
-import zebrawood.lens.LensVisit.Proof;
 import zebrawood.measure.Verdict;
+import zebrawood.station.Proof;
 
 class LensVisitTest {
   private static final OptionalDouble NONE = OptionalDouble.empty();
-  private static final List<Proof> ALL =
-      Arrays.stream(Item.values()).map(i -> new Proof(i, true)).toList();
+  private static final List<Proof<Item>> ALL =
+      Arrays.stream(Item.values()).map(i -> new Proof<>(i, true)).toList();
 
   private static RackLens lens(double focal) {
     return new RackLens(focal + " mm", focal, LensShape.MENISCUS, NONE);
@@ -35,8 +35,8 @@ class LensVisitTest {
         OptionalDouble.of(700));
   }
 
-  private static LensVisit.Found solve(List<Proof> proofs, Optional<LensVisit.Rack> rack) {
-    return LensVisit.solve(new LensVisit.Readings(proofs, rack));
+  private static LensVisitFinding solve(List<Proof<Item>> proofs, Optional<LensVisit.Rack> rack) {
+    return LensVisit.solve(new LensVisitReadings(proofs, rack));
   }
 
   @Test
@@ -45,12 +45,12 @@ class LensVisitTest {
     assertThat(solve(List.of(), Optional.empty()).verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
     assertThat(solve(ALL.subList(0, 3), Optional.empty()).verdict())
         .isEqualTo(Verdict.MEASURE_AGAIN);
-    LensVisit.Found loose = solve(List.of(new Proof(Item.TUG, false)), Optional.empty());
+    LensVisitFinding loose = solve(List.of(new Proof<>(Item.TUG, false)), Optional.empty());
     assertThat(loose.verdict()).isEqualTo(Verdict.STOP);
     assertThat(loose.advice(ENGLISH).getFirst()).contains("tugged");
     assertThat(
             LensVisit.figures(
-                    new LensVisit.Readings(List.of(new Proof(Item.TUG, false)), Optional.empty()),
+                    new LensVisitReadings(List.of(new Proof<>(Item.TUG, false)), Optional.empty()),
                     loose)
                 .getFirst()
                 .overLimit())
@@ -61,18 +61,18 @@ class LensVisitTest {
   @Test
   void theShortestLensThatSuitsTheJobIsTaken() {
     LensJob fine = new LensJob(NONE, OptionalDouble.of(0.12), OptionalDouble.of(300), Stock.WOOD);
-    LensVisit.Found f = solve(ALL, Optional.of(rack(fine, 101.6, 63.5, 50.8)));
+    LensVisitFinding f = solve(ALL, Optional.of(rack(fine, 101.6, 63.5, 50.8)));
     assertThat(f.best()).contains("50.8 mm");
     assertThat(f.on().orElseThrow().suits()).as("4 M2 lambda f / (pi D) is 0.198").isFalse();
     assertThat(f.advice(ENGLISH)).anyMatch(a -> a.contains("Take the lens 50.8 mm"));
 
     LensJob thick = new LensJob(OptionalDouble.of(12), NONE, NONE, Stock.ACRYLIC);
-    LensVisit.Found cut = solve(ALL, Optional.of(rack(thick, 38.1, 101.6, 190)));
+    LensVisitFinding cut = solve(ALL, Optional.of(rack(thick, 38.1, 101.6, 190)));
     assertThat(cut.best()).as("the long one leans least").contains("190.0 mm");
     assertThat(cut.on().orElseThrow().taperMm().getAsDouble()).isPositive();
 
     LensJob large = new LensJob(NONE, NONE, OptionalDouble.of(900), Stock.WOOD);
-    LensVisit.Found none = solve(ALL, Optional.of(rack(large, 50.8)));
+    LensVisitFinding none = solve(ALL, Optional.of(rack(large, 50.8)));
     assertThat(none.best()).isEmpty();
     assertThat(none.warnings(ENGLISH)).anyMatch(w -> w.contains("field ends at 700 mm"));
   }

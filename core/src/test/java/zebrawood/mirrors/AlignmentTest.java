@@ -65,21 +65,21 @@ class AlignmentTest {
             new double[] {-2, 3});
     Collections.shuffle(marks, new Random(3));
     MirrorFinding f = Alignment.solve(readings(0.1, marks));
-    assertThat(f.mirrors().get("1").beamErrorRightMrad()).isCloseTo(3, within(1e-9));
-    assertThat(f.mirrors().get("1").beamErrorUpMrad()).isCloseTo(-2, within(1e-9));
-    assertThat(f.mirrors().get("2").beamErrorRightMrad()).isCloseTo(-4, within(1e-9));
-    assertThat(f.mirrors().get("2").beamErrorUpMrad()).isCloseTo(1.5, within(1e-9));
+    assertThat(f.mirrors().get("1").beamErrorRightMrad().value()).isCloseTo(3, within(1e-9));
+    assertThat(f.mirrors().get("1").beamErrorUpMrad().value()).isCloseTo(-2, within(1e-9));
+    assertThat(f.mirrors().get("2").beamErrorRightMrad().value()).isCloseTo(-4, within(1e-9));
+    assertThat(f.mirrors().get("2").beamErrorUpMrad().value()).isCloseTo(1.5, within(1e-9));
     assertThat(f.headShiftRightMm()).isCloseTo(-2, within(1e-9));
     assertThat(f.headShiftUpMm()).isCloseTo(3, within(1e-9));
     assertThat(f.wanderAfterMm()).isCloseTo(0, within(1e-9));
     assertThat(f.wanderNowMm()).isGreaterThan(3);
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     // 2 x 0.5/40 rad is 25 mrad a turn sideways, the root of 2 instead of 2 up and down.
-    assertThat(f.mirrors().get("1").sideways().turns()).isCloseTo(3 / 25.0, within(1e-9));
+    assertThat(f.mirrors().get("1").sideways().turns().value()).isCloseTo(3 / 25.0, within(1e-9));
     assertThat(f.mirrors().get("1").sideways().direction())
         .as("the beam is too far right, clockwise would move it further")
         .isEqualTo(TurnDirection.COUNTER_CLOCKWISE);
-    assertThat(f.mirrors().get("1").upDown().turns())
+    assertThat(f.mirrors().get("1").upDown().turns().value())
         .isCloseTo(2 / (1000 * Math.sqrt(2) * 0.5 / 40), within(1e-9));
     assertThat(f.mirrors().get("1").upDown().direction())
         .isEqualTo(TurnDirection.COUNTER_CLOCKWISE);
@@ -114,13 +114,13 @@ class AlignmentTest {
         var mirror = f.mirrors().get(String.valueOf(m));
         all += 2;
         inside +=
-            Math.abs(mirror.beamErrorRightMrad() - truth[m - 1][0])
-                    <= 2 * mirror.beamErrorRightMradUncertainty()
+            Math.abs(mirror.beamErrorRightMrad().value() - truth[m - 1][0])
+                    <= 2 * mirror.beamErrorRightMrad().uncertainty()
                 ? 1
                 : 0;
         inside +=
-            Math.abs(mirror.beamErrorUpMrad() - truth[m - 1][1])
-                    <= 2 * mirror.beamErrorUpMradUncertainty()
+            Math.abs(mirror.beamErrorUpMrad().value() - truth[m - 1][1])
+                    <= 2 * mirror.beamErrorUpMrad().uncertainty()
                 ? 1
                 : 0;
       }

@@ -19,9 +19,7 @@ import zebrawood.mirrors.MirrorReadings.Mark;
 import zebrawood.mirrors.MirrorReadings.Mount;
 import zebrawood.mirrors.MirrorReadings.Screw;
 import zebrawood.mirrors.MirrorReadings.Towards;
-import zebrawood.mirrors.MirrorVisit.Judged;
-import zebrawood.mirrors.MirrorVisit.Lost;
-import zebrawood.mirrors.MirrorVisit.ScrewsBy;
+import zebrawood.mirrors.MirrorVisitReadings.ScrewsBy;
 
 class MirrorVisitTest {
   private static final Mount MOUNT =
@@ -41,14 +39,14 @@ class MirrorVisitTest {
     return new MirrorReadings(0.1, 16, 0.8, Map.of("1", MOUNT, "2", MOUNT), marks, train);
   }
 
-  private static MirrorVisit visit(
+  private static MirrorVisitReadings visit(
       MirrorReadings full,
       OptionalDouble faceMm,
       Optional<QuickCheck.Spot> tube,
       ScrewsBy by,
       List<ScrewTrial> trials,
       Optional<MirrorReadings> before) {
-    return new MirrorVisit(
+    return new MirrorVisitReadings(
         Optional.of(full),
         Optional.empty(),
         OptionalDouble.of(7),
@@ -62,7 +60,7 @@ class MirrorVisitTest {
         "4 mA");
   }
 
-  private static Judged solve(
+  private static MirrorVisitFinding solve(
       double mrad, ScrewsBy by, List<ScrewTrial> trials, Optional<MirrorReadings> before) {
     return visit(
             train(mrad, Optional.empty()),
@@ -76,15 +74,15 @@ class MirrorVisitTest {
 
   @Test
   void aScrewIsTriedBeforeItIsTurnedAndThenTurnedByWhatItDid() {
-    Judged untried = solve(4, ScrewsBy.TRIAL, List.of(), Optional.empty());
+    MirrorVisitFinding untried = solve(4, ScrewsBy.TRIAL, List.of(), Optional.empty());
     assertThat(untried.untried()).containsExactly(new MountScrew(1, true));
     assertThat(untried.advice(ENGLISH)).noneMatch(a -> a.startsWith("Turn"));
     // A quarter turn clockwise took the mark 3 mm to the left over 0.6 m: 20 mrad a turn.
     ScrewTrial trial = new ScrewTrial(1, true, 0.25, -3, 0, 600);
-    Judged tried = solve(4, ScrewsBy.TRIAL, List.of(trial), Optional.empty());
+    MirrorVisitFinding tried = solve(4, ScrewsBy.TRIAL, List.of(trial), Optional.empty());
     assertThat(tried.untried()).isEmpty();
     var turn = tried.alignment().orElseThrow().mirrors().get("1").sideways();
-    assertThat(turn.turns()).isCloseTo(4 / 20.0, within(1e-9));
+    assertThat(turn.turns().value()).isCloseTo(4 / 20.0, within(1e-9));
     assertThat(turn.direction()).isEqualTo(TurnDirection.CLOCKWISE);
     assertThat(solve(4, ScrewsBy.DRAWING, List.of(), Optional.empty()).advice(ENGLISH).getFirst())
         .startsWith("Turn the sideways screw of mirror 1 counter-clockwise by 0.20");
@@ -93,7 +91,7 @@ class MirrorVisitTest {
   @Test
   void aTrialThatContradictsItselfIsToldAndTriedAgain() {
     ScrewTrial odd = new ScrewTrial(1, true, 0.25, 0, 3, 600);
-    Judged found = solve(4, ScrewsBy.TRIAL, List.of(odd), Optional.empty());
+    MirrorVisitFinding found = solve(4, ScrewsBy.TRIAL, List.of(odd), Optional.empty());
     assertThat(found.warnings(ENGLISH)).anyMatch(w -> w.startsWith("Look which screw that was"));
     assertThat(found.untried()).containsExactly(new MountScrew(1, true));
   }
@@ -114,7 +112,7 @@ class MirrorVisitTest {
   @Test
   void whatIsLostAtEachRimFollowsFromItsFoldAndTheFurthestMark() {
     Train folds = new Train(List.of(60.0, 30.0));
-    Judged found =
+    MirrorVisitFinding found =
         visit(
                 train(4, Optional.of(folds)),
                 OptionalDouble.of(20),
@@ -142,7 +140,7 @@ class MirrorVisitTest {
   @Test
   void aVisitIsOfOneKindAndSizesAreSizes() {
     assertThatThrownBy(() ->
-            new MirrorVisit(
+            new MirrorVisitReadings(
                 Optional.empty(),
                 Optional.empty(),
                 OptionalDouble.of(0),
@@ -157,8 +155,8 @@ class MirrorVisitTest {
         .hasMessageContaining("beamMm is 0")
         .hasMessageContaining("faceMm is not a number")
         .hasMessageContaining("the full set or a quick check");
-    MirrorVisit quick =
-        new MirrorVisit(
+    MirrorVisitReadings quick =
+        new MirrorVisitReadings(
             Optional.empty(),
             Optional.of(
                 new QuickCheck(

@@ -29,9 +29,9 @@ class PlumbTest {
   @Test
   void aLineThatLeansIsFoundAndTheAdviceMakesItUpright() {
     Plumb.Finding f = Plumb.solve(line(20, -15, 0.1));
-    assertThat(f.rightMrad()).isCloseTo(20, within(1e-9));
-    assertThat(f.rearMrad()).isCloseTo(-15, within(1e-9));
-    assertThat(f.edgeLeanMm()).as("25 mrad over 10 mm").isCloseTo(0.25, within(1e-9));
+    assertThat(f.rightMrad().value()).isCloseTo(20, within(1e-9));
+    assertThat(f.rearMrad().value()).isCloseTo(-15, within(1e-9));
+    assertThat(f.edgeLeanMm().value()).as("25 mrad over 10 mm").isCloseTo(0.25, within(1e-9));
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     // Upright, the low mark lies below the mirror: from 160 mm x 20 mrad, and from -15 mrad.
     assertThat(Said.by(f.advice()))
@@ -75,8 +75,8 @@ class PlumbTest {
                   step));
       double right = 1000 * (at[2] - at[0]) / LOWERED_MM;
       double rear = 1000 * (at[3] - at[1]) / LOWERED_MM;
-      inside += Math.abs(f.rightMrad() - right) <= 2 * f.rightMradUncertainty() ? 1 : 0;
-      inside += Math.abs(f.rearMrad() - rear) <= 2 * f.rearMradUncertainty() ? 1 : 0;
+      inside += Math.abs(f.rightMrad().value() - right) <= 2 * f.rightMrad().uncertainty() ? 1 : 0;
+      inside += Math.abs(f.rearMrad().value() - rear) <= 2 * f.rearMrad().uncertainty() ? 1 : 0;
     }
     // The difference of two evenly spread errors has a triangular share: 96.6 % within two.
     assertThat(inside / (2.0 * all)).isBetween(0.95, 0.98);

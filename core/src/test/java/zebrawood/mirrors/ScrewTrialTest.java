@@ -23,11 +23,11 @@ class ScrewTrialTest {
             Works.class,
             w -> {
               assertThat(w.clockwiseMovesBeam()).isEqualTo(Towards.LEFT);
-              assertThat(w.response().mradPerTurn())
+              assertThat(w.response().mradPerTurn().value())
                   .as("4 mm over 0.8 m and a quarter")
                   .isCloseTo(20, within(1e-9));
               // Two readings to half a millimetre, and the hand's half minute of a quarter turn.
-              assertThat(w.response().mradPerTurnUncertainty())
+              assertThat(w.response().mradPerTurn().uncertainty())
                   .isCloseTo(Math.hypot(0.5 / Math.sqrt(6) / 0.8 / 0.25, 20 / 30.0), within(1e-9));
             });
     assertThat(new ScrewTrial(2, false, -0.25, 0, -3, 800).solve(0.5))
@@ -63,7 +63,8 @@ class ScrewTrialTest {
       var outcome = quarter(true, Math.round(2 * after) / 2.0 - Math.round(2 * before) / 2.0, 0);
       if (outcome.solve(0.5) instanceof Works(var towards, var response)) {
         inside +=
-            Math.abs(response.mradPerTurn() - truth) <= 2 * response.mradPerTurnUncertainty()
+            Math.abs(response.mradPerTurn().value() - truth)
+                    <= 2 * response.mradPerTurn().uncertainty()
                 ? 1
                 : 0;
       }

@@ -29,9 +29,9 @@ class CeilingTest {
   void theDialIsReadOffStraightLines() {
     CeilingFinding f = Ceiling.solve(readings(22, 40, 12, 60, 20, 80, 26));
     // Between 60 and 80 %: a third of the way from 20 to 26 mA.
-    assertThat(f.dialPercent().getAsDouble()).isCloseTo(60 + 20.0 / 3, within(1e-9));
+    assertThat(f.dialPercent().orElseThrow().value()).isCloseTo(60 + 20.0 / 3, within(1e-9));
     // 0.5 / sqrt(12), both ends weighted, over 0.3 mA a percent.
-    assertThat(f.dialPercentUncertainty().getAsDouble())
+    assertThat(f.dialPercent().orElseThrow().uncertainty())
         .isCloseTo(0.5 / Math.sqrt(12) * Math.hypot(2.0 / 3, 1.0 / 3) / 0.3, within(1e-9));
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(f.softwareFullScaleMa()).isEqualTo(22);
@@ -42,13 +42,14 @@ class CeilingTest {
   void readingsThatFallArePooledWithTheirNeighbours() {
     // 18 and 16 become 17 at both places; the ceiling lies between 60 and 80.
     CeilingFinding f = Ceiling.solve(readings(20, 20, 10, 40, 18, 60, 16, 80, 23));
-    assertThat(f.dialPercent().getAsDouble()).isCloseTo(70, within(1e-9));
+    assertThat(f.dialPercent().orElseThrow().value()).isCloseTo(70, within(1e-9));
     List<Sample> mixed = new ArrayList<>(readings(20, 20, 10, 40, 18, 60, 16, 80, 23).samples());
     Collections.shuffle(mixed, new Random(3));
     assertThat(
             Ceiling.solve(new CeilingReadings(30, NONE, OptionalDouble.of(20), 0.5, mixed))
                 .dialPercent()
-                .getAsDouble())
+                .orElseThrow()
+                .value())
         .isCloseTo(70, within(1e-9));
   }
 

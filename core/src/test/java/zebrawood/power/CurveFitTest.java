@@ -11,9 +11,9 @@ import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Test;
 
 class CurveFitTest {
-  private static List<PowerPoint> read(DoubleUnaryOperator watts, double... percents) {
+  private static List<CurvePoint> read(DoubleUnaryOperator watts, double... percents) {
     return DoubleStream.of(percents)
-        .mapToObj(p -> new PowerPoint(p, watts.applyAsDouble(p)))
+        .mapToObj(p -> new CurvePoint(p, watts.applyAsDouble(p)))
         .toList();
   }
 
@@ -62,7 +62,7 @@ class CurveFitTest {
     for (int i = 0; i < 600; i++) {
       double slope = 0.4 + random.nextDouble();
       double threshold = 5 + 10 * random.nextDouble();
-      List<PowerPoint> read =
+      List<CurvePoint> read =
           read(
               p ->
                   Math.round(10 * slope * (p - threshold) * (1 + 0.02 * random.nextGaussian()))
@@ -92,7 +92,7 @@ class CurveFitTest {
     int held = 0;
     for (int i = 0; i < 400; i++) {
       double bend = 0.001 + 0.003 * random.nextDouble();
-      List<PowerPoint> read =
+      List<CurvePoint> read =
           read(
               p -> ((p - 10) - bend * (p - 10) * (p - 10)) * (1 + 0.02 * random.nextGaussian()),
               20,

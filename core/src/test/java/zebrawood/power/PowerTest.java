@@ -15,7 +15,7 @@ import zebrawood.power.CeilingReadings.Sample;
 import zebrawood.power.PowerFinding.Better;
 import zebrawood.power.PowerReadings.Output;
 import zebrawood.power.PowerTask.Item;
-import zebrawood.power.PowerTask.Proof;
+import zebrawood.station.Proof;
 import zebrawood.words.Phrasebook;
 
 class PowerTest {
@@ -31,7 +31,8 @@ class PowerTest {
 
   private static PowerFinding tube(PowerTask task, OptionalDouble low, Output output) {
     return Power.solve(
-        new PowerReadings(task, true, low, Optional.empty(), output, Optional.empty()));
+        new PowerReadings(
+            task, true, low, Optional.empty(), output, Optional.empty(), Optional.empty()));
   }
 
   private static PowerTask.ByMeter meter(OptionalDouble atTop, double highest) {
@@ -137,6 +138,7 @@ class PowerTest {
             of(4),
             Optional.empty(),
             output(60, 90, of(30)),
+            Optional.empty(),
             Optional.empty());
     assertThat(Power.figures(readings, f)).extracting(g -> g.id()).doesNotContain("output");
   }
@@ -158,7 +160,7 @@ class PowerTest {
                 job,
                 controller,
                 firing,
-                List.of(new Proof(Item.TOP_DARKER, true), new Proof(Item.NOT_BACKWARDS, true)),
+                List.of(new Proof<>(Item.TOP_DARKER, true), new Proof<>(Item.NOT_BACKWARDS, true)),
                 pulsed,
                 new PowerTask.Pulse(of(100), khz),
                 Optional.of(new PulseRange(20, 60))),
@@ -166,6 +168,7 @@ class PowerTest {
             NONE,
             Optional.empty(),
             Output.NOT_READ,
+            Optional.empty(),
             Optional.empty()));
   }
 

@@ -15,9 +15,9 @@ import zebrawood.power.RescaleReadings.JobSetting;
 
 class RescalingTest {
   /** A tube with a threshold that flattens at the top. */
-  private static List<PowerPoint> curve(DoubleUnaryOperator watts) {
+  private static List<CurvePoint> curve(DoubleUnaryOperator watts) {
     return DoubleStream.iterate(10, p -> p <= 100, p -> p + 10)
-        .mapToObj(p -> new PowerPoint(p, watts.applyAsDouble(p)))
+        .mapToObj(p -> new CurvePoint(p, watts.applyAsDouble(p)))
         .toList();
   }
 
@@ -26,7 +26,7 @@ class RescalingTest {
   }
 
   private static RescaleFinding solve(
-      List<PowerPoint> before, List<PowerPoint> after, JobSetting... settings) {
+      List<CurvePoint> before, List<CurvePoint> after, JobSetting... settings) {
     return Rescaling.solve(new RescaleReadings(before, after, List.of(settings)));
   }
 
@@ -59,7 +59,7 @@ class RescalingTest {
 
   @Test
   void theSameCurveLeavesEverySettingAsItIs() {
-    List<PowerPoint> same = curve(RescalingTest::tube);
+    List<CurvePoint> same = curve(RescalingTest::tube);
     RescaleFinding f = solve(same, same, new JobSetting("a", 33, 50), new JobSetting("b", 100, 9));
     assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
     assertThat(f.lossFraction()).hasValue(0);
@@ -72,12 +72,12 @@ class RescalingTest {
     PowerCurve curve =
         new PowerCurve(
             List.of(
-                new PowerPoint(10, 0),
-                new PowerPoint(20, 1),
-                new PowerPoint(30, 30),
-                new PowerPoint(40, 29),
-                new PowerPoint(60, 60),
-                new PowerPoint(100, 61)));
+                new CurvePoint(10, 0),
+                new CurvePoint(20, 1),
+                new CurvePoint(30, 30),
+                new CurvePoint(40, 29),
+                new CurvePoint(60, 60),
+                new CurvePoint(100, 61)));
     double before = -1;
     for (double p = 10; p <= 100; p += 0.05) {
       double watts = curve.watts(p);
@@ -90,7 +90,7 @@ class RescalingTest {
 
   @Test
   void aSettingThatWasNeverMeasuredIsRefusedByName() {
-    List<PowerPoint> same = curve(RescalingTest::tube);
+    List<CurvePoint> same = curve(RescalingTest::tube);
     assertThatThrownBy(() -> solve(same, same, new JobSetting("tiny", 4, 50)))
         .hasMessageContaining("settings[0].percent")
         .hasMessageContaining("tiny")
@@ -101,14 +101,14 @@ class RescalingTest {
 
   @Test
   void onlyPercentagesOfBothCurvesThatSaySomethingCount() {
-    List<PowerPoint> before =
-        List.of(new PowerPoint(10, 1), new PowerPoint(50, 40), new PowerPoint(100, 80));
-    List<PowerPoint> after = List.of(new PowerPoint(10, 0.1), new PowerPoint(60, 36));
+    List<CurvePoint> before =
+        List.of(new CurvePoint(10, 1), new CurvePoint(50, 40), new CurvePoint(100, 80));
+    List<CurvePoint> after = List.of(new CurvePoint(10, 0.1), new CurvePoint(60, 36));
     // 10 % gives less than a twentieth, 100 % lies outside: 50 % alone counts.
     double at50 = new PowerCurve(after).watts(50);
     assertThat(solve(before, after).lossFraction().getAsDouble())
         .isCloseTo(1 - at50 / 40, within(1e-9));
-    RescaleFinding none = solve(before, List.of(new PowerPoint(12, 3), new PowerPoint(20, 9)));
+    RescaleFinding none = solve(before, List.of(new CurvePoint(12, 3), new CurvePoint(20, 9)));
     assertThat(none.lossFraction()).isEmpty();
     assertThat(none.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
   }

@@ -21,7 +21,7 @@ import zebrawood.site.Breathing.AirSource;
 import zebrawood.site.Breathing.BlowerAt;
 import zebrawood.site.Breathing.Outlet;
 import zebrawood.site.SiteReadings.Item;
-import zebrawood.site.SiteReadings.Proof;
+import zebrawood.station.Proof;
 
 class SiteTest {
   private static final OptionalDouble NONE = OptionalDouble.empty();
@@ -59,11 +59,11 @@ class SiteTest {
   private static final Machine ENCLOSED = machine(Build.GANTRY_WITH_MIRRORS);
   private static final Machine OPEN = machine(Build.GALVO);
 
-  private static List<Proof> proofs(Machine machine) {
-    List<Proof> proofs = new ArrayList<>();
+  private static List<Proof<Item>> proofs(Machine machine) {
+    List<Proof<Item>> proofs = new ArrayList<>();
     for (Item item : Item.values()) {
       if (item.appliesTo(machine)) {
-        proofs.add(new Proof(item, true));
+        proofs.add(new Proof<>(item, true));
       }
     }
     return proofs;
@@ -80,7 +80,8 @@ class SiteTest {
             inTheRoom(arrival), feed, inTheDuct(breathing), EYEWEAR, NONE, proofs(ENCLOSED)));
   }
 
-  private static SiteFinding earthed(OptionalDouble earthOhm, Machine machine, List<Proof> proofs) {
+  private static SiteFinding earthed(
+      OptionalDouble earthOhm, Machine machine, List<Proof<Item>> proofs) {
     return Site.solve(
         machine, new SiteReadings(ROOM, feed(earthOhm), STILL, EYEWEAR, NONE, proofs));
   }
@@ -174,14 +175,14 @@ class SiteTest {
     assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
     assertThat(f.advice(ENGLISH).getFirst()).contains("shipping straps");
     SiteFinding failed =
-        earthed(OptionalDouble.of(0.1), ENCLOSED, List.of(new Proof(Item.AIR_OFF, false)));
+        earthed(OptionalDouble.of(0.1), ENCLOSED, List.of(new Proof<>(Item.AIR_OFF, false)));
     assertThat(failed.verdict()).isEqualTo(Verdict.STOP);
     assertThat(failed.advice(ENGLISH).getFirst()).contains("silent when it should be");
     assertThatThrownBy(() ->
             earthed(
                 NONE,
                 ENCLOSED,
-                List.of(new Proof(Item.EYEWEAR, true), new Proof(Item.EYEWEAR, true))))
+                List.of(new Proof<>(Item.EYEWEAR, true), new Proof<>(Item.EYEWEAR, true))))
         .hasMessageContaining("each item once");
   }
 

@@ -152,7 +152,7 @@ class CommissionWindowTest extends WindowTest {
     keys(KeyCode.SPACE);
     until(
         "it was read",
-        () -> !app.shell().shownSheet().orElseThrow().work().outcome().found().isEmpty());
+        () -> !app.shell().shownSheet().orElseThrow().model().outcome().solved().isEmpty());
     settle();
     keys(KeyCode.CONTROL, KeyCode.ENTER);
     until("what would be sent is shown", () -> app.scene().lookup("#confirm-go") != null);

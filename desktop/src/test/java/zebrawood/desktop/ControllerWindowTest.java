@@ -175,8 +175,7 @@ class ControllerWindowTest extends WindowTest {
 
   private Settings inLedger() {
     return Settings.parse(
-        KeptReadings.typed(entries().getLast().readings()).orElseThrow().get("reading.dump"),
-        STAND_IN);
+        KeptReadings.typed(entries().getLast()).orElseThrow().get("reading.dump"), STAND_IN);
   }
 
   private Standing standing() {

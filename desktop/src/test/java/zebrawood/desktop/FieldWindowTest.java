@@ -17,8 +17,8 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.desktop.field.FieldModel;
 import zebrawood.desktop.field.FieldWay;
-import zebrawood.desktop.field.FieldWork;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EventKind;
 import zebrawood.measure.Verdict;
@@ -74,7 +74,7 @@ class FieldWindowTest extends WindowTest {
             app.model()
                 .opened()
                 .ledger()
-                .entriesOfFitted(FieldWork.DEFINITION.station())
+                .entriesOfFitted(FieldModel.DEFINITION.station())
                 .getLast());
     assertThat(found.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(found.figures().getFirst().value()).isCloseTo(0.12 * 55, within(0.01));
@@ -106,7 +106,7 @@ class FieldWindowTest extends WindowTest {
     until(
         "it is recorded",
         () ->
-            app.model().opened().ledger().entriesOfFitted(FieldWork.DEFINITION.station()).size()
+            app.model().opened().ledger().entriesOfFitted(FieldModel.DEFINITION.station()).size()
                 == 2);
   }
 

@@ -101,7 +101,7 @@ class FirstLightWindowTest extends WindowTest {
     keys(KeyCode.ENTER);
     awaitEntries(1);
     assertThat(entries().getFirst().kind()).isEqualTo(EntryKind.AS_FOUND);
-    assertThat(Works.said(entries().getFirst().because())).isEqualTo("commissioning");
+    assertThat(Models.said(entries().getFirst().because())).isEqualTo("commissioning");
     assertThat(standing()).isInstanceOf(Standing.Out.class);
     assertThat(focused()).as("ready for the next round").isEqualTo("reading-0-0");
 

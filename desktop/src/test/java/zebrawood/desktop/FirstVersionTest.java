@@ -16,13 +16,12 @@ import java.util.Set;
 import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import zebrawood.desktop.sheet.StationWork;
-import zebrawood.desktop.stations.StationDefinition;
+import zebrawood.desktop.station.StationDefinition;
+import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Ledger;
 import zebrawood.machine.Machine;
-import zebrawood.quantity.DisplayUnits;
 import zebrawood.records.kept.KeptReadings;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
@@ -102,12 +101,11 @@ class FirstVersionTest {
         for (StationDefinition definition : StationList.ALL) {
           for (Entry entry : ledger.entriesAt(definition.station())) {
             assertThat(Phrasebook.ENGLISH.sayKept(entry.because())).isNotBlank();
-            Map<String, String> typed = KeptReadings.typed(entry.readings()).orElseThrow();
-            StationWork<?, ?> work =
-                definition.work().apply(new Ledger(machine, List.of()), DisplayUnits.METRIC);
+            Map<String, String> typed = KeptReadings.typed(entry).orElseThrow();
+            StationModel<?, ?> work = Models.open(definition, new Ledger(machine, List.of()));
             work.form().type(typed);
             if (!ASK_MORE_NOW.contains(definition.station().id())) {
-              assertThat(Works.finding(work).verdict()).isEqualTo(entry.verdict());
+              assertThat(Models.finding(work).verdict()).isEqualTo(entry.verdict());
               again += figures(work, entry);
             }
           }
@@ -120,9 +118,9 @@ class FirstVersionTest {
   }
 
   private static <R, F extends zebrawood.measure.Finding> int figures(
-      StationWork<R, F> work, Entry entry) {
-    var found = Works.found(work);
-    var figures = work.figures(found.readings(), found.finding());
+      StationModel<R, F> work, Entry entry) {
+    var found = Models.found(work);
+    var figures = work.figures(found);
     if (entry.figures().isEmpty()) {
       return 0;
     }

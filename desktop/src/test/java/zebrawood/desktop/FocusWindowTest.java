@@ -18,8 +18,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.desktop.focus.FocusModel;
 import zebrawood.desktop.focus.FocusWay;
-import zebrawood.desktop.focus.FocusWork;
 import zebrawood.desktop.focus.TableScale;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
@@ -58,12 +58,12 @@ class FocusWindowTest extends WindowTest {
 
   private Entry last() {
     return onInterface(() ->
-        app.model().opened().ledger().entriesOfFitted(FocusWork.DEFINITION.station()).getLast());
+        app.model().opened().ledger().entriesOfFitted(FocusModel.DEFINITION.station()).getLast());
   }
 
   private int entries() {
     return onInterface(
-        () -> app.model().opened().ledger().entriesAt(FocusWork.DEFINITION.station()).size());
+        () -> app.model().opened().ledger().entriesAt(FocusModel.DEFINITION.station()).size());
   }
 
   private void record() {
@@ -76,7 +76,7 @@ class FocusWindowTest extends WindowTest {
     until(
         "it is recorded",
         () ->
-            app.model().opened().ledger().entriesAt(FocusWork.DEFINITION.station()).size()
+            app.model().opened().ledger().entriesAt(FocusModel.DEFINITION.station()).size()
                 == before + 1);
     settle();
   }
@@ -328,7 +328,7 @@ class FocusWindowTest extends WindowTest {
     until("Flint is open", () -> app.model().opened().machine().name().equals("Flint"));
     openStation("focus");
     assertThat(page()).contains("with this lens: 254 mm").contains("on file: 160 mm");
-    assertThat(onInterface(() -> app.model().opened().standing(FocusWork.DEFINITION.station())))
+    assertThat(onInterface(() -> app.model().opened().standing(FocusModel.DEFINITION.station())))
         .isInstanceOf(Standing.Open.class);
   }
 }

@@ -6,7 +6,7 @@ import java.nio.file.Path;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import zebrawood.desktop.demo.DemoWorkshop;
-import zebrawood.desktop.lens.LensWork;
+import zebrawood.desktop.lens.LensModel;
 import zebrawood.ledger.EntryKind;
 
 /** The lens sheet in the window: fitting proven, lenses compared, one chosen for a job. */
@@ -26,7 +26,7 @@ class LensWindowTest extends WindowTest {
     assertThat(page()).contains("The lens is in order");
     int before =
         onInterface(
-            () -> app.model().opened().ledger().entriesAt(LensWork.DEFINITION.station()).size());
+            () -> app.model().opened().ledger().entriesAt(LensModel.DEFINITION.station()).size());
     keys(KeyCode.CONTROL, KeyCode.ENTER);
     if (shows("#initials")) {
       typeWords("EH");
@@ -35,11 +35,11 @@ class LensWindowTest extends WindowTest {
     until(
         "it is recorded",
         () ->
-            app.model().opened().ledger().entriesAt(LensWork.DEFINITION.station()).size()
+            app.model().opened().ledger().entriesAt(LensModel.DEFINITION.station()).size()
                 == before + 1);
     var entry =
-        onInterface(
-            () -> app.model().opened().ledger().entriesAt(LensWork.DEFINITION.station()).getLast());
+        onInterface(() ->
+            app.model().opened().ledger().entriesAt(LensModel.DEFINITION.station()).getLast());
     assertThat(entry.kind()).isEqualTo(EntryKind.AS_LEFT);
     assertThat(entry.subject()).contains("2.5 inch");
   }

@@ -18,7 +18,7 @@ import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
-import zebrawood.desktop.sheet.StationWork;
+import zebrawood.desktop.station.StationModel;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Station;
 import zebrawood.machine.Machine;
@@ -115,7 +115,7 @@ class PictureBoundsWindowTest extends WindowTest {
 
   /** Readings only: places and limits stay, so that there is something to draw. */
   private static void extreme(StationForm form, java.util.function.IntToDoubleFunction share) {
-    form.quietly(() -> {
+    form.allAtOnce(() -> {
       int at = 0;
       for (var field : form.fields().toList()) {
         if (field instanceof QuantityField q && !q.isEmpty() && q.name().startsWith("reading.")) {
@@ -127,7 +127,7 @@ class PictureBoundsWindowTest extends WindowTest {
   }
 
   private static void name(StationForm form) {
-    form.quietly(() ->
+    form.allAtOnce(() ->
         form.fields()
             .toList()
             .forEach(f -> {
@@ -153,14 +153,12 @@ class PictureBoundsWindowTest extends WindowTest {
         });
         settle();
         onInterface(() -> {
-          StationWork<?, ?> work = app.shell().shownSheet().orElseThrow().work();
+          StationModel<?, ?> work = app.shell().shownSheet().orElseThrow().model();
           String where = machine.name() + ", " + station.id();
           look(station, where);
           List<Entry> entries = app.model().opened().ledger().entriesAt(station);
           Map<String, String> typed =
-              entries.isEmpty()
-                  ? Map.of()
-                  : KeptReadings.typed(entries.getLast().readings()).orElse(Map.of());
+              entries.isEmpty() ? Map.of() : KeptReadings.typed(entries.getLast()).orElse(Map.of());
           work.form().type(typed);
           look(station, where + " as read");
           extreme(work.form(), i -> 1);

@@ -11,14 +11,13 @@ import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import zebrawood.desktop.demo.DemoWorkshop;
-import zebrawood.desktop.sheet.Practice;
-import zebrawood.desktop.sheet.StationWork;
-import zebrawood.desktop.stations.StationDefinition;
+import zebrawood.desktop.station.Practice;
+import zebrawood.desktop.station.StationDefinition;
+import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Ledger;
 import zebrawood.machine.Machine;
-import zebrawood.quantity.DisplayUnits;
 import zebrawood.records.kept.KeptReadings;
 import zebrawood.records.picture.Canvas;
 import zebrawood.records.workshop.Opening;
@@ -172,17 +171,17 @@ class PictureWordsTest {
         if (!definition.station().applies().test(machine)) {
           continue;
         }
-        StationWork<?, ?> work = definition.work().apply(ledger, DisplayUnits.METRIC);
-        for (double[] size : work.judged().isPresent() ? SMALL : SIZES) {
+        StationModel<?, ?> work = Models.open(definition, ledger);
+        for (double[] size : work.auditRows().isPresent() ? SMALL : SIZES) {
           draw(machine.name() + ", empty", work, size, wrong);
           for (Entry entry : ledger.entriesAt(definition.station())) {
-            StationWork<?, ?> read = definition.work().apply(ledger, DisplayUnits.METRIC);
-            read.form().type(KeptReadings.typed(entry.readings()).orElseThrow());
+            StationModel<?, ?> read = Models.open(definition, ledger);
+            read.form().type(KeptReadings.typed(entry).orElseThrow());
             draw(machine.name() + ", " + entry.kind() + " " + entry.time(), read, size, wrong);
             pictures++;
           }
           for (long number = 1; number <= PRACTICES; number++) {
-            StationWork<?, ?> tried = definition.work().apply(ledger, DisplayUnits.METRIC);
+            StationModel<?, ?> tried = Models.open(definition, ledger);
             long of = number;
             tried
                 .practice()
@@ -200,7 +199,7 @@ class PictureWordsTest {
     assertThat(wrong).isEmpty();
   }
 
-  private static void draw(String of, StationWork<?, ?> work, double[] size, List<String> wrong) {
+  private static void draw(String of, StationModel<?, ?> work, double[] size, List<String> wrong) {
     WordsCanvas canvas = new WordsCanvas(size[0], size[1]);
     work.draw(canvas);
     Stream.of(canvas.wrong())

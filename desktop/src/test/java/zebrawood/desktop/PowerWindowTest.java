@@ -17,8 +17,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.power.CurveWay;
+import zebrawood.desktop.power.PowerModel;
 import zebrawood.desktop.power.PowerWay;
-import zebrawood.desktop.power.PowerWork;
 import zebrawood.desktop.workshop.WorkshopModel.Happening;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EventKind;
@@ -108,7 +108,7 @@ class PowerWindowTest extends WindowTest {
     until(
         "it is recorded",
         () ->
-            app.model().opened().ledger().entriesAt(PowerWork.DEFINITION.station()).size()
+            app.model().opened().ledger().entriesAt(PowerModel.DEFINITION.station()).size()
                 == before + 1);
     settle();
   }

@@ -63,7 +63,7 @@ class PseudoLanguageWindowTest extends WindowTest {
 
   /** What somebody wrote is in no language but their own. */
   private List<String> ownWords() {
-    List<String> own = new ArrayList<>(Works.standInWords());
+    List<String> own = new ArrayList<>(Models.standInWords());
     app.model().machinesProperty().get().forEach(m -> own.addAll(List.of(m.name().split("\\W+"))));
     app.model().opened().ledger().events().stream()
         .flatMap(e -> Stream.concat(Stream.of(e.note()), e.subject().stream()))

@@ -3,6 +3,7 @@ package zebrawood.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -22,10 +23,11 @@ import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
-import zebrawood.desktop.sample.SampleWork;
+import zebrawood.desktop.sample.SampleModel;
 import zebrawood.desktop.sheet.FormPane;
-import zebrawood.desktop.sheet.StationWork;
-import zebrawood.desktop.stations.StationDefinition;
+import zebrawood.desktop.station.AtMachine;
+import zebrawood.desktop.station.StationDefinition;
+import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.ledger.Ledger;
 import zebrawood.machine.Machine;
@@ -38,7 +40,7 @@ import zebrawood.words.Phrasebook;
  */
 class StationsWindowTest extends WindowTest {
   private static final List<StationDefinition> ALL =
-      Stream.concat(StationList.ALL.stream(), Stream.of(SampleWork.DEFINITION)).toList();
+      Stream.concat(StationList.ALL.stream(), Stream.of(SampleModel.DEFINITION)).toList();
 
   @Override
   protected void prepare(Path workshopFile) {
@@ -61,8 +63,10 @@ class StationsWindowTest extends WindowTest {
     return ALL.stream().filter(d -> d.station().id().equals(id)).findFirst().orElseThrow();
   }
 
-  private static StationWork<?, ?> work(String id, DisplayUnits units) {
-    return definition(id).work().apply(new Ledger(Works.ALDER, List.of()), units);
+  private static StationModel<?, ?> work(String id, DisplayUnits units) {
+    return definition(id)
+        .model()
+        .apply(new AtMachine(new Ledger(Models.ALDER, List.of()), units, Clock.systemUTC()));
   }
 
   /** A machine of the demo that has the station; Alder is open already. */
@@ -93,7 +97,7 @@ class StationsWindowTest extends WindowTest {
   void itOpensAndEnterReachesEveryPlaceThatIsSeen(String station) {
     openMachineWith(station);
     openStation(station);
-    assertThat(page()).contains(Works.said(definition(station).station().question()));
+    assertThat(page()).contains(Models.said(definition(station).station().question()));
     unfold();
     onInterface(() -> {
       pane().focusStart();
@@ -163,9 +167,9 @@ class StationsWindowTest extends WindowTest {
   void itIsFoundInThePaletteAndPracticeLeavesNoTrace(String station) {
     openMachineWith(station);
     keys(KeyCode.CONTROL, KeyCode.K);
-    typeWords("open " + Works.said(definition(station).station().title()));
+    typeWords("open " + Models.said(definition(station).station().title()));
     keys(KeyCode.ENTER);
-    assertThat(page()).contains(Works.said(definition(station).station().question()));
+    assertThat(page()).contains(Models.said(definition(station).station().question()));
     if (!shows("#practise")) {
       return;
     }
@@ -211,7 +215,7 @@ class StationsWindowTest extends WindowTest {
   @MethodSource("stations")
   void valuesAreTheSameInEveryUnitAndWhatIsNotKnownIsHarmless(String station) {
     StationForm form = work(station, DisplayUnits.METRIC).form();
-    form.quietly(() ->
+    form.allAtOnce(() ->
         form.fields()
             .filter(QuantityField.class::isInstance)
             .forEach(f -> ((QuantityField) f).set(7)));
@@ -236,7 +240,7 @@ class StationsWindowTest extends WindowTest {
     Map<String, String> strange = new HashMap<>(kept);
     strange.replaceAll((name, words) -> "no such thing");
     strange.put("of.a.newer.version", "stays");
-    StationWork<?, ?> work = work(station, DisplayUnits.METRIC);
+    StationModel<?, ?> work = work(station, DisplayUnits.METRIC);
     work.form().type(strange);
     assertThat(work.outcome()).isNotNull();
     assertThat(work.form().typed()).containsEntry("of.a.newer.version", "stays");
@@ -269,7 +273,7 @@ class StationsWindowTest extends WindowTest {
                     .map(n -> ((javafx.scene.control.Labeled) n).getText())
                     .filter(words -> words != null && ENGLISH.matcher(words).find())
                     .filter(words -> notes().stream().noneMatch(words::contains))
-                    .filter(words -> !Works.standInWords().containsAll(english(words)))
+                    .filter(words -> !Models.standInWords().containsAll(english(words)))
                     .collect(java.util.stream.Collectors.joining("\n")));
         assertThat(plain).as("words that no bundle gave").isEmpty();
       }

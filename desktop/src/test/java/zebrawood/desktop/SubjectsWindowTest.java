@@ -10,8 +10,8 @@ import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import zebrawood.desktop.demo.DemoWorkshop;
-import zebrawood.desktop.sample.SampleWork;
-import zebrawood.desktop.stations.StationDefinition;
+import zebrawood.desktop.sample.SampleModel;
+import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Standing;
@@ -20,7 +20,7 @@ import zebrawood.ledger.Standing;
 class SubjectsWindowTest extends WindowTest {
   @Override
   protected List<StationDefinition> definitions() {
-    return Stream.concat(StationList.ALL.stream(), Stream.of(SampleWork.DEFINITION)).toList();
+    return Stream.concat(StationList.ALL.stream(), Stream.of(SampleModel.DEFINITION)).toList();
   }
 
   @Override
@@ -58,11 +58,11 @@ class SubjectsWindowTest extends WindowTest {
   }
 
   private int entries() {
-    return app.model().opened().ledger().entriesAt(SampleWork.DEFINITION.station()).size();
+    return app.model().opened().ledger().entriesAt(SampleModel.DEFINITION.station()).size();
   }
 
   private Standing standing() {
-    return onInterface(() -> app.model().opened().standing(SampleWork.DEFINITION.station()));
+    return onInterface(() -> app.model().opened().standing(SampleModel.DEFINITION.station()));
   }
 
   private void read(String left, String middle, String right) {

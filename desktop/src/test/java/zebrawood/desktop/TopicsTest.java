@@ -10,7 +10,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import zebrawood.desktop.help.HowTo;
 import zebrawood.desktop.help.Topic;
-import zebrawood.desktop.stations.StationDefinition;
+import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Ledger;
@@ -19,7 +19,6 @@ import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
-import zebrawood.quantity.DisplayUnits;
 
 /** Every field of every station is written about, whole, and everything written is whole. */
 class TopicsTest {
@@ -52,9 +51,7 @@ class TopicsTest {
           Ledger ledger = new Ledger(machine, List.of());
           for (StationDefinition definition : StationList.ALL) {
             if (definition.station().applies().test(machine)) {
-              definition
-                  .work()
-                  .apply(ledger, DisplayUnits.METRIC)
+              Models.open(definition, ledger)
                   .form()
                   .fields()
                   .map(f -> f.label().key())

@@ -27,7 +27,7 @@ import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.testfx.framework.junit5.ApplicationTest;
 import zebrawood.desktop.app.Assembly;
-import zebrawood.desktop.stations.StationDefinition;
+import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.records.workshop.Opening;

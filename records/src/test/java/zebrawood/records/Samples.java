@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import zebrawood.bed.BedReadings;
 import zebrawood.bed.BedTask;
+import zebrawood.bed.BedVisitFinding;
 import zebrawood.bed.Clockwise;
 import zebrawood.bed.GapPoint;
 import zebrawood.bed.Screw;
@@ -18,7 +19,6 @@ import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
-import zebrawood.measure.Finding;
 import zebrawood.records.json.RecordJson;
 import zebrawood.records.kept.KeptReadings;
 import zebrawood.words.Message;
@@ -62,7 +62,7 @@ public final class Samples {
   }
 
   public static Entry entry(String id, EntryKind kind, int minutes, BedTask.OnScrews task) {
-    Finding finding = task.solve();
+    BedVisitFinding finding = task.solve();
     Instant at = START.plusSeconds(60L * minutes);
     return new Entry(
         id,
@@ -74,8 +74,8 @@ public final class Samples {
         at,
         "EH",
         Message.of("ledger.reason.commissioning"),
-        KeptReadings.write(Map.of("reading.0", "6,3"), task.readings()),
-        RecordJson.write((Record) finding),
+        KeptReadings.write(Map.of("reading.0", "6,3"), task, BedTask.class),
+        RecordJson.write((Record) finding, BedVisitFinding.class),
         finding.verdict(),
         task.figures(finding),
         Optional.empty());

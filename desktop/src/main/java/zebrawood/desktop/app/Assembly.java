@@ -13,7 +13,7 @@ import javafx.scene.text.Font;
 import zebrawood.desktop.shell.DesktopPrograms;
 import zebrawood.desktop.shell.Magnified;
 import zebrawood.desktop.shell.Shell;
-import zebrawood.desktop.stations.StationDefinition;
+import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.records.paper.Paper;
 

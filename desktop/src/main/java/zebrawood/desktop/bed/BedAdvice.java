@@ -6,15 +6,15 @@ import java.util.List;
 import java.util.Map;
 import zebrawood.bed.BedFinding;
 import zebrawood.bed.BedTask;
+import zebrawood.bed.BedVisitFinding;
 import zebrawood.bed.LevelFinding;
 import zebrawood.bed.ScrewTurn;
 import zebrawood.bed.Shim;
 import zebrawood.bed.ShimFinding;
-import zebrawood.desktop.sheet.FigureTile;
-import zebrawood.desktop.sheet.Outcome;
-import zebrawood.desktop.sheet.Step;
+import zebrawood.desktop.station.FigureTile;
+import zebrawood.desktop.station.Outcome;
+import zebrawood.desktop.station.Step;
 import zebrawood.desktop.text.Text;
-import zebrawood.measure.Finding;
 import zebrawood.measure.ShimStacks.Stack;
 import zebrawood.measure.TurnDirection;
 import zebrawood.quantity.Amount;
@@ -31,13 +31,13 @@ final class BedAdvice {
   /**
    * @param complete whether every place has its reading; a finding can be recorded before
    */
-  static List<Step> steps(Outcome.Found<BedTask, Finding> found, boolean complete) {
+  static List<Step> steps(Outcome.Solved<BedTask, BedVisitFinding> solved, boolean complete) {
     List<Step> steps = new ArrayList<>();
     if (!complete) {
       steps.add(Step.of(Message.of("bed.do.more"), Message.of("bed.do.more.why")));
     }
-    if (!(found.finding() instanceof LevelFinding level)) {
-      found.finding().advice().forEach(a -> steps.add(Step.of(a)));
+    if (!(solved.finding() instanceof LevelFinding level)) {
+      solved.finding().advice().forEach(a -> steps.add(Step.of(a)));
       return steps;
     }
     switch (level.verdict()) {
@@ -48,17 +48,17 @@ final class BedAdvice {
                   Message.of(
                       "bed.do.within",
                       mm(level.peakToValleyNowMm()),
-                      mm(found.readings().toleranceMm().orElseThrow()))));
+                      mm(solved.readings().toleranceMm().orElseThrow()))));
       case MEASURE_AGAIN ->
           steps.add(Step.of(Message.of("bed.do.finer"), level.warnings().getFirst()));
       case STOP -> {
         steps.add(
             new Step(Text.of("bed.do.warp.where"), Text.of("bed.do.warp"), Text.of(warp(level)))
                 .about("bed.level-fit"));
-        steps.addAll(moves(found));
+        steps.addAll(moves(solved));
       }
       case ADJUST -> {
-        steps.addAll(moves(found));
+        steps.addAll(moves(solved));
         steps.add(Step.of(Message.of("bed.do.again")));
       }
     }
@@ -83,15 +83,15 @@ final class BedAdvice {
     return Message.bare(Amount.of(value, Quantity.LENGTH, 0));
   }
 
-  private static List<Step> moves(Outcome.Found<BedTask, Finding> found) {
-    return switch (found.finding()) {
+  private static List<Step> moves(Outcome.Solved<BedTask, BedVisitFinding> solved) {
+    return switch (solved.finding()) {
       case BedFinding f ->
           f.screws().stream()
               .filter(t -> t.direction() != TurnDirection.NONE)
-              .sorted(Comparator.comparingDouble(ScrewTurn::turns).reversed())
+              .sorted(Comparator.comparingDouble((ScrewTurn t) -> t.turns().value()).reversed())
               .map(BedAdvice::turn)
               .toList();
-      case ShimFinding f -> shims(f, (BedTask.OnShims) found.readings());
+      case ShimFinding f -> shims(f, (BedTask.OnShims) solved.readings());
       default -> List.of();
     };
   }
@@ -99,10 +99,10 @@ final class BedAdvice {
   private static Step turn(ScrewTurn turn) {
     String exactly =
         Text.of(
-            turn.riseMm() > 0 ? "bed.do.turn.up" : "bed.do.turn.down",
-            bare(turn.turns()),
-            bare(turn.turnsUncertainty()),
-            mm(Math.abs(turn.riseMm())));
+            turn.riseMm().value() > 0 ? "bed.do.turn.up" : "bed.do.turn.down",
+            bare(turn.turns().value()),
+            bare(turn.turns().uncertainty()),
+            mm(Math.abs(turn.riseMm().value())));
     String big =
         turn.eighths() == 0
             ? Text.of("bed.do.leave-screw")
@@ -131,69 +131,36 @@ final class BedAdvice {
     List<Step> steps = new ArrayList<>();
     for (int i = 0; i < stacks.size(); i++) {
       Shim shim = f.shims().get(i);
-      if (shim.thicknessMm() > 0 && !stacks.get(i).piecesMm().isEmpty()) {
+      if (shim.thicknessMm().value() > 0 && !stacks.get(i).piecesMm().isEmpty()) {
         steps.add(
             new Step(
                     Text.of(task.underHead() ? "bed.do.column-foot" : "bed.do.foot", shim.id()),
                     Text.of("bed.do.shim", stacks.get(i).said()),
                     Text.of(
                         "bed.do.shim.exact",
-                        mm(shim.thicknessMm()),
-                        Message.bare(mm(shim.thicknessMmUncertainty()))))
+                        mm(shim.thicknessMm().value()),
+                        Message.bare(mm(shim.thicknessMm().uncertainty()))))
                 .about("bed.shimming"));
       }
     }
     return steps;
   }
 
-  /** To the hundredth that is shown, so that the cost is the difference of the figures seen. */
-  private static double asShown(double mm) {
-    return Math.round(100 * mm) / 100.0;
-  }
-
-  /** The line under the plan: now, after, and what rounding costs. */
-  static List<Message> summary(Outcome.Found<BedTask, Finding> found) {
-    if (!(found.finding() instanceof LevelFinding level)) {
-      return List.of();
-    }
-    double rounded =
-        switch (level) {
-          case BedFinding f -> f.peakToValleyAfterEighthsMm();
-          case ShimFinding f -> ((BedTask.OnShims) found.readings()).afterStacksMm(f);
-        };
-    return List.of(
-        Message.of(
-            level instanceof BedFinding ? "bed.summary.screws" : "bed.summary.shims",
-            mm(level.peakToValleyNowMm()),
-            mm(level.peakToValleyAfterMm()),
-            mm(rounded),
-            mm(Math.max(0, asShown(rounded) - asShown(level.peakToValleyAfterMm())))),
-        Message.of(
-            "bed.summary.slope",
-            bare(level.slopeXMmPerM()),
-            bare(level.slopeXMmPerMUncertainty()),
-            bare(level.slopeYMmPerM()),
-            Amount.of(level.slopeYMmPerMUncertainty(), Quantity.SLOPE, 2)));
-  }
-
   /** What it is now, what it will be, and the slopes. */
-  static List<FigureTile> tiles(Outcome.Found<BedTask, Finding> found) {
-    if (!(found.finding() instanceof LevelFinding level)) {
+  static List<FigureTile> tiles(Outcome.Solved<BedTask, BedVisitFinding> solved) {
+    if (!(solved.finding() instanceof LevelFinding level)) {
       return List.of();
     }
-    double limitMm = found.readings().toleranceMm().orElseThrow();
+    double limitMm = solved.readings().toleranceMm().orElseThrow();
     boolean screws = level instanceof BedFinding;
-    double rounded =
-        switch (level) {
-          case BedFinding f -> f.peakToValleyAfterEighthsMm();
-          case ShimFinding f -> ((BedTask.OnShims) found.readings()).afterStacksMm(f);
-        };
     return List.of(
         FigureTile.of(Message.of("bed.figure.highToLow"), mm(level.peakToValleyNowMm()))
             .limited(mm(limitMm)),
         FigureTile.of(Message.of("bed.tile.after"), mm(level.peakToValleyAfterMm()))
             .limited(mm(limitMm)),
-        FigureTile.of(Message.of(screws ? "bed.tile.eighths" : "bed.tile.stacks"), mm(rounded))
+        FigureTile.of(
+                Message.of(screws ? "bed.tile.eighths" : "bed.tile.stacks"),
+                mm(solved.readings().afterRoundingMm(level)))
             .limited(mm(limitMm)),
         FigureTile.of(Message.of("bed.figure.warp"), mm(level.warpMm())));
   }

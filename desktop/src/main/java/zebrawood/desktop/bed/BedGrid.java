@@ -4,16 +4,21 @@ import java.util.List;
 import javafx.css.PseudoClass;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Control;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.sheet.FormPane;
+import zebrawood.desktop.sheet.NodeView;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.sheet.TypedControl;
+import zebrawood.desktop.station.Part;
 import zebrawood.desktop.text.Text;
 
 /** The grid of readings as the bed is seen from the front: the rear row at the top. */
@@ -24,7 +29,7 @@ final class BedGrid {
 
   private BedGrid() {}
 
-  static Node of(BedWork work, FormPane pane) {
+  private static Node of(BedModel work, FormPane pane) {
     List<QuantityField> columns = work.columns();
     List<QuantityField> rows = work.rows();
     int deep = rows.size();
@@ -70,8 +75,57 @@ final class BedGrid {
     return field;
   }
 
+  /** How many places there are, across and deep. */
+  static NodeView size(BedModel model) {
+    return pane -> sizeBoxes(model);
+  }
+
+  private static HBox sizeBoxes(BedModel model) {
+    ComboBox<Integer> across = count("across");
+    ComboBox<Integer> deep = count("deep");
+    model
+        .places
+        .rowsProperty()
+        .subscribe(p -> {
+          across.setValue(model.columns.size());
+          deep.setValue(model.rows.size());
+        });
+    across.setOnAction(e -> choose(model, across, deep));
+    deep.setOnAction(e -> choose(model, across, deep));
+    return new HBox(4, new Label(Text.of("bed.places")), across, new Label("×"), deep);
+  }
+
+  private static void choose(BedModel model, ComboBox<Integer> across, ComboBox<Integer> deep) {
+    boolean asked =
+        across.getValue() != model.columns.size() || deep.getValue() != model.rows.size();
+    // While the grid is laid out anew the boxes follow it, and ask for nothing.
+    if (asked && model.places.size() == model.columns.size() * model.rows.size()) {
+      model.setGrid(across.getValue(), deep.getValue());
+    }
+  }
+
+  private static ComboBox<Integer> count(String what) {
+    ComboBox<Integer> box = new ComboBox<>();
+    box.setId("bed-" + what);
+    for (int i = 2; i <= BedModel.MOST_ACROSS; i++) {
+      box.getItems().add(i);
+    }
+    box.setAccessibleText(Text.of("bed.places." + what));
+    box.setPrefWidth(66);
+    return box;
+  }
+
   /** As wide as there is room; a grid of many columns scrolls. */
-  static Node scrolling(Node made) {
+  static NodeView scrolling(BedModel model) {
+    NodeView grid = pane -> of(model, pane);
+    return pane ->
+        scrolling(
+            pane.make(
+                new Part.Redrawn(
+                    model.places.rowsProperty(), () -> List.of(new Part.CustomNode(grid)))));
+  }
+
+  private static Node scrolling(Node made) {
     Region grid = (Region) made;
     ScrollPane scroll = SheetFrame.scrolling(grid);
     grid.heightProperty().subscribe(h -> scroll.setPrefViewportHeight(h.doubleValue()));

@@ -48,17 +48,17 @@ final class BedPlan {
   /** Width of a letter of a figure. */
   private static final double LETTER = 9;
 
-  private final BedWork work;
+  private final BedModel work;
   private final Canvas on;
   private final Optional<Finding> finding;
   private double left;
   private double rear;
   private double scale;
 
-  BedPlan(BedWork work, Canvas on) {
+  BedPlan(BedModel work, Canvas on) {
     this.work = work;
     this.on = on;
-    finding = work.found().map(f -> f.finding());
+    finding = work.solved().map(f -> f.finding());
   }
 
   void draw() {
@@ -112,8 +112,8 @@ final class BedPlan {
   }
 
   private void outline() {
-    double areaXMm = work.machine().areaXMm();
-    double areaYMm = work.machine().areaYMm();
+    double areaXMm = work.machine.areaXMm();
+    double areaYMm = work.machine.areaYMm();
     on.rectangle(px(0), py(areaYMm), areaXMm * scale, areaYMm * scale, "plan-bed");
     for (int i = 1; i < 10; i++) {
       double x = px(areaXMm * i / 10);
@@ -204,7 +204,7 @@ final class BedPlan {
 
   /** The feel in words, or its first letter where there is little room. */
   private String feltWords(BedPlace place, double room) {
-    if (work.way().get() != BedWay.FEEL) {
+    if (work.way.get() != BedWay.FEEL) {
       return "";
     }
     String word = place.feel().map(Text::of).orElse("");
@@ -213,7 +213,7 @@ final class BedPlan {
 
   /** A felt place stands high or low by no figure; one that was not read has none at all. */
   private double felt(BedPlace place) {
-    if (work.way().get() != BedWay.FEEL) {
+    if (work.way.get() != BedWay.FEEL) {
       return Double.NaN;
     }
     return place
@@ -237,7 +237,7 @@ final class BedPlan {
       return heights;
     }
     List<GapPoint> points =
-        switch (work.found().orElseThrow().readings()) {
+        switch (work.solved().orElseThrow().readings()) {
           case BedTask.OnScrews s -> s.readings().points();
           case BedTask.OnShims s -> s.readings().points();
           case BedTask.ByFeel f -> List.of();
@@ -281,7 +281,7 @@ final class BedPlan {
 
   private void screw(Support support, int index, double x, double y) {
     String id = support.name();
-    boolean kept = !id.isEmpty() && work.keep().text().equals(id);
+    boolean kept = !id.isEmpty() && work.keep.text().equals(id);
     String words = kept ? Text.of("bed.plan.kept") : "–";
     int turns = 0;
     if (!kept && finding.isPresent() && finding.get() instanceof BedFinding f) {
@@ -305,13 +305,13 @@ final class BedPlan {
             x,
             y,
             "plan-screw",
-            () -> work.keep().set(kept ? "" : id))
+            () -> work.keep.set(kept ? "" : id))
         .state("kept", kept);
   }
 
   private String shim(int index) {
     if (finding.isPresent() && finding.get() instanceof ShimFinding f) {
-      double mm = f.shims().get(index).thicknessMm();
+      double mm = f.shims().get(index).thicknessMm().value();
       return mm == 0
           ? Text.of("bed.plan.no-shim")
           : Text.of("bed.plan.shim", Amount.of(mm, Quantity.LENGTH, 2));

@@ -5,28 +5,26 @@ import java.util.List;
 import java.util.Random;
 import zebrawood.bed.BedFinding;
 import zebrawood.bed.BedTask;
+import zebrawood.bed.BedVisitFinding;
 import zebrawood.bed.Clockwise;
 import zebrawood.bed.Screw;
 import zebrawood.bed.ScrewTurn;
 import zebrawood.bed.ShimFinding;
-import zebrawood.desktop.sheet.Outcome;
-import zebrawood.desktop.sheet.Practice;
+import zebrawood.desktop.station.Outcome;
+import zebrawood.desktop.station.Practice;
+import zebrawood.desktop.station.Practice.Deed;
 import zebrawood.devices.bed.StandInBed;
-import zebrawood.measure.Finding;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
 /** Practice on a simulated bed: whether it is tilted or warped, the technician has to find out. */
-final class BedPractice extends Practice<StandInBed, BedTask, Finding> {
+final class BedPractice extends Practice<BedModel, StandInBed, BedTask, BedVisitFinding> {
   private static final double HEAD_HEIGHT_MM = 50;
   private static final double USUAL_STEP_MM = 0.1;
 
-  private final BedWork work;
-
-  BedPractice(BedWork work) {
-    super(work);
-    this.work = work;
+  BedPractice(BedModel model) {
+    super(model);
   }
 
   @Override
@@ -38,32 +36,32 @@ final class BedPractice extends Practice<StandInBed, BedTask, Finding> {
   StandInBed make(StandInBed.Variant variant, long number) {
     return new StandInBed(
         variant,
-        work.machine().areaXMm(),
-        work.machine().areaYMm(),
+        model.machine.areaXMm(),
+        model.machine.areaYMm(),
         screws(),
-        work.resolution().value().orElse(USUAL_STEP_MM),
+        model.resolution.value().orElse(USUAL_STEP_MM),
         number);
   }
 
   @Override
   protected void prepare() {
-    if (work.way().get() == BedWay.FEEL) {
-      work.way().set(BedWay.GAP);
+    if (model.way.get() == BedWay.FEEL) {
+      model.way.set(BedWay.GAP);
     }
   }
 
   /** Shims are to the stand-in what screws of 1 mm pitch are; under a head they work downwards. */
   private List<Screw> screws() {
     List<Screw> screws = new ArrayList<>();
-    for (Support s : work.supports()) {
-      Clockwise shimmed = work.underHead() ? Clockwise.LOWERS : Clockwise.RAISES;
+    for (Support s : model.supports()) {
+      Clockwise shimmed = model.underHead() ? Clockwise.LOWERS : Clockwise.RAISES;
       screws.add(
           new Screw(
               s.name(),
               s.x().value().orElse(0),
               s.y().value().orElse(0),
-              work.onShims() ? 1 : s.pitch().value().orElse(1),
-              work.onShims() ? shimmed : s.clockwise().get()));
+              model.onShims() ? 1 : s.pitch().value().orElse(1),
+              model.onShims() ? shimmed : s.clockwise().get()));
     }
     return screws;
   }
@@ -71,12 +69,12 @@ final class BedPractice extends Practice<StandInBed, BedTask, Finding> {
   /** Puts the gauge to every place and types what it reads. */
   @Override
   protected void read(StandInBed bed) {
-    for (BedPlace place : work.places()) {
+    for (BedPlace place : model.places()) {
       place
           .at()
           .ifPresent(at -> {
             double gap = bed.readGapMm(at[0], at[1]);
-            boolean head = work.way().get() == BedWay.HEAD_HEIGHT;
+            boolean head = model.way.get() == BedWay.HEAD_HEIGHT;
             place.reading().set(head ? HEAD_HEIGHT_MM - gap : gap);
           });
     }
@@ -84,26 +82,26 @@ final class BedPractice extends Practice<StandInBed, BedTask, Finding> {
 
   /** Turns the screws by the rounded turns, or puts the stacks in; then the bed is read anew. */
   @Override
-  protected void obey(StandInBed bed, Outcome.Found<BedTask, Finding> found) {
-    switch (found.finding()) {
+  protected void obey(StandInBed bed, Outcome.Solved<BedTask, BedVisitFinding> solved) {
+    switch (solved.finding()) {
       case BedFinding f -> {
         for (ScrewTurn turn : f.screws()) {
           bed.turn(turn.id(), turn.eighths() / 8.0);
         }
       }
       case ShimFinding f -> {
-        var stacks = ((BedTask.OnShims) found.readings()).stacks(f);
+        var stacks = ((BedTask.OnShims) solved.readings()).stacks(f);
         for (int i = 0; i < stacks.size(); i++) {
           bed.turn(f.shims().get(i).id(), stacks.get(i).totalMm());
         }
       }
       default -> {}
     }
-    work.form().clearReadings();
+    model.form().clearReadings();
   }
 
   private double[][] places() {
-    return work.places().stream().flatMap(p -> p.at().stream()).toArray(double[][]::new);
+    return model.places().stream().flatMap(p -> p.at().stream()).toArray(double[][]::new);
   }
 
   @Override
@@ -115,17 +113,17 @@ final class BedPractice extends Practice<StandInBed, BedTask, Finding> {
   @Override
   protected Message best(StandInBed bed) {
     return Message.of(
-        work.onShims() ? "bed.practice.best-shims" : "bed.practice.best",
+        model.onShims() ? "bed.practice.best-shims" : "bed.practice.best",
         Amount.of(bed.leastPeakToValleyMm(places()), Quantity.LENGTH, 2));
   }
 
   @Override
   protected List<Deed<StandInBed>> deeds() {
-    return work.supports().stream()
+    return model.supports().stream()
         .map(s ->
             Deed.<StandInBed>by(
                 Message.of(
-                    work.onShims() ? "bed.practice.shim" : "bed.practice.turn",
+                    model.onShims() ? "bed.practice.shim" : "bed.practice.turn",
                     Message.verbatim(s.name())),
                 (bed, amount) -> bed.turn(s.name(), amount)))
         .toList();
@@ -133,6 +131,6 @@ final class BedPractice extends Practice<StandInBed, BedTask, Finding> {
 
   @Override
   protected Quantity amountOf() {
-    return work.onShims() ? Quantity.LENGTH : Quantity.TURNS;
+    return model.onShims() ? Quantity.LENGTH : Quantity.TURNS;
   }
 }

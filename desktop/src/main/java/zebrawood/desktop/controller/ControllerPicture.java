@@ -6,12 +6,12 @@ import java.util.OptionalDouble;
 import zebrawood.controller.ControllerFinding;
 import zebrawood.controller.ControllerFinding.Value;
 import zebrawood.controller.ControllerReadings;
-import zebrawood.controller.ControllerVisit;
-import zebrawood.controller.ControllerVisit.Judged;
+import zebrawood.controller.ControllerVisitFinding;
+import zebrawood.controller.ControllerVisitReadings;
 import zebrawood.controller.Corner;
 import zebrawood.controller.PowerScale;
 import zebrawood.controller.Role;
-import zebrawood.desktop.sheet.Outcome;
+import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.text.Text;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
@@ -34,7 +34,8 @@ final class ControllerPicture {
     this.on = on;
   }
 
-  static void draw(Canvas on, Optional<Outcome.Found<ControllerVisit, Judged>> found) {
+  static void draw(
+      Canvas on, Optional<Outcome.Solved<ControllerVisitReadings, ControllerVisitFinding>> found) {
     Optional<ControllerReadings> numbered = found.flatMap(f -> f.readings().numbered());
     Optional<ControllerFinding> audit = found.flatMap(f -> f.finding().audit());
     if (numbered.isEmpty() || audit.isEmpty()) {

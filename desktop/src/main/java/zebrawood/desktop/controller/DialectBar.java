@@ -19,11 +19,11 @@ import zebrawood.words.Message;
 
 /** Where a dialect comes from: what is pasted, a file, or the stand-in's; and into a file again. */
 final class DialectBar extends HeightCachingBox {
-  private final ControllerWork work;
+  private final ControllerModel work;
   private final DialectFields fields;
   private final TextField file = new TextField();
 
-  DialectBar(ControllerWork work, DialectFields fields) {
+  DialectBar(ControllerModel work, DialectFields fields) {
     super(4);
     this.work = work;
     this.fields = fields;
@@ -68,7 +68,7 @@ final class DialectBar extends HeightCachingBox {
       return;
     }
     work.form()
-        .quietly(() -> {
+        .allAtOnce(() -> {
           if (fields.isEmpty()) {
             fields.settingLine().set(proposed.settingLine().get());
           }
@@ -79,13 +79,13 @@ final class DialectBar extends HeightCachingBox {
 
   /** Lines that are alike; else a page or a file of names and values, whatever its format. */
   private Teaching.Proposals proposed() {
-    String text = work.dump().text();
-    Machine machine = work.machine();
+    String text = work.dump.text();
+    Machine machine = work.machine;
     Teaching.Facts facts =
         new Teaching.Facts(
-            work.head().travelMm(machine),
+            work.head.travelMm(machine),
             machine.build().headTravels(),
-            work.head().topWord(),
+            work.head.topWord(),
             machine.lenses().orElse(List.of()).stream().map(Lens::focalLengthMm).toList());
     Teaching.Proposals lines = Teaching.propose(text, false, facts);
     Optional<NamedFields> page = ConfigurationText.read(text);

@@ -20,7 +20,7 @@ import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
-import zebrawood.desktop.sheet.Part;
+import zebrawood.desktop.station.Part;
 import zebrawood.measure.UnusableReading;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
@@ -233,7 +233,7 @@ final class DialectFields {
 
   /** Types a dialect into the fields, in the place of what stood there. */
   void take(Dialect dialect) {
-    form.quietly(() -> {
+    form.allAtOnce(() -> {
       all().forEach(field -> field.set(""));
       name.set(dialect.name());
       settingLine.set(dialect.settingLine());
@@ -253,7 +253,7 @@ final class DialectFields {
 
   /** Nothing is known of it any more. */
   void forget() {
-    form.quietly(() -> all().forEach(field -> field.set("")));
+    form.allAtOnce(() -> all().forEach(field -> field.set("")));
   }
 
   private void take(Talk talk) {
@@ -346,7 +346,7 @@ final class DialectFields {
         new Part.Rows(rows),
         new Part.Area(refusals, 4, Message.of("controller.talk.meant")),
         new Part.Area(alarms, 3, Message.of("controller.talk.meant")),
-        new Part.Labelled(List.of(endOfLine, alone, fromHome)),
+        new Part.LabelledChoices(List.of(endOfLine, alone, fromHome)),
         Part.rows(baud, longestAnswer));
   }
 }

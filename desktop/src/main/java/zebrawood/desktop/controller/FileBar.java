@@ -18,19 +18,19 @@ import zebrawood.words.Message;
  * is, and is kept with the entry.
  */
 final class FileBar extends HeightCachingBox {
-  private final ControllerWork work;
+  private final ControllerModel work;
   private final TextField name = new TextField();
 
   /**
    * @param readings where a file can be dropped
    */
-  FileBar(ControllerWork work, Region readings) {
+  FileBar(ControllerModel work, Region readings) {
     super(4);
     this.work = work;
     name.setId("controller-file-name");
     name.setAccessibleText(Text.of("controller.file"));
     name.setPromptText(Text.of("controller.file.prompt"));
-    name.setText(work.fileName().text());
+    name.setText(work.origin.fileName());
     name.setOnAction(e -> take(name.getText()));
     FlowPane buttons =
         new FlowPane(
@@ -75,9 +75,9 @@ final class FileBar extends HeightCachingBox {
   private void take(String path) {
     try {
       String text = TextFile.read(path);
-      work.takeFile(Path.of(path.strip()).getFileName().toString(), text);
+      work.origin.takeFile(Path.of(path.strip()).getFileName().toString(), text);
       name.setText(path.strip());
-      work.say(Message.of("controller.file.taken", Message.quoted(work.fileName().text())));
+      work.say(Message.of("controller.file.taken", Message.quoted(work.origin.fileName())));
     } catch (TextFile.Refused e) {
       work.say(e.said());
     }
@@ -86,7 +86,7 @@ final class FileBar extends HeightCachingBox {
   /** What stands there, into a file. */
   private void write() {
     try {
-      TextFile.write(name.getText(), work.dump().text());
+      TextFile.write(name.getText(), work.dump.text());
       work.say(Message.of("controller.said.dialect-written", Message.quoted(name.getText())));
     } catch (TextFile.Refused e) {
       work.say(e.said());

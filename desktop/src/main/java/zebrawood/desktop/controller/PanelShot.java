@@ -9,12 +9,12 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import zebrawood.controller.ControllerVisit.PanelAnswer;
-import zebrawood.controller.ControllerVisit.PanelStep;
+import zebrawood.controller.ControllerVisitReadings.PanelAnswer;
+import zebrawood.controller.ControllerVisitReadings.PanelStep;
 import zebrawood.desktop.form.ProofField;
 import zebrawood.desktop.form.StationForm;
-import zebrawood.desktop.sheet.GuardLine;
-import zebrawood.desktop.sheet.Part;
+import zebrawood.desktop.station.GuardLine;
+import zebrawood.desktop.station.Part;
 import zebrawood.words.Message;
 
 /** A shot by the panel's own button, step by step; nothing of it is asked before today's proof. */

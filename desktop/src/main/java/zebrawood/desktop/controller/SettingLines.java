@@ -12,14 +12,14 @@ import zebrawood.controller.AxisScale;
 import zebrawood.controller.ControllerFinding.Item;
 import zebrawood.controller.ControllerFinding.Severity;
 import zebrawood.controller.ControllerFinding.Value;
-import zebrawood.controller.ControllerVisit.Judged;
+import zebrawood.controller.ControllerVisitFinding;
 import zebrawood.controller.Difference;
 import zebrawood.controller.Role;
 import zebrawood.controller.Settings;
 import zebrawood.controller.Write;
-import zebrawood.desktop.sheet.JudgedLine;
-import zebrawood.desktop.sheet.JudgedLine.Mark;
-import zebrawood.desktop.sheet.Step;
+import zebrawood.desktop.station.AuditRow;
+import zebrawood.desktop.station.AuditRow.Mark;
+import zebrawood.desktop.station.Step;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Advice;
@@ -32,16 +32,16 @@ final class SettingLines {
 
   private SettingLines() {}
 
-  static List<JudgedLine> of(Judged finding, Optional<Settings> settings) {
-    List<JudgedLine> lines = new ArrayList<>();
+  static List<AuditRow> of(ControllerVisitFinding finding, Optional<Settings> settings) {
+    List<AuditRow> lines = new ArrayList<>();
     items(finding).map(SettingLines::line).forEach(lines::add);
     scale(Role.STEPS_PER_MM_X, finding.across(), settings).ifPresent(lines::add);
     scale(Role.STEPS_PER_MM_Y, finding.along(), settings).ifPresent(lines::add);
-    lines.sort(Comparator.comparing(JudgedLine::mark, Comparator.comparing(SettingLines::rank)));
+    lines.sort(Comparator.comparing(AuditRow::mark, Comparator.comparing(SettingLines::rank)));
     changed(finding, settings).forEach(lines::add);
     if (finding.notJudged() > 0) {
       lines.add(
-          new JudgedLine(
+          new AuditRow(
               Mark.NOT_KNOWN,
               Message.of("controller.line.not-judged", finding.notJudged()),
               Message.of("controller.line.not-judged.why"),
@@ -51,7 +51,7 @@ final class SettingLines {
     return lines;
   }
 
-  private static Stream<Item> items(Judged finding) {
+  private static Stream<Item> items(ControllerVisitFinding finding) {
     return Stream.concat(
         finding.audit().stream()
             .flatMap(a -> a.findings().stream())
@@ -68,12 +68,12 @@ final class SettingLines {
     };
   }
 
-  private static JudgedLine line(Item item) {
+  private static AuditRow line(Item item) {
     boolean known = !(item.observed() instanceof Value.Nothing);
     boolean wrong = item.severity() != Severity.NOTE;
     boolean compared = !(item.advised() instanceof Value.Nothing);
     Mark mark = wrong ? Mark.WRONG : known && compared ? Mark.FITS : Mark.NOT_KNOWN;
-    return new JudgedLine(
+    return new AuditRow(
         mark,
         Role.find(item.id())
             .map(role -> Message.of(role))
@@ -83,18 +83,18 @@ final class SettingLines {
         wrong ? item.advised().said() : Message.NONE);
   }
 
-  private static Optional<JudgedLine> scale(
+  private static Optional<AuditRow> scale(
       Role role, Optional<AxisScale.Finding> scale, Optional<Settings> settings) {
     return scale.map(f -> {
       Mark mark = !f.decides() ? Mark.NOT_KNOWN : f.within() ? Mark.FITS : Mark.WRONG;
-      return new JudgedLine(
+      return new AuditRow(
           mark,
           Message.of(role),
           f.decides()
               ? Message.of(
                   "controller.controller-visit.goes-wrong-by",
-                  Amount.of(1000 * Math.abs(1 - 1 / f.factor()), Quantity.NUMBER, 1),
-                  Amount.of(1000 * f.factorUncertainty(), Quantity.NUMBER, 1))
+                  Amount.of(1000 * Math.abs(1 - 1 / f.factor().value()), Quantity.NUMBER, 1),
+                  Amount.of(1000 * f.factor().uncertainty(), Quantity.NUMBER, 1))
               : Message.of(
                   "controller.controller-visit.would-decide",
                   Amount.of(Math.ceil(f.travelThatDecidesMm()), Quantity.LENGTH, 0)),
@@ -111,7 +111,8 @@ final class SettingLines {
   }
 
   /** What no role is known for is compared with the list as it was left. */
-  private static Stream<JudgedLine> changed(Judged finding, Optional<Settings> settings) {
+  private static Stream<AuditRow> changed(
+      ControllerVisitFinding finding, Optional<Settings> settings) {
     List<String> known =
         settings
             .map(s -> s.dialect().byRole().values().stream().map(r -> r.key().strip()).toList())
@@ -122,8 +123,8 @@ final class SettingLines {
         .map(SettingLines::line);
   }
 
-  private static JudgedLine line(Difference d) {
-    return new JudgedLine(
+  private static AuditRow line(Difference d) {
+    return new AuditRow(
         Mark.CHANGED,
         Message.quoted(d.name()),
         Message.of("controller.line.left-as", there(d.before())),
@@ -136,7 +137,7 @@ final class SettingLines {
   }
 
   /** What can be written is one step, and what a line of the list says already is none. */
-  static List<Step> steps(Judged finding) {
+  static List<Step> steps(ControllerVisitFinding finding) {
     List<Step> steps = new ArrayList<>();
     int writes = finding.writes().size();
     if (writes > 0) {

@@ -1,14 +1,15 @@
 package zebrawood.desktop.controller;
 
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import zebrawood.controller.ControllerReadings;
+import zebrawood.controller.ControllerVisitReadings;
 import zebrawood.controller.Difference;
 import zebrawood.controller.Settings;
-import zebrawood.desktop.sheet.When;
+import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
@@ -19,11 +20,19 @@ import zebrawood.records.kept.KeptReadings;
  *
  * @param left whether they were left so
  * @param configuration its name where heads are swapped; else empty
- * @param typed what stood on the sheet then
+ * @param text as the controller printed it, or as it was pasted
+ * @param numbered what they were compared with; empty of a page of named fields, and of what an
+ *     earlier version kept otherwise
  */
 record Snapshot(
-    String words, boolean left, String configuration, String text, Map<String, String> typed) {
+    String words,
+    boolean left,
+    String configuration,
+    String text,
+    Optional<ControllerReadings> numbered) {
+  /** Under these names earlier versions kept what is in the readings now. */
   private static final String CONFIGURATION = "configuration";
+
   private static final String DUMP = "reading.dump";
 
   /**
@@ -32,25 +41,30 @@ record Snapshot(
    * @param entries of the station, oldest first
    */
   static List<Snapshot> all(List<Entry> entries, ZoneId zone) {
-    List<Snapshot> all = new ArrayList<>();
-    for (Entry entry : entries.reversed()) {
-      KeptReadings.typed(entry.readings())
-          .filter(typed -> !typed.getOrDefault(DUMP, "").isBlank())
-          .ifPresent(typed -> {
-            String name = typed.getOrDefault(CONFIGURATION, "").strip();
-            String when = When.dayAndTime(entry.time(), zone);
-            all.add(
-                new Snapshot(
-                    name.isEmpty()
-                        ? Text.of("controller.snapshots.one", when, entry.kind())
-                        : Text.of("controller.snapshots.of", when, entry.kind(), name),
-                    entry.kind() == EntryKind.AS_LEFT,
-                    name,
-                    typed.get(DUMP),
-                    typed));
-          });
+    return entries.reversed().stream().flatMap(e -> of(e, zone).stream()).toList();
+  }
+
+  private static Optional<Snapshot> of(Entry entry, ZoneId zone) {
+    Map<String, String> typed = KeptReadings.typed(entry).orElse(Map.of());
+    String text = typed.getOrDefault(DUMP, "");
+    if (text.isBlank()) {
+      return Optional.empty();
     }
-    return all;
+    Optional<ControllerVisitReadings> read =
+        KeptReadings.read(entry, ControllerVisitReadings.class);
+    String name =
+        read.map(ControllerVisitReadings::configuration)
+            .orElseGet(() -> typed.getOrDefault(CONFIGURATION, "").strip());
+    String when = DayWords.dayAndTime(entry.time(), zone);
+    return Optional.of(
+        new Snapshot(
+            name.isEmpty()
+                ? Text.of("controller.snapshots.one", when, entry.kind())
+                : Text.of("controller.snapshots.of", when, entry.kind(), name),
+            entry.kind() == EntryKind.AS_LEFT,
+            name,
+            text,
+            read.flatMap(ControllerVisitReadings::numbered)));
   }
 
   /**

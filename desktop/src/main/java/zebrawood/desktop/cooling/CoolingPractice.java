@@ -9,15 +9,17 @@ import java.util.stream.Stream;
 import zebrawood.cooling.CoolingFinding;
 import zebrawood.cooling.CoolingReadings;
 import zebrawood.cooling.CoolingReadings.Item;
-import zebrawood.desktop.sheet.Outcome;
-import zebrawood.desktop.sheet.Practice;
+import zebrawood.desktop.station.Outcome;
+import zebrawood.desktop.station.Practice;
+import zebrawood.desktop.station.Practice.Deed;
 import zebrawood.devices.site.StandInLoop;
 import zebrawood.devices.site.StandInLoop.Fault;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
 /** Practice on a simulated loop with a hidden fault. */
-final class CoolingPractice extends Practice<StandInLoop, CoolingReadings, CoolingFinding> {
+final class CoolingPractice
+    extends Practice<CoolingModel, StandInLoop, CoolingReadings, CoolingFinding> {
   private static final double LITRES = 20;
   private static final double CHILLER_W = 700;
   private static final double HEAT_W = 300;
@@ -34,11 +36,8 @@ final class CoolingPractice extends Practice<StandInLoop, CoolingReadings, Cooli
               Item.BUBBLES, Fault.BUBBLE,
               Item.FLOW_INTERLOCK, Fault.INTERLOCK_BRIDGED));
 
-  private final CoolingWork work;
-
-  CoolingPractice(CoolingWork work) {
-    super(work);
-    this.work = work;
+  CoolingPractice(CoolingModel model) {
+    super(model);
   }
 
   @Override
@@ -50,40 +49,39 @@ final class CoolingPractice extends Practice<StandInLoop, CoolingReadings, Cooli
 
   @Override
   protected void prepare() {
-    work.way().set(CoolingWay.CHILLER);
+    model.way.set(CoolingWay.CHILLER);
   }
 
   /** Reads the instruments, runs for an hour, and looks at everything there is to prove. */
   @Override
   protected void read(StandInLoop on) {
-    work.atEveryVisit().get(0).set(on.readRoomC());
-    work.atEveryVisit().get(1).set(on.readHumidityPercent());
-    work.atEveryVisit().get(2).set(on.readCoolantC());
+    model.room.set(on.readRoomC());
+    model.humidity.set(on.readHumidityPercent());
+    model.coolantC.set(on.readCoolantC());
     on.run(60, HEAT_W);
-    work.afterHour().set(on.readCoolantC());
-    work.proofs()
-        .forEach((item, proof) ->
-            proof.set(
-                switch (item) {
-                  case FLOW -> on.flows();
-                  case LEAKS -> on.dry();
-                  case BUBBLES -> on.freeOfBubbles();
-                  case FLOW_INTERLOCK -> on.pinchStopsLaser();
-                }));
+    model.afterHour.set(on.readCoolantC());
+    model.proofs.forEach((item, proof) ->
+        proof.set(
+            switch (item) {
+              case FLOW -> on.flows();
+              case LEAKS -> on.dry();
+              case BUBBLES -> on.freeOfBubbles();
+              case FLOW_INTERLOCK -> on.pinchStopsLaser();
+            }));
   }
 
   /** Mends what failed and sets the chiller to what the air allows. */
   @Override
-  protected void obey(StandInLoop on, Outcome.Found<CoolingReadings, CoolingFinding> found) {
-    found.readings().proofs().stream()
+  protected void obey(StandInLoop on, Outcome.Solved<CoolingReadings, CoolingFinding> solved) {
+    solved.readings().proofs().stream()
         .filter(p -> !p.passed())
         .forEach(p -> on.mend(FAULT_OF.get(p.item())));
-    double lowest = found.finding().air().lowestCoolantC();
-    if (found.readings().air().coolantC() < lowest) {
+    double lowest = solved.finding().air().lowestCoolantC();
+    if (solved.readings().air().coolantC() < lowest) {
       on.setPoint(lowest + ABOVE_LOWEST_K);
       on.run(SETTLING_MINUTES, HEAT_W);
     }
-    work.form().clearReadings();
+    model.form().clearReadings();
   }
 
   @Override

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import zebrawood.cooling.CoolingFinding;
 import zebrawood.cooling.CoolingReadings;
-import zebrawood.desktop.sheet.Outcome;
+import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.text.Text;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
@@ -25,7 +25,7 @@ final class Thermometer {
 
   private record Mark(double celsius, String words, boolean coolant) {}
 
-  static void draw(Canvas on, Optional<Outcome.Found<CoolingReadings, CoolingFinding>> found) {
+  static void draw(Canvas on, Optional<Outcome.Solved<CoolingReadings, CoolingFinding>> found) {
     if (found.isPresent()) {
       draw(on, found.get().readings(), found.get().finding());
     } else {

@@ -16,10 +16,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import zebrawood.desktop.form.ProofField.Answer;
-import zebrawood.desktop.sheet.EntryRecorder;
-import zebrawood.desktop.sheet.StationSheet;
-import zebrawood.desktop.sheet.StationWork;
-import zebrawood.desktop.stations.StationDefinition;
+import zebrawood.desktop.station.AtMachine;
+import zebrawood.desktop.station.EntryRecorder;
+import zebrawood.desktop.station.StationDefinition;
+import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
@@ -184,10 +184,11 @@ public final class DemoWorkshop {
             .findFirst()
             .orElseThrow();
     Ledger before = new Ledger(machine, histories.get(read.machine()));
-    StationWork<?, ?> work = definition.work().apply(before, DisplayUnits.METRIC);
+    StationModel<?, ?> work =
+        definition.model().apply(AtMachine.on(before, DisplayUnits.METRIC, at(read)));
     work.form().type(read.typed());
     if (read.proven()) {
-      work.form().quietly(() -> work.form().proofs().toList().forEach(p -> p.set(Answer.YES)));
+      work.form().allAtOnce(() -> work.form().proofs().toList().forEach(p -> p.set(Answer.YES)));
     }
     EntryRecorder.Reading found = found(work);
     Entry entry =
@@ -206,13 +207,13 @@ public final class DemoWorkshop {
             found.verdict(),
             found.figures(),
             Optional.empty());
-    workshop.record(entry);
+    workshop.record(entry, found.paper());
     histories.get(read.machine()).add(entry);
   }
 
-  private static <R, F extends Finding> EntryRecorder.Reading found(StationWork<R, F> work) {
-    return work.found()
-        .map(f -> StationSheet.reading(work, f))
+  private static <R, F extends Finding> EntryRecorder.Reading found(StationModel<R, F> work) {
+    return work.solved()
+        .map(f -> EntryRecorder.Reading.of(work, f))
         .orElseThrow(() -> new IllegalStateException("demo readings: " + work.outcome()));
   }
 

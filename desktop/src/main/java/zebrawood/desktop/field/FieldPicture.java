@@ -5,11 +5,12 @@ import java.util.Optional;
 import zebrawood.desktop.photo.PhotoMarks;
 import zebrawood.desktop.photo.PhotoView;
 import zebrawood.desktop.text.Text;
-import zebrawood.devices.picture.Preview;
 import zebrawood.field.FieldReadings;
 import zebrawood.field.FieldReadings.Point;
 import zebrawood.field.FieldTask;
 import zebrawood.field.FieldVisit;
+import zebrawood.field.FieldVisitFinding;
+import zebrawood.field.FieldVisitReadings;
 import zebrawood.quantity.Amount;
 import zebrawood.records.picture.Canvas;
 import zebrawood.words.Message;
@@ -25,7 +26,6 @@ final class FieldPicture {
   private static final double LETTER = 7.2;
   private static final double LARGEST_ARROW = 0.06;
   private static final int SIDE_PIECES = 8;
-  private static final double MOST_OF_HEIGHT = 0.46;
   private static final double WIDE_ENOUGH = 640;
 
   private final Canvas on;
@@ -54,7 +54,7 @@ final class FieldPicture {
     }
   }
 
-  void draw(Optional<FieldVisit.Readings> readings, Optional<FieldVisit.Found> found) {
+  void draw(Optional<FieldVisitReadings> readings, Optional<FieldVisitFinding> found) {
     if (readings.isEmpty() || found.isEmpty()) {
       say(Text.of("field.picture.empty"), on.height() / 2);
       return;
@@ -68,11 +68,10 @@ final class FieldPicture {
 
   /** The scan with the ends of its rules; below it what was found. */
   void drawScan(
-      Preview preview,
+      PhotoView view,
       PhotoMarks photo,
-      Optional<FieldVisit.Readings> readings,
-      Optional<FieldVisit.Found> found) {
-    PhotoView view = view(preview, on.width(), on.height());
+      Optional<FieldVisitReadings> readings,
+      Optional<FieldVisitFinding> found) {
     view.drawPicture(on);
     view.between(on, photo.all().get(0), photo.all().get(1), "photo-scale");
     view.between(on, photo.all().get(2), photo.all().get(3), "photo-line");
@@ -88,11 +87,7 @@ final class FieldPicture {
     }
   }
 
-  static PhotoView view(Preview preview, double width, double height) {
-    return new PhotoView(preview, width, height, MOST_OF_HEIGHT);
-  }
-
-  private void draw(FieldTask task, FieldVisit.Found found, double from) {
+  private void draw(FieldTask task, FieldVisitFinding found, double from) {
     double fieldMm = FieldVisit.fieldMm(task);
     Optional<List<Point>> points = FieldVisit.points(task, found.field());
     if (points.isPresent()) {

@@ -6,8 +6,10 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Random;
 import javax.imageio.ImageIO;
-import zebrawood.desktop.sheet.Outcome;
-import zebrawood.desktop.sheet.Practice;
+import zebrawood.desktop.photo.PhotoMarks;
+import zebrawood.desktop.station.Outcome;
+import zebrawood.desktop.station.Practice;
+import zebrawood.desktop.station.Practice.Deed;
 import zebrawood.devices.field.StandInGalvo;
 import zebrawood.devices.field.StandInHead;
 import zebrawood.devices.field.StandInScan;
@@ -15,6 +17,8 @@ import zebrawood.field.CommandTable;
 import zebrawood.field.FieldFinding;
 import zebrawood.field.FieldReadings.Point;
 import zebrawood.field.FieldVisit;
+import zebrawood.field.FieldVisitFinding;
+import zebrawood.field.FieldVisitReadings;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
@@ -23,7 +27,8 @@ import zebrawood.records.field.GridText;
 import zebrawood.words.Message;
 
 /** Practice on a simulated head whose size, squareness and lens are off. */
-final class FieldPractice extends Practice<StandInGalvo, FieldVisit.Readings, FieldVisit.Found> {
+final class FieldPractice
+    extends Practice<FieldModel, StandInGalvo, FieldVisitReadings, FieldVisitFinding> {
   private static final double STEP_MM = 0.02;
   private static final double HAND_MM = 0.01;
   private static final double TOLERANCE_MM = 0.3;
@@ -31,17 +36,14 @@ final class FieldPractice extends Practice<StandInGalvo, FieldVisit.Readings, Fi
   private static final double PX_PER_MM = 11;
   private static final double RULE_MM = 60;
 
-  private final FieldWork work;
-
-  FieldPractice(FieldWork work) {
-    super(work);
-    this.work = work;
+  FieldPractice(FieldModel model) {
+    super(model);
   }
 
   @Override
   protected StandInGalvo make(long number) {
     Random random = new Random(number);
-    StandInHead any = StandInHead.any(work.fieldMm(), random);
+    StandInHead any = StandInHead.any(model.fieldMm(), random);
     StandInGalvo galvo = new StandInGalvo(any, STEP_MM, HAND_MM, random.nextLong());
     galvo.putPointerOut(
         1 + 0.01 * random.nextGaussian(),
@@ -52,52 +54,51 @@ final class FieldPractice extends Practice<StandInGalvo, FieldVisit.Readings, Fi
   }
 
   private double side() {
-    return Math.round(0.8 * work.fieldMm() / 10) * 10.0;
+    return Math.round(0.8 * model.fieldMm() / 10) * 10.0;
   }
 
   private double pitch() {
-    return Math.floor(work.fieldMm() / (MARKS - 1));
+    return Math.floor(model.fieldMm() / (MARKS - 1));
   }
 
   @Override
   protected void prepare() {
-    double field = work.fieldMm();
-    work.form().clearVisit();
-    work.forgetRecord();
-    work.field().set(field);
-    work.tolerance().set(TOLERANCE_MM);
-    work.resolution().set(STEP_MM);
-    work.commanded().set(side());
-    work.scan().grid().get(0).set(MARKS);
-    work.scan().grid().get(1).set(MARKS);
-    work.scan().grid().get(2).set(pitch());
+    double field = model.fieldMm();
+    model.form().clearVisit();
+    model.forgetRecord();
+    model.field.set(field);
+    model.tolerance.set(TOLERANCE_MM);
+    model.resolution.set(STEP_MM);
+    model.commanded.set(side());
+    model.scan.columns.set(MARKS);
+    model.scan.rows.set(MARKS);
+    model.scan.pitch.set(pitch());
   }
 
   @Override
   protected void read(StandInGalvo on) {
     pointAt(on);
-    switch (work.chosen()) {
+    switch (model.way.get()) {
       case SQUARE -> {
         StandInGalvo.Square square = on.square(side());
-        work.sides().get(0).set(square.acrossMm());
-        work.sides().get(1).set(square.upMm());
-        work.sides().get(2).set(square.risingMm());
-        work.sides().get(3).set(square.fallingMm());
+        model.across.set(square.acrossMm());
+        model.up.set(square.upMm());
+        model.rising.set(square.risingMm());
+        model.falling.set(square.fallingMm());
       }
       case GRID ->
-          work.grid()
-              .set(
-                  GridText.write(
-                      on.grid(MARKS, MARKS, pitch()).stream()
-                          .map(m -> new Point(m.xMm(), m.yMm(), m.measuredXMm(), m.measuredYMm()))
-                          .toList()));
+          model.grid.set(
+              GridText.write(
+                  on.grid(MARKS, MARKS, pitch()).stream()
+                      .map(m -> new Point(m.xMm(), m.yMm(), m.measuredXMm(), m.measuredYMm()))
+                      .toList()));
       case SCAN -> scan(on);
     }
   }
 
   /** Four marks, each by its place, and the pointer sent to them. */
   private void pointAt(StandInGalvo on) {
-    List<PointerRow> rows = work.pointerRows(4);
+    List<PointerRow> rows = model.pointer.first(4);
     double half = side() / 2;
     for (int i = 0; i < rows.size(); i++) {
       double x = half * (2 * (i % 2) - 1);
@@ -110,11 +111,11 @@ final class FieldPractice extends Practice<StandInGalvo, FieldVisit.Readings, Fi
 
   private void scan(StandInGalvo on) {
     double pitch = pitch();
-    work.beside(
+    model.make(
         p -> scanned(on, pitch),
         scanned -> {
           if (running() && standIn() == on) {
-            work.form().quietly(() -> type(scanned));
+            model.form().allAtOnce(() -> type(scanned));
           }
         });
   }
@@ -130,10 +131,10 @@ final class FieldPractice extends Practice<StandInGalvo, FieldVisit.Readings, Fi
   }
 
   private void type(Scanned scanned) {
-    var photo = work.scan().photo();
+    PhotoMarks photo = model.scan.place.marks();
     photo.path().set(scanned.path);
-    work.scan().ruleMm().set(RULE_MM);
-    work.scan().uprightMm().set(RULE_MM);
+    model.scan.ruleMm.set(RULE_MM);
+    model.scan.uprightMm.set(RULE_MM);
     double edge = 20;
     photo.set(photo.all().get(0), edge, edge);
     photo.set(photo.all().get(1), edge + RULE_MM * PX_PER_MM, edge);
@@ -142,34 +143,35 @@ final class FieldPractice extends Practice<StandInGalvo, FieldVisit.Readings, Fi
   }
 
   @Override
-  protected void obey(StandInGalvo on, Outcome.Found<FieldVisit.Readings, FieldVisit.Found> found) {
-    FieldFinding field = found.finding().field();
-    if (field.verdict() == Verdict.ADJUST && found.finding().plain().isPresent()) {
+  protected void obey(
+      StandInGalvo on, Outcome.Solved<FieldVisitReadings, FieldVisitFinding> solved) {
+    FieldFinding field = solved.finding().field();
+    if (field.verdict() == Verdict.ADJUST && solved.finding().plain().isPresent()) {
       CommandTable table =
-          new CommandTable(FieldVisit.table(found.readings(), found.finding()), work.fieldMm());
+          new CommandTable(FieldVisit.table(solved.readings(), solved.finding()), model.fieldMm());
       on.joinTable((x, y) -> {
         double[] command = new double[2];
         table.command(x, y, command);
         return command;
       });
     } else {
-      on.multiplyScale(field.scaleX(), field.scaleY());
-      found.finding().skewMrad().map(Estimate::value).ifPresent(on::takeSkew);
+      on.multiplyScale(field.scaleX().value(), field.scaleY().value());
+      solved.finding().skewMrad().map(Estimate::value).ifPresent(on::takeSkew);
     }
-    found
+    solved
         .finding()
         .pointer()
         .filter(p -> p.verdict() == Verdict.ADJUST)
         .ifPresent(p -> on.movePointer(p.scale(), p.rotationMrad(), p.offsetXMm(), p.offsetYMm()));
-    work.form().clearReadings();
-    work.form().clearVisit();
+    model.form().clearReadings();
+    model.form().clearVisit();
   }
 
   @Override
   protected Message stands(StandInGalvo on) {
-    double field = work.fieldMm();
+    double field = model.fieldMm();
     double off =
-        switch (work.chosen()) {
+        switch (model.way.get()) {
           case SQUARE -> on.sizeOffMm(side(), field);
           case GRID -> on.worstMm(field);
           case SCAN -> on.worstOfShapeMm(field);

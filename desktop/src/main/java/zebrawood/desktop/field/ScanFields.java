@@ -1,5 +1,6 @@
 package zebrawood.desktop.field;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -8,7 +9,9 @@ import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
-import zebrawood.desktop.photo.PhotoMarks;
+import zebrawood.desktop.photo.PhotoPlace;
+import zebrawood.desktop.station.Part;
+import zebrawood.desktop.station.Ways;
 import zebrawood.field.FieldScanReadings;
 import zebrawood.marks.MarkKind;
 import zebrawood.measure.PixelScale;
@@ -24,16 +27,19 @@ final class ScanFields {
     UPRIGHT_TO
   }
 
-  private final PhotoMarks photo;
-  private final QuantityField ruleMm;
-  private final QuantityField uprightMm;
-  private final QuantityField columns;
-  private final QuantityField rows;
-  private final QuantityField pitch;
+  private static final double MOST_OF_HEIGHT = 0.46;
+  private static final double DECODING = 0.5;
+
+  final PhotoPlace place;
+  final QuantityField ruleMm;
+  final QuantityField uprightMm;
+  final QuantityField columns;
+  final QuantityField rows;
+  final QuantityField pitch;
   private final ChoiceField<MarkKind> mark;
 
   ScanFields(StationForm form) {
-    photo = new PhotoMarks(form, "field.field.end", End.values());
+    place = new PhotoPlace(form, "field.field.end", MOST_OF_HEIGHT, DECODING, End.values());
     ruleMm = form.positive("ruleMm", Quantity.LENGTH, 5000);
     uprightMm = form.positive("uprightMm", Quantity.LENGTH, 5000);
     columns = form.quantity("columns", Quantity.NUMBER, 3, 200);
@@ -42,58 +48,56 @@ final class ScanFields {
     mark = form.choice("mark", MarkKind.class, MarkKind.CROSS);
   }
 
-  PhotoMarks photo() {
-    return photo;
-  }
-
-  QuantityField ruleMm() {
-    return ruleMm;
-  }
-
-  QuantityField uprightMm() {
-    return uprightMm;
-  }
-
+  /** How many marks there are, and how far apart. */
   List<QuantityField> grid() {
     return List.of(columns, rows, pitch);
   }
 
-  ChoiceField<MarkKind> mark() {
-    return mark;
+  Ways.Ask asks() {
+    return Ways.needs(
+        this::needed,
+        place.marks().fileName("field-scan-choose"),
+        Part.rows(grid()),
+        Part.rows(mark, ruleMm, uprightMm),
+        Part.fold("field.ends", Part.rows(place.marks().fields().toList())));
   }
 
   /** What must be there; of the upright rule all or nothing. */
-  Stream<Field> needed() {
-    Stream<Field> rule =
-        Stream.of(
-                List.of(photo.of(End.RULE_FROM), photo.of(End.RULE_TO)),
-                upright()
-                    ? List.of(photo.of(End.UPRIGHT_FROM), photo.of(End.UPRIGHT_TO))
-                    : List.<PhotoMarks.Mark>of())
-            .flatMap(List::stream)
-            .flatMap(m -> Stream.of(m.x(), m.y()));
-    Stream<Field> lengths = upright() ? Stream.of(ruleMm, uprightMm) : Stream.of(ruleMm);
-    return Stream.of(
-            Stream.of((Field) photo.path()), rule, lengths, grid().stream().map(f -> (Field) f))
-        .flatMap(s -> s);
+  private Stream<Field> needed() {
+    List<Field> needed = new ArrayList<>(List.of(place.marks().path()));
+    needed.addAll(ends(End.RULE_FROM, End.RULE_TO));
+    needed.add(ruleMm);
+    if (upright()) {
+      needed.addAll(ends(End.UPRIGHT_FROM, End.UPRIGHT_TO));
+      needed.add(uprightMm);
+    }
+    needed.addAll(grid());
+    return needed.stream();
+  }
+
+  private List<QuantityField> ends(End from, End to) {
+    return Stream.of(from, to)
+        .map(place.marks()::of)
+        .flatMap(m -> Stream.of(m.x(), m.y()))
+        .toList();
   }
 
   private boolean upright() {
     return !uprightMm.isEmpty()
-        || photo.of(End.UPRIGHT_FROM).set()
-        || photo.of(End.UPRIGHT_TO).set();
+        || place.marks().of(End.UPRIGHT_FROM).set()
+        || place.marks().of(End.UPRIGHT_TO).set();
+  }
+
+  private PixelScale scale(End from, End to, QuantityField mm) {
+    return new PixelScale(place.marks().of(from).px(), place.marks().of(to).px(), mm.number());
   }
 
   FieldScanReadings readings(double fieldMm, double toleranceMm, OptionalInt tableSize) {
     return new FieldScanReadings(
-        photo.file(),
-        new PixelScale(photo.of(End.RULE_FROM).px(), photo.of(End.RULE_TO).px(), ruleMm.number()),
+        place.marks().file(),
+        scale(End.RULE_FROM, End.RULE_TO, ruleMm),
         upright()
-            ? Optional.of(
-                new PixelScale(
-                    photo.of(End.UPRIGHT_FROM).px(),
-                    photo.of(End.UPRIGHT_TO).px(),
-                    uprightMm.number()))
+            ? Optional.of(scale(End.UPRIGHT_FROM, End.UPRIGHT_TO, uprightMm))
             : Optional.empty(),
         (int) Math.round(columns.number()),
         (int) Math.round(rows.number()),

@@ -5,7 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import zebrawood.field.FieldVisit;
+import zebrawood.field.FieldVisitFinding;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
 
@@ -19,10 +19,10 @@ import zebrawood.ledger.Figure;
 record SquareShape(double wide, double high, Optional<Double> measuredLean) {
   private static final double SAME = 1e-9;
 
-  static SquareShape of(FieldVisit.Found found) {
+  static SquareShape of(FieldVisitFinding found) {
     return new SquareShape(
-        1 / found.field().scaleX(),
-        1 / found.field().scaleY(),
+        1 / found.field().scaleX().value(),
+        1 / found.field().scaleY().value(),
         found.skewMrad().map(s -> s.value() / 1000));
   }
 

@@ -4,14 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import zebrawood.desktop.sheet.Outcome;
+import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.text.Text;
 import zebrawood.focus.FittedLaw;
+import zebrawood.focus.FocusEstimate;
 import zebrawood.focus.FocusFinding;
 import zebrawood.focus.FocusReadings;
 import zebrawood.focus.FocusTask;
 import zebrawood.focus.LadderReadings;
-import zebrawood.focus.Located;
 import zebrawood.focus.RampPhotoFinding;
 import zebrawood.focus.RampPhotoReadings;
 import zebrawood.focus.RampReadings;
@@ -51,7 +51,7 @@ final class FocusPicture {
 
   private record Point(int row, double gapMm, double value) {}
 
-  void draw(Optional<Outcome.Found<FocusReadings, FocusFinding>> found) {
+  void draw(Optional<Outcome.Solved<FocusReadings, FocusFinding>> found) {
     if (found.isEmpty()) {
       on.words(
           Text.of("focus.picture.empty"),
@@ -71,7 +71,7 @@ final class FocusPicture {
             : pictured(readings.task(), finding.located().widths());
     fit(readings, finding, points);
     axes(readings.task());
-    Located located = finding.located();
+    FocusEstimate located = finding.located();
     located.gapMm().ifPresent(gap -> band(gap, finding.allowedMm()));
     if (points.isEmpty()) {
       beam(located);
@@ -255,7 +255,7 @@ final class FocusPicture {
   }
 
   /** The beam from the left, narrowest at the focus; its width is not to scale. */
-  private void beam(Located located) {
+  private void beam(FocusEstimate located) {
     if (located.gapMm().isEmpty()) {
       return;
     }

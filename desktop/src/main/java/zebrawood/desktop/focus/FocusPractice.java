@@ -6,10 +6,14 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
-import zebrawood.desktop.form.QuantityField;
-import zebrawood.desktop.sheet.Outcome;
-import zebrawood.desktop.sheet.Practice;
+import zebrawood.desktop.form.Group;
+import zebrawood.desktop.form.PairRow;
+import zebrawood.desktop.photo.PhotoMarks;
+import zebrawood.desktop.station.Outcome;
+import zebrawood.desktop.station.Practice;
+import zebrawood.desktop.station.Practice.Deed;
 import zebrawood.devices.focus.StandInBeam;
 import zebrawood.devices.focus.StandInBoard;
 import zebrawood.devices.focus.StandInFocus;
@@ -22,7 +26,7 @@ import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
 /** Practice on a simulated head whose gap is off, read in whatever way is chosen. */
-final class FocusPractice extends Practice<StandInFocus, FocusReadings, FocusFinding> {
+final class FocusPractice extends Practice<FocusModel, StandInFocus, FocusReadings, FocusFinding> {
   private static final double RUN_MM = 200;
   private static final double RISE_MM = 14;
   private static final double BEYOND_MM = 7;
@@ -34,11 +38,8 @@ final class FocusPractice extends Practice<StandInFocus, FocusReadings, FocusFin
   private static final int PROBES = 5;
   private static final double PX_PER_MM = 9;
 
-  private final FocusWork work;
-
-  FocusPractice(FocusWork work) {
-    super(work);
-    this.work = work;
+  FocusPractice(FocusModel model) {
+    super(model);
   }
 
   @Override
@@ -52,7 +53,7 @@ final class FocusPractice extends Practice<StandInFocus, FocusReadings, FocusFin
     return new StandInFocus(
         beam,
         focus + off,
-        work.machine().source().kind() == SourceKind.DIODE ? DIODES_FOCI_APART_MM : 0,
+        model.machine.source().kind() == SourceKind.DIODE ? DIODES_FOCI_APART_MM : 0,
         0.2 + 0.3 * random.nextDouble(),
         0.3,
         random.nextLong());
@@ -60,24 +61,23 @@ final class FocusPractice extends Practice<StandInFocus, FocusReadings, FocusFin
 
   @Override
   protected void prepare() {
-    work.form().clearVisit();
-    List<QuantityField> board = work.boardFields();
-    board.get(0).set(RUN_MM);
-    board.get(1).set(RISE_MM);
-    board.get(2).set(Math.round(standIn().readGapMm() + BEYOND_MM));
-    work.resolution().set(WIDTH_READ_TO_MM);
+    model.form().clearVisit();
+    model.run.set(RUN_MM);
+    model.rise.set(RISE_MM);
+    model.start.set(Math.round(standIn().readGapMm() + BEYOND_MM));
+    model.resolution.set(WIDTH_READ_TO_MM);
   }
 
   /** Burns, reads with a glass, and reads the gap with a caliper. */
   @Override
   protected void read(StandInFocus on) {
-    work.setGap().set(on.readGapMm());
-    switch (work.chosen()) {
-      case GAUGE -> work.gauge().set(Math.round(on.beam().focusGapMm() * 10) / 10.0);
-      case RAMP -> readRamp(on, false, work.rows(FocusWay.RAMP));
+    model.setGap.set(on.readGapMm());
+    switch (model.way.get()) {
+      case GAUGE -> model.gauge.set(Math.round(on.beam().focusGapMm() * 10) / 10.0);
+      case RAMP -> readRamp(on, Axis.X, model.ramp);
       case AXES -> {
-        readRamp(on, false, work.rows(FocusWay.RAMP));
-        readRamp(on, true, work.rowsAlongY());
+        readRamp(on, Axis.X, model.ramp);
+        readRamp(on, Axis.Y, model.rampY);
       }
       case PENCIL, EQUAL_WIDTHS -> readByEye(on);
       case PHOTO -> photograph(on);
@@ -86,33 +86,35 @@ final class FocusPractice extends Practice<StandInFocus, FocusReadings, FocusFin
     }
   }
 
-  private StandInBoard board(StandInFocus on, boolean alongY) {
-    List<QuantityField> board = work.boardFields();
-    return on.board(
-        board.get(0).value().orElse(RUN_MM),
-        board.get(1).value().orElse(RISE_MM),
-        board.get(2).value().orElse(on.readGapMm() + BEYOND_MM),
-        alongY);
+  /** Along which of the machine's axes a board is laid. */
+  private enum Axis {
+    X,
+    Y
   }
 
-  private void readRamp(
-      StandInFocus on, boolean alongY, zebrawood.desktop.form.Group<PairRow> rows) {
-    List<StandInBoard.Width> read = board(on, alongY).read(PLACES, WIDTH_READ_TO_MM);
-    rows.resize(read.size());
-    for (int i = 0; i < read.size(); i++) {
-      rows.rows().get(i).at().set(read.get(i).alongMm());
-      rows.rows().get(i).value().set(read.get(i).lineWidthMm());
-    }
+  private StandInBoard board(StandInFocus on, Axis along) {
+    return on.board(
+        model.run.value().orElse(RUN_MM),
+        model.rise.value().orElse(RISE_MM),
+        model.start.value().orElse(on.readGapMm() + BEYOND_MM),
+        along == Axis.Y);
+  }
+
+  private void readRamp(StandInFocus on, Axis along, Group<PairRow> rows) {
+    PairRow.type(
+        rows,
+        board(on, along).read(PLACES, WIDTH_READ_TO_MM),
+        StandInBoard.Width::alongMm,
+        StandInBoard.Width::lineWidthMm);
   }
 
   /** To a few millimetres, as an eye does. */
   private void readByEye(StandInFocus on) {
-    double along = Math.round(board(on, false).thinnestAlongMm());
-    List<QuantityField> eye = work.byEye();
-    eye.get(0).set(along + 2);
-    eye.get(1).set(along - 40);
-    eye.get(2).set(along + 42);
-    eye.get(3).set(5);
+    double along = Math.round(board(on, Axis.X).thinnestAlongMm());
+    model.thinnest.set(along + 2);
+    model.one.set(along - 40);
+    model.other.set(along + 42);
+    model.sure.set(5);
   }
 
   private void readLadder(StandInFocus on) {
@@ -122,43 +124,40 @@ final class FocusPractice extends Practice<StandInFocus, FocusReadings, FocusFin
       gaps.add(middle + RUNG_MM * (i - RUNGS / 2));
     }
     List<Double> scores = on.scores(gaps);
-    boolean byScore = work.chosen() == FocusWay.LADDER_SCORES;
-    var rows = work.rows(work.chosen());
-    rows.resize(RUNGS);
-    for (int i = 0; i < RUNGS; i++) {
-      double wide = on.beam().burntMm(gaps.get(i));
-      rows.rows().get(i).at().set(gaps.get(i));
-      rows.rows()
-          .get(i)
-          .value()
-          .set(
-              byScore ? scores.get(i) : Math.max(WIDTH_READ_TO_MM, Math.round(wide * 100) / 100.0));
+    if (model.way.get() == FocusWay.LADDER_SCORES) {
+      PairRow.type(
+          model.scores, IntStream.range(0, RUNGS).boxed().toList(), gaps::get, scores::get);
+    } else {
+      PairRow.type(
+          model.widths,
+          gaps,
+          gap -> gap,
+          gap -> Math.max(WIDTH_READ_TO_MM, Math.round(on.beam().burntMm(gap) * 100) / 100.0));
     }
   }
 
   private void probe(StandInFocus on) {
     List<Double> chosen = on.probe(PROBES);
-    work.probed().resize(PROBES);
+    model.probes.resize(PROBES);
     for (int i = 0; i < PROBES; i++) {
-      work.probed().rows().get(i).set(chosen.get(i));
+      model.probes.rows().get(i).set(chosen.get(i));
     }
-    List<QuantityField> its = work.ofProbe();
-    its.get(0).set(Math.round(on.beam().focusGapMm() * 100) / 100.0);
-    its.get(1).set(0.03);
-    its.get(2).set(on.offsetMm());
+    model.rampGap.set(Math.round(on.beam().focusGapMm() * 100) / 100.0);
+    model.rampUnsure.set(0.03);
+    model.offsetSet.set(on.offsetMm());
   }
 
   private record Shot(StandInBoard.Photograph photo, String path, double pxPerMm) {}
 
   /** A photograph of the board, in a file that goes when the program ends. */
   private void photograph(StandInFocus on) {
-    StandInBoard board = board(on, false);
-    double run = work.boardFields().get(0).value().orElse(RUN_MM);
-    work.beside(
+    StandInBoard board = board(on, Axis.X);
+    double run = model.run.value().orElse(RUN_MM);
+    model.make(
         p -> shot(board, run, Math.min(PX_PER_MM, 2600 / run)),
         shot -> {
           if (running() && standIn() == on) {
-            work.form().quietly(() -> type(shot));
+            model.form().allAtOnce(() -> type(shot));
           }
         });
   }
@@ -176,8 +175,8 @@ final class FocusPractice extends Practice<StandInFocus, FocusReadings, FocusFin
   private void type(Shot shot) {
     double top = 30;
     double scale = shot.pxPerMm;
-    work.photo().photo().path().set(shot.path);
-    work.photo().scaleMm().set(100);
+    model.photo.place.marks().path().set(shot.path);
+    model.photo.scaleMm.set(100);
     set(0, 60, top);
     set(1, 60 + 100 * scale, top);
     set(2, shot.photo.startPx().getFirst(), shot.photo.startPx().getLast() + 2 * scale);
@@ -185,30 +184,31 @@ final class FocusPractice extends Practice<StandInFocus, FocusReadings, FocusFin
   }
 
   private void set(int mark, double x, double y) {
-    work.photo().photo().set(work.photo().photo().all().get(mark), x, y);
+    PhotoMarks marks = model.photo.place.marks();
+    marks.set(marks.all().get(mark), x, y);
   }
 
   @Override
-  protected void obey(StandInFocus on, Outcome.Found<FocusReadings, FocusFinding> found) {
-    found
+  protected void obey(StandInFocus on, Outcome.Solved<FocusReadings, FocusFinding> solved) {
+    solved
         .finding()
         .located()
         .probe()
         .ifPresentOrElse(
             p -> on.setOffsetMm(Math.round(p.offsetMm().value() * 100) / 100.0),
             () ->
-                found
+                solved
                     .finding()
                     .located()
                     .gapMm()
                     .map(Estimate::value)
-                    .ifPresent(gap -> on.setGapMm(gap + found.readings().defocusMm())));
-    work.form().clearReadings();
+                    .ifPresent(gap -> on.setGapMm(gap + solved.readings().defocusMm())));
+    model.form().clearReadings();
   }
 
   @Override
   protected Message stands(StandInFocus on) {
-    double off = work.chosen() == FocusWay.PROBE ? on.autofocusOffMm() : on.offMm();
+    double off = model.way.get() == FocusWay.PROBE ? on.autofocusOffMm() : on.offMm();
     return Message.of("focus.practice.stands", Amount.mm(Math.abs(off), 2));
   }
 

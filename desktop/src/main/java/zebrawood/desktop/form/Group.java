@@ -98,7 +98,7 @@ public final class Group<R> {
     if (wanted == size() && !rows.get().isEmpty()) {
       return;
     }
-    form.quietly(() -> {
+    form.allAtOnce(() -> {
       List<R> now = new ArrayList<>(rows.get());
       while (now.size() > wanted) {
         now.removeLast();
@@ -123,7 +123,7 @@ public final class Group<R> {
     if (!canShrink()) {
       return;
     }
-    form.quietly(() -> {
+    form.allAtOnce(() -> {
       for (int i = row; i + 1 < size(); i++) {
         for (int k = 0; k < fields.get(i).size(); k++) {
           fields.get(i).get(k).restore(fields.get(i + 1).get(k).kept(), form.canonical());

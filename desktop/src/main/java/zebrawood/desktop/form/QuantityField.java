@@ -30,7 +30,7 @@ public final class QuantityField extends Field implements TypedField {
   private double least;
   private final double most;
   private final boolean leastExcluded;
-  private Unit shown;
+  private final ReadOnlyObjectWrapper<Unit> shown = new ReadOnlyObjectWrapper<>();
   private DisplayUnits units;
   private final StringProperty text = new SimpleStringProperty("");
   private final ReadOnlyObjectWrapper<Optional<Message>> problem =
@@ -56,7 +56,7 @@ public final class QuantityField extends Field implements TypedField {
     this.most = most;
     this.leastExcluded = leastExcluded;
     this.units = units;
-    shown = quantity.shownIn(units);
+    shown.set(quantity.shownIn(units));
     text.subscribe((before, now) -> {
       understand();
       changed();
@@ -84,9 +84,9 @@ public final class QuantityField extends Field implements TypedField {
     }
     typed =
         exact
-            .filter(e -> e.text().equals(text.get()) && e.unit().equals(shown))
-            .<TypedQuantity>map(e -> new TypedQuantity.Understood(e.canonical(), shown, true))
-            .orElseGet(() -> TypedQuantity.read(text.get(), quantity, shown));
+            .filter(e -> e.text().equals(text.get()) && e.unit().equals(shown.get()))
+            .<TypedQuantity>map(e -> new TypedQuantity.Understood(e.canonical(), shown.get(), true))
+            .orElseGet(() -> TypedQuantity.read(text.get(), quantity, shown.get()));
     problem.set(
         switch (typed) {
           case TypedQuantity.Empty e -> Optional.empty();
@@ -133,13 +133,18 @@ public final class QuantityField extends Field implements TypedField {
     return all.isEmpty() ? Message.of("form.no-unit") : Message.verbatim(String.join(", ", all));
   }
 
+  /** The unit in which it is shown and typed. */
+  public ReadOnlyObjectProperty<Unit> shownUnitProperty() {
+    return shown.getReadOnlyProperty();
+  }
+
   public Quantity quantity() {
     return quantity;
   }
 
   /** The symbol of the unit that is shown; empty for a bare number. */
   public String symbol() {
-    return shown.symbol();
+    return shown.get().symbol();
   }
 
   @Override
@@ -189,13 +194,15 @@ public final class QuantityField extends Field implements TypedField {
 
   /** Shows a value to four decimals and keeps it exact until something else is typed. */
   public void set(double canonical) {
-    double inUnit = shown.fromCanonical(canonical);
+    double inUnit = shown.get().fromCanonical(canonical);
     String rounded =
         Math.abs(inUnit) < 1e-3 && inUnit != 0
             ? precise(inUnit)
             : Numbers.plain(
-                quantity.isCanonical(shown) ? inUnit : Numbers.rounded(inUnit, SHOWN_DECIMALS));
-    exact = Optional.of(new Exact(rounded, shown, canonical));
+                quantity.isCanonical(shown.get())
+                    ? inUnit
+                    : Numbers.rounded(inUnit, SHOWN_DECIMALS));
+    exact = Optional.of(new Exact(rounded, shown.get(), canonical));
     if (rounded.equals(text.get())) {
       understand();
       changed();
@@ -207,9 +214,9 @@ public final class QuantityField extends Field implements TypedField {
   @Override
   void setUnits(DisplayUnits now) {
     units = now;
-    Unit before = shown;
-    shown = quantity.shownIn(now);
-    if (before.equals(shown)) {
+    Unit before = shown.get();
+    shown.set(quantity.shownIn(now));
+    if (before.equals(shown.get())) {
       return;
     }
     if (judge.isEmpty()
@@ -227,9 +234,9 @@ public final class QuantityField extends Field implements TypedField {
     if (judge.isEmpty()
         && typed instanceof TypedQuantity.Understood(double v, Unit u, boolean plainly)
         && plainly
-        && !quantity.isCanonical(shown)) {
+        && !quantity.isCanonical(shown.get())) {
       boolean isExact = exact.filter(e -> e.text().equals(text.get())).isPresent();
-      return isExact ? precise(v) : text.get().strip() + " " + shown.symbol();
+      return isExact ? precise(v) : text.get().strip() + " " + shown.get().symbol();
     }
     return exact
         .filter(e -> e.text().equals(text.get()) && quantity.isCanonical(e.unit()))
@@ -246,7 +253,7 @@ public final class QuantityField extends Field implements TypedField {
   void restore(String kept, DisplayUnits bare) {
     Unit keptIn = quantity.shownIn(bare);
     if (judge.isEmpty()
-        && !keptIn.equals(shown)
+        && !keptIn.equals(shown.get())
         && TypedQuantity.read(kept, quantity, keptIn)
             instanceof TypedQuantity.Understood(double v, Unit u, boolean plainly)
         && plainly) {
@@ -254,7 +261,7 @@ public final class QuantityField extends Field implements TypedField {
     } else if (judge.isEmpty()
         && TypedQuantity.read(kept, quantity, keptIn)
             instanceof TypedQuantity.Understood(double v, Unit u, boolean plainly)
-        && u.equals(shown)
+        && u.equals(shown.get())
         && !quantity.isCanonical(u)) {
       // It was typed in the unit that is shown: the text is shown as it was typed.
       text.set(kept.strip().substring(0, kept.strip().length() - u.symbol().length()).strip());

@@ -1,6 +1,7 @@
 package zebrawood.desktop.form;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -123,6 +124,11 @@ public final class StationForm {
     return proof(item.name().toLowerCase(java.util.Locale.ROOT), Message.of(item));
   }
 
+  /** Several of them. */
+  public <I extends Enum<I>> Proofs<I> proofs(Collection<I> asked) {
+    return new Proofs<>(this, asked);
+  }
+
   public ProofField proof(String item, Message what) {
     return keep(new ProofField(item, what));
   }
@@ -210,7 +216,7 @@ public final class StationForm {
   }
 
   /** Tells of all changes once, behind the last. */
-  public void quietly(Runnable change) {
+  public void allAtOnce(Runnable change) {
     quiet++;
     try {
       change.run();
@@ -227,7 +233,7 @@ public final class StationForm {
   public void setUnits(DisplayUnits now) {
     if (!now.equals(units)) {
       units = now;
-      quietly(() -> fields.values().forEach(f -> f.setUnits(now)));
+      allAtOnce(() -> fields.values().forEach(f -> f.setUnits(now)));
     }
   }
 
@@ -248,7 +254,7 @@ public final class StationForm {
         "INCH".equals(typed.get(FIRST_VERSIONS_UNIT))
             ? canonical().with(DisplayUnits.Length.INCH)
             : canonical();
-    quietly(() -> {
+    allAtOnce(() -> {
       groups.forEach(g -> g.resizeTo(typed));
       typed.forEach((name, kept) -> {
         if (fields.containsKey(name)) {
@@ -262,12 +268,12 @@ public final class StationForm {
   }
 
   public void clearReadings() {
-    quietly(() -> fields().filter(Field::isReading).toList().forEach(Field::clear));
+    allAtOnce(() -> fields().filter(Field::isReading).toList().forEach(Field::clear));
   }
 
   /** Forgets what an earlier visit found. */
   public void clearVisit() {
-    quietly(() ->
+    allAtOnce(() ->
         fields().filter(f -> f.name().startsWith(Field.VISIT)).toList().forEach(Field::clear));
   }
 

@@ -7,7 +7,7 @@ public enum HowTo {
   /** A feeler under the nozzle. */
   GAUGE {
     @Override
-    void draw(Canvas on) {
+    public void draw(Canvas on) {
       line(on, 20, 118, 220, 118);
       line(on, 98, 20, 98, 62);
       line(on, 142, 20, 142, 62);
@@ -21,7 +21,7 @@ public enum HowTo {
   /** A board tilted under a nozzle, with a line that is thinnest in its middle. */
   RAMP {
     @Override
-    void draw(Canvas on) {
+    public void draw(Canvas on) {
       line(on, 20, 126, 220, 126);
       line(on, 30, 124, 212, 84);
       line(on, 212, 84, 212, 126);
@@ -40,7 +40,7 @@ public enum HowTo {
   /** A mount's or a bed's screw from above, with the way it is turned. */
   SCREW {
     @Override
-    void draw(Canvas on) {
+    public void draw(Canvas on) {
       on.circle(120, 76, 34, LINE);
       line(on, 96, 76, 144, 76);
       on.arc(120, 76, 50, 150, -120, RED);
@@ -52,7 +52,7 @@ public enum HowTo {
   /** A tape between two ends. */
   TAPE {
     @Override
-    void draw(Canvas on) {
+    public void draw(Canvas on) {
       on.rectangle(24, 36, 8, 78, FILL);
       on.rectangle(208, 36, 8, 78, FILL);
       line(on, 32, 76, 208, 76);
@@ -67,7 +67,7 @@ public enum HowTo {
   /** Two burns on a taped target. */
   SPOTS {
     @Override
-    void draw(Canvas on) {
+    public void draw(Canvas on) {
       on.circle(120, 76, 58, LINE);
       line(on, 50, 76, 190, 76);
       line(on, 120, 8, 120, 144);
@@ -80,7 +80,7 @@ public enum HowTo {
   /** A thermometer in the tank. */
   THERMOMETER {
     @Override
-    void draw(Canvas on) {
+    public void draw(Canvas on) {
       on.rectangle(50, 70, 140, 66, LINE);
       line(on, 50, 86, 190, 86);
       on.rectangle(114, 14, 12, 96, LINE);
@@ -94,7 +94,7 @@ public enum HowTo {
   /** A type plate, one line of it marked. */
   PLATE {
     @Override
-    void draw(Canvas on) {
+    public void draw(Canvas on) {
       on.rectangle(46, 24, 148, 104, LINE);
       for (int y = 44; y < 120; y += 18) {
         line(on, 60, y, y == 80 ? 176 : 140, y);
@@ -109,7 +109,7 @@ public enum HowTo {
   /** A dial that is read straight from the front. */
   METER {
     @Override
-    void draw(Canvas on) {
+    public void draw(Canvas on) {
       on.arc(120, 110, 78, 20, 140, LINE);
       for (int i = 0; i <= 8; i++) {
         double at = Math.toRadians(160 - i * 17.5);
@@ -127,7 +127,7 @@ public enum HowTo {
   /** A listing on a screen, one line of it marked. */
   SCREEN {
     @Override
-    void draw(Canvas on) {
+    public void draw(Canvas on) {
       on.rectangle(40, 16, 160, 100, LINE);
       for (int y = 32; y < 110; y += 15) {
         line(on, 52, y, 92, y);
@@ -141,7 +141,7 @@ public enum HowTo {
   /** A watch. */
   WATCH {
     @Override
-    void draw(Canvas on) {
+    public void draw(Canvas on) {
       on.circle(120, 84, 52, LINE);
       on.rectangle(112, 18, 16, 12, FILL);
       line(on, 120, 84, 120, 50);
@@ -152,7 +152,7 @@ public enum HowTo {
   /** What is printed on eyewear. */
   BOX {
     @Override
-    void draw(Canvas on) {
+    public void draw(Canvas on) {
       on.rectangle(30, 50, 76, 50, LINE);
       on.rectangle(134, 50, 76, 50, LINE);
       line(on, 106, 66, 134, 66);
@@ -165,7 +165,7 @@ public enum HowTo {
   /** A round lid laid in the tightest bend of a fibre. */
   BEND {
     @Override
-    void draw(Canvas on) {
+    public void draw(Canvas on) {
       line(on, 60, 140, 60, 86);
       on.arc(110, 86, 50, 180, -90, LINE);
       line(on, 110, 36, 210, 36);
@@ -176,7 +176,7 @@ public enum HowTo {
   /** A duct with a bend and its bore. */
   DUCT {
     @Override
-    void draw(Canvas on) {
+    public void draw(Canvas on) {
       line(on, 20, 56, 150, 56);
       line(on, 20, 96, 110, 96);
       line(on, 150, 56, 150, 14);
@@ -190,7 +190,7 @@ public enum HowTo {
   /** A finger on a switch, and a lamp that goes out. */
   HAND {
     @Override
-    void draw(Canvas on) {
+    public void draw(Canvas on) {
       on.rectangle(46, 92, 92, 34, LINE);
       on.rectangle(76, 78, 32, 14, BURN);
       on.rectangle(84, 18, 16, 58, FILL);
@@ -203,7 +203,7 @@ public enum HowTo {
   /** The machine from above, one corner of it marked. */
   CHOOSE {
     @Override
-    void draw(Canvas on) {
+    public void draw(Canvas on) {
       on.rectangle(50, 22, 140, 92, LINE);
       line(on, 50, 62, 190, 62);
       on.rectangle(106, 54, 22, 16, FILL);
@@ -218,11 +218,11 @@ public enum HowTo {
   private static final String RED = "how-red";
   private static final String BURN = "how-burn";
 
-  static final double WIDTH = 240;
-  static final double HEIGHT = 150;
+  public static final double WIDTH = 240;
+  public static final double HEIGHT = 150;
 
   /** Draws it within {@value #WIDTH} by {@value #HEIGHT}. */
-  abstract void draw(Canvas on);
+  public abstract void draw(Canvas on);
 
   private static void line(Canvas on, double fromX, double fromY, double toX, double toY) {
     on.line(fromX, fromY, toX, toY, LINE);

@@ -5,7 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.desktop.text.Text;
 import zebrawood.lens.LensCompared;
-import zebrawood.lens.LensVisit;
+import zebrawood.lens.LensVisitFinding;
 import zebrawood.quantity.Amount;
 import zebrawood.records.picture.Canvas;
 
@@ -27,7 +27,7 @@ final class LensPicture {
     this.on = on;
   }
 
-  void draw(Optional<LensVisit.Found> found, OptionalDouble thicknessMm) {
+  void draw(Optional<LensVisitFinding> found, OptionalDouble thicknessMm) {
     List<LensCompared> all =
         found.map(f -> f.compared().stream().limit(MOST).toList()).orElse(List.of());
     if (all.isEmpty()) {

@@ -1,11 +1,14 @@
 package zebrawood.desktop.lens;
 
 import java.util.List;
+import java.util.stream.Stream;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
+import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
+import zebrawood.desktop.station.Part;
 import zebrawood.lens.LensShape;
 import zebrawood.lens.RackLens;
 import zebrawood.quantity.Quantity;
@@ -22,6 +25,15 @@ record RackRow(
         form.positive(at + "field", Message.of("lens.rack.field", number), Quantity.LENGTH, 5000),
         form.choice(
             at + "shape", Message.of("lens.rack.shape", number), shapes, shapes.getFirst()));
+  }
+
+  static Part part(Group<RackRow> rack) {
+    return new Part.GrowingRows(
+        rack,
+        Stream.of("name", "focal", "field", "shape")
+            .map(column -> Message.of("lens.rack.heading-" + column))
+            .toList(),
+        Message.of("lens.rack.another"));
   }
 
   boolean told() {

@@ -27,9 +27,9 @@ final class BeamPath {
 
   private static final double LEAST_M = 1e-3;
 
-  private final MirrorsWork work;
+  private final MirrorsModel work;
 
-  BeamPath(MirrorsWork work) {
+  BeamPath(MirrorsModel work) {
     this.work = work;
   }
 
@@ -55,7 +55,7 @@ final class BeamPath {
   }
 
   void draw(Canvas on, Optional<MirrorFinding> finding, Area area) {
-    if (work.legs().fields().stream().anyMatch(p -> p.value().isEmpty())) {
+    if (work.legs.fields().stream().anyMatch(p -> p.value().isEmpty())) {
       return;
     }
     List<Point> points = points(area);
@@ -86,10 +86,10 @@ final class BeamPath {
 
   /** Tube, mirrors, head, to scale and with its folds; how far off the tube is nobody asked. */
   private List<Point> points(Area area) {
-    List<Double> incidenceDeg = work.train().incidenceDeg();
+    List<Double> incidenceDeg = work.train.incidenceDeg();
     double[] legs = metres(incidenceDeg.size());
-    boolean rear = work.train().foldsDown() || work.legs().railAtRear();
-    boolean left = work.train().foldsDown() || work.legs().lastAtLeft();
+    boolean rear = work.train.foldsDown() || work.legs.railAtRear();
+    boolean left = work.train.foldsDown() || work.legs.lastAtLeft();
     double headingDeg = legs.length == Train.MOST ? (rear ? -90 : 90) : 180;
     List<Point> way = new ArrayList<>(List.of(new Point(0, 0)));
     double share = legs.length == Train.MOST ? SHORT_TUBE_SHARE : TUBE_SHARE;
@@ -154,7 +154,7 @@ final class BeamPath {
 
   /** From each mirror to the next, and to the head, for the furthest mark. */
   private double[] metres(int mirrors) {
-    double[] from = work.legs().pathsMm(work.legs().furthest());
+    double[] from = work.legs.pathsMm(work.legs.furthest());
     double[] legs = new double[mirrors];
     for (int i = 0; i < mirrors; i++) {
       legs[i] = (from[i] - (i + 1 < mirrors ? from[i + 1] : 0)) / 1000;

@@ -37,7 +37,7 @@ final class MarksPicture {
   /** Drawn for a mirror whose size nobody gave. */
   private static final double USUAL_FACE_MM = 20;
 
-  private final MirrorsWork work;
+  private final MirrorsModel work;
   private final double width;
   private final double height;
   private final At at;
@@ -49,7 +49,7 @@ final class MarksPicture {
   private final double middleY;
   private final double scale;
 
-  MarksPicture(MirrorsWork work, double width, double height) {
+  MarksPicture(MirrorsModel work, double width, double height) {
     this.work = work;
     this.width = width;
     this.height = height;
@@ -61,13 +61,13 @@ final class MarksPicture {
     middleX = tapeWidth / 2;
     middleY = SIDE + size / 2;
     double furthest =
-        work.marks().entrySet().stream()
+        work.marks.entrySet().stream()
             .filter(e -> e.getKey().at() == at)
             .flatMap(e -> e.getValue().mm().stream())
             .mapToDouble(mm -> Math.max(Math.abs(mm[0]), Math.abs(mm[1])))
             .max()
             .orElse(0);
-    QuantityField opening = at == At.HEAD ? work.aperture() : work.face();
+    QuantityField opening = at == At.HEAD ? work.aperture : work.face;
     radiusMm = opening.value().orElse(USUAL_FACE_MM) / 2;
     scale = size / 2 / Math.max(radiusMm, furthest + 1);
   }
@@ -81,7 +81,7 @@ final class MarksPicture {
 
   /** The mark that is drawn there. */
   Optional<MarkPlace> markAt(double x, double y) {
-    return work.marks().entrySet().stream()
+    return work.marks.entrySet().stream()
         .filter(e -> e.getKey().at() == at)
         .filter(e ->
             e.getValue()
@@ -94,7 +94,7 @@ final class MarksPicture {
   }
 
   void draw(Canvas on) {
-    Optional<MirrorFinding> finding = work.found().flatMap(f -> f.finding().alignment());
+    Optional<MirrorFinding> finding = work.solved().flatMap(f -> f.finding().alignment());
     on.circle(middleX, middleY, radiusMm * scale, "opening");
     on.line(middleX - 8, middleY, middleX + 8, middleY, "plan-grid");
     on.line(middleX, middleY - 8, middleX, middleY + 8, "plan-grid");
@@ -103,16 +103,15 @@ final class MarksPicture {
         middleX,
         CAPTION_Y,
         "plan-side");
-    if (work.marks().values().stream().noneMatch(Aim::begun)) {
+    if (work.marks.values().stream().noneMatch(MarkFields::begun)) {
       on.words(Text.of("mirrors.picture.click"), middleX, middleY + 30, "plan-side");
     }
     List<Spot> spots = new ArrayList<>();
-    work.marks()
-        .forEach((place, aim) -> {
-          if (place.at() == at) {
-            aim.mm().ifPresent(mm -> spots.add(mark(on, place, mm[0], mm[1], finding)));
-          }
-        });
+    work.marks.forEach((place, aim) -> {
+      if (place.at() == at) {
+        aim.mm().ifPresent(mm -> spots.add(mark(on, place, mm[0], mm[1], finding)));
+      }
+    });
     name(on, spots);
     on.line(SIDE, tapeHeight, width - SIDE, tapeHeight, "plan-grid");
     if (small) {
@@ -140,7 +139,7 @@ final class MarksPicture {
     double y = middleY - up * scale;
     List<Box> dots = new ArrayList<>(List.of(new Box(x, y, DOT, DOT)));
     finding.ifPresent(f -> {
-      double[] paths = work.legs().pathsMm(place);
+      double[] paths = work.legs.pathsMm(place);
       double afterX = middleX + (right - f.movedRightMm(paths)) * scale;
       double afterY = middleY - (up - f.movedUpMm(paths)) * scale;
       on.line(x, y, afterX, afterY, "mark-way");

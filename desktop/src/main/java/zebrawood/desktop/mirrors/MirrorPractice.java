@@ -6,11 +6,10 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.StationForm;
-import zebrawood.desktop.sheet.Choices;
-import zebrawood.desktop.sheet.FormPane;
-import zebrawood.desktop.sheet.Outcome;
-import zebrawood.desktop.sheet.Part;
-import zebrawood.desktop.sheet.Practice;
+import zebrawood.desktop.station.Outcome;
+import zebrawood.desktop.station.Part;
+import zebrawood.desktop.station.Practice;
+import zebrawood.desktop.station.Practice.Deed;
 import zebrawood.desktop.text.Text;
 import zebrawood.devices.mirrors.StandInTrain;
 import zebrawood.devices.mirrors.StandInTrain.Kind;
@@ -20,9 +19,9 @@ import zebrawood.machine.Train.GantryEnd;
 import zebrawood.machine.Train.TravelEnd;
 import zebrawood.mirrors.MirrorFinding;
 import zebrawood.mirrors.MirrorFinding.Turn;
-import zebrawood.mirrors.MirrorVisit;
-import zebrawood.mirrors.MirrorVisit.Judged;
-import zebrawood.mirrors.MirrorVisit.ScrewsBy;
+import zebrawood.mirrors.MirrorVisitFinding;
+import zebrawood.mirrors.MirrorVisitReadings;
+import zebrawood.mirrors.MirrorVisitReadings.ScrewsBy;
 import zebrawood.mirrors.MountScrew;
 import zebrawood.mirrors.Suspicion;
 import zebrawood.quantity.Amount;
@@ -30,7 +29,8 @@ import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
 /** Practice on a simulated train with hidden angles and offsets. */
-final class MirrorPractice extends Practice<StandInTrain, MirrorVisit, Judged> {
+final class MirrorPractice
+    extends Practice<MirrorsModel, StandInTrain, MirrorVisitReadings, MirrorVisitFinding> {
   /** What is hidden in the train beside its angles. */
   enum Task {
     SOUND(Kind.SOUND),
@@ -52,16 +52,14 @@ final class MirrorPractice extends Practice<StandInTrain, MirrorVisit, Judged> {
   private static final double QUARTER = 0.25;
   private static final double USUAL_STEP_MM = 0.5;
 
-  private final MirrorsWork work;
   private final ChoiceField<Task> task;
   private Message told = Message.NONE;
   private int burns;
 
-  MirrorPractice(MirrorsWork work) {
-    super(work);
-    this.work = work;
+  MirrorPractice(MirrorsModel model) {
+    super(model);
     // Of a form of its own: what is practised is not kept.
-    task = new StationForm("mirrors", work.form().units()).choice("task", Task.class, Task.SOUND);
+    task = new StationForm("mirrors", model.form().units()).choice("task", Task.class, Task.SOUND);
   }
 
   ChoiceField<Task> task() {
@@ -70,30 +68,31 @@ final class MirrorPractice extends Practice<StandInTrain, MirrorVisit, Judged> {
 
   @Override
   public boolean offered() {
-    return work.train().mirrors() == StandInTrain.MIRRORS;
+    return model.train.mirrors() == StandInTrain.MIRRORS;
   }
 
   @Override
   public List<Part> choices() {
-    return List.of(new Part.Own(pane -> Choices.box(FormPane.idOf("mirrors", task), task)));
+    return List.of(Part.rows(task));
   }
 
   @Override
   protected void prepare() {
-    work.form()
-        .quietly(() -> {
-          work.leastPulse().set(Text.of("mirrors.practice.pulse"));
-          work.way().set(MirrorsWay.FULL);
-          work.legs().railAt().set(TravelEnd.REAR);
-          work.legs().lastAt().set(GantryEnd.LEFT);
-          work.screwsBy().set(ScrewsBy.TRIAL);
-          for (TrialFields screw : work.screws()) {
+    model
+        .form()
+        .allAtOnce(() -> {
+          model.leastPulse.set(Text.of("mirrors.practice.pulse"));
+          model.way.set(MirrorsWay.FULL);
+          model.legs.railAt().set(TravelEnd.REAR);
+          model.legs.lastAt().set(GantryEnd.LEFT);
+          model.screws.by().set(ScrewsBy.TRIAL);
+          for (TrialFields screw : model.screws.all()) {
             screw.turned().set(QUARTER);
             screw.moved().right().textProperty().set("");
             screw.moved().up().textProperty().set("");
           }
         });
-    work.setBefore(Optional.empty());
+    model.setBefore(Optional.empty());
     burns = 0;
     told = Message.NONE;
   }
@@ -114,25 +113,25 @@ final class MirrorPractice extends Practice<StandInTrain, MirrorVisit, Judged> {
   }
 
   private double step() {
-    return work.resolution().value().orElse(USUAL_STEP_MM);
+    return model.resolution.value().orElse(USUAL_STEP_MM);
   }
 
   /** Burns every mark and reads it to what is said of the tape. */
   @Override
   protected void read(StandInTrain on) {
-    for (Map.Entry<MarkPlace, Aim> mark : work.marks().entrySet()) {
+    for (Map.Entry<MarkPlace, MarkFields> mark : model.marks.entrySet()) {
       burn(on, mark.getKey(), mark.getValue());
     }
   }
 
-  private void burn(StandInTrain on, MarkPlace place, Aim into) {
+  private void burn(StandInTrain on, MarkPlace place, MarkFields into) {
     Spot spot = spot(on, place);
     into.set(spot.rightMm(), spot.upMm());
   }
 
   private Spot spot(StandInTrain on, MarkPlace place) {
     burns++;
-    double[] from = work.legs().pathsMm(place);
+    double[] from = model.legs.pathsMm(place);
     return place.head()
         ? on.readAtHead(from[0], from[1], step())
         : on.readAtMirror2(from[0], step());
@@ -140,21 +139,23 @@ final class MirrorPractice extends Practice<StandInTrain, MirrorVisit, Judged> {
 
   /** Does what the advice says first, as a hand does it. */
   @Override
-  protected void obey(StandInTrain on, Outcome.Found<MirrorVisit, Judged> found) {
+  protected void obey(
+      StandInTrain on, Outcome.Solved<MirrorVisitReadings, MirrorVisitFinding> solved) {
     told = Message.NONE;
-    Optional<MirrorFinding> alignment = found.finding().alignment();
+    Optional<MirrorFinding> alignment = solved.finding().alignment();
     if (alignment.isEmpty()) {
-      work.way().set(MirrorsWay.FULL);
+      model.way.set(MirrorsWay.FULL);
     } else if (alignment.get().suspicion().isPresent()) {
       lookInto(on, alignment.get().suspicion().get());
-    } else if (!found.finding().untried().isEmpty()) {
-      work.screws().stream()
-          .filter(s -> found.finding().untried().contains(new MountScrew(s.mirror(), s.sideways())))
+    } else if (!solved.finding().untried().isEmpty()) {
+      model.screws.all().stream()
+          .filter(
+              s -> solved.finding().untried().contains(new MountScrew(s.mirror(), s.sideways())))
           .forEach(s -> attempt(on, s));
     } else {
       turn(on, alignment.get());
-      work.setBefore(found.readings().taught());
-      work.form().clearReadings();
+      model.setBefore(solved.readings().taught());
+      model.form().clearReadings();
     }
   }
 
@@ -170,18 +171,18 @@ final class MirrorPractice extends Practice<StandInTrain, MirrorVisit, Judged> {
     if (named.isPresent() && named.get() == on.kind()) {
       on.mend();
       told = Message.of("mirrors.practice.mended");
-      work.setBefore(Optional.empty());
-      work.form().clearReadings();
+      model.setBefore(Optional.empty());
+      model.form().clearReadings();
     } else {
       told = Message.of(named.isPresent() ? "mirrors.practice.not-it" : "mirrors.practice.again");
-      burn(on, work.again().get(), work.againMark());
+      burn(on, model.again.get(), model.againMark);
     }
   }
 
   /** A quarter turn, the furthest mark again, and back. */
   private void attempt(StandInTrain on, TrialFields screw) {
-    MarkPlace place = work.legs().furthestAfter(screw.mirror());
-    Aim was = work.marks().get(place);
+    MarkPlace place = model.legs.furthestAfter(screw.mirror());
+    MarkFields was = model.marks.get(place);
     Knob knob = knob(screw);
     double turns = screw.turned().number();
     on.turn(knob, turns);
@@ -203,7 +204,7 @@ final class MirrorPractice extends Practice<StandInTrain, MirrorVisit, Judged> {
   }
 
   private void turn(StandInTrain on, MirrorFinding alignment) {
-    for (TrialFields screw : work.screws()) {
+    for (TrialFields screw : model.screws.all()) {
       MirrorFinding.Mirror mirror = alignment.mirrors().get(String.valueOf(screw.mirror()));
       Turn turn = screw.sideways() ? mirror.sideways() : mirror.upDown();
       on.turn(knob(screw), turn.clockMinutes() / MINUTES);
@@ -216,9 +217,9 @@ final class MirrorPractice extends Practice<StandInTrain, MirrorVisit, Judged> {
   }
 
   private double[][] corners() {
-    return work.marks().keySet().stream()
+    return model.marks.keySet().stream()
         .filter(MarkPlace::head)
-        .map(work.legs()::pathsMm)
+        .map(model.legs::pathsMm)
         .toArray(double[][]::new);
   }
 
@@ -236,13 +237,13 @@ final class MirrorPractice extends Practice<StandInTrain, MirrorVisit, Judged> {
     return Message.of(
         "mirrors.practice.stands",
         Amount.of(on.leastWanderMm(corners()), Quantity.LENGTH, 2),
-        2 * work.marks().size() + work.screws().size());
+        2 * model.marks.size() + model.screws.all().size());
   }
 
   @Override
   protected List<Deed<StandInTrain>> deeds() {
     Stream<Deed<StandInTrain>> turns =
-        work.screws().stream()
+        model.screws.all().stream()
             .map(s ->
                 Deed.by(
                     Message.of(
@@ -263,7 +264,7 @@ final class MirrorPractice extends Practice<StandInTrain, MirrorVisit, Judged> {
                               was ? "mirrors.practice.mended" : "mirrors.practice.not-there");
                       if (was) {
                         on.mend();
-                        work.setBefore(Optional.empty());
+                        model.setBefore(Optional.empty());
                       }
                     }));
     return Stream.concat(turns, looks).toList();

@@ -20,14 +20,14 @@ final class MountFaces {
   private static final double ARROW_SHARE = 0.17;
   private static final double ARROW_DEG = 250;
 
-  private final MirrorsWork work;
+  private final MirrorsModel work;
 
-  MountFaces(MirrorsWork work) {
+  MountFaces(MirrorsModel work) {
     this.work = work;
   }
 
   void draw(Canvas on, Optional<MirrorFinding> finding, Area area) {
-    int mirrors = work.train().mirrors();
+    int mirrors = work.train.mirrors();
     boolean row = area.width() > area.height();
     double each = (row ? area.width() : area.height()) / mirrors;
     double size = Math.clamp((row ? area.height() : each) - LABEL - 10, LEAST, MOST);

@@ -8,7 +8,7 @@ import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.mirrors.Plumb;
-import zebrawood.mirrors.Pointer;
+import zebrawood.mirrors.RedDot;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
@@ -43,8 +43,8 @@ final class NozzleFields {
                 before + name,
                 Message.of("mirrors.field." + name),
                 Quantity.LENGTH,
-                -MirrorsWork.FURTHEST_MM,
-                MirrorsWork.FURTHEST_MM))
+                -MirrorsModel.FURTHEST_MM,
+                MirrorsModel.FURTHEST_MM))
         .toList();
   }
 
@@ -87,10 +87,10 @@ final class NozzleFields {
         : Optional.empty();
   }
 
-  Optional<Pointer.Readings> pointerReadings(double readToMm) {
+  Optional<RedDot.Readings> pointerReadings(double readToMm) {
     return begun(pointer)
         ? Optional.of(
-            new Pointer.Readings(
+            new RedDot.Readings(
                 pointer.get(0).number(),
                 pointer.get(1).number(),
                 pointer.get(2).number(),

@@ -15,7 +15,11 @@ import zebrawood.words.Message;
  * @param moved how far the mark went
  */
 record TrialFields(
-    int mirror, boolean sideways, ChoiceField<Towards> clockwise, QuantityField turned, Aim moved) {
+    int mirror,
+    boolean sideways,
+    ChoiceField<Towards> clockwise,
+    QuantityField turned,
+    MarkFields moved) {
   boolean tried() {
     return moved.begun();
   }

@@ -7,6 +7,7 @@ import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
+import zebrawood.desktop.station.Part;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
@@ -60,6 +61,11 @@ public final class PhotoMarks {
         MOST_PX);
   }
 
+  /** The file, and below it nothing: the places are pressed. */
+  public Part fileName(String chooserId) {
+    return new Part.FileName(path, chooserId);
+  }
+
   public WordsField path() {
     return path;
   }
@@ -86,7 +92,7 @@ public final class PhotoMarks {
   }
 
   public void set(Mark mark, double xPx, double yPx) {
-    form.quietly(() -> {
+    form.allAtOnce(() -> {
       mark.x().set(Math.round(xPx * 10) / 10.0);
       mark.y().set(Math.round(yPx * 10) / 10.0);
     });

@@ -3,7 +3,7 @@ package zebrawood.desktop.photo;
 import java.util.Comparator;
 import java.util.Optional;
 import zebrawood.desktop.photo.PhotoMarks.Mark;
-import zebrawood.desktop.sheet.StationWork.Held;
+import zebrawood.desktop.station.Dragged;
 import zebrawood.devices.picture.Preview;
 import zebrawood.records.picture.Canvas;
 
@@ -74,7 +74,7 @@ public final class PhotoView {
   }
 
   /** A mark near the place, held by the hand. */
-  public Optional<Held> grabbed(PhotoMarks marks, double x, double y) {
+  public Optional<Dragged> grabbed(PhotoMarks marks, double x, double y) {
     return marks.all().stream()
         .filter(Mark::set)
         .filter(m -> distance(m, x, y) < NEAR)

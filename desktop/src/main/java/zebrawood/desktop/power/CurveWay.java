@@ -1,7 +1,6 @@
 package zebrawood.desktop.power;
 
 import zebrawood.quantity.Quantity;
-import zebrawood.words.Message;
 
 /** How the curve is read. */
 public enum CurveWay {
@@ -40,8 +39,8 @@ public enum CurveWay {
     this.heading = heading;
   }
 
-  Message heading() {
-    return Message.of(heading);
+  String heading() {
+    return heading;
   }
 
   Unit unit() {

@@ -9,9 +9,9 @@ import java.util.function.DoubleUnaryOperator;
 import zebrawood.desktop.text.Text;
 import zebrawood.power.Ageing;
 import zebrawood.power.CeilingReadings;
+import zebrawood.power.CurvePoint;
 import zebrawood.power.FittedCurve;
 import zebrawood.power.PowerFinding;
-import zebrawood.power.PowerPoint;
 import zebrawood.power.PowerReadings;
 import zebrawood.power.PowerTask;
 import zebrawood.quantity.Amount;
@@ -65,7 +65,7 @@ final class PowerPicture {
       Quantity curveIn) {}
 
   void draw(Shown shown) {
-    List<PowerPoint> dial = dial(shown.task);
+    List<CurvePoint> dial = dial(shown.task);
     boolean gauge = shown.maximumMa.isPresent();
     boolean curve = shown.curve.isPresent();
     List<Ageing.Reading> aged = shown.output.map(PowerPicture::aged).orElse(List.of());
@@ -103,12 +103,12 @@ final class PowerPicture {
     }
   }
 
-  private static List<PowerPoint> dial(Optional<PowerTask> task) {
+  private static List<CurvePoint> dial(Optional<PowerTask> task) {
     return task.filter(PowerTask.ByMeter.class::isInstance)
         .map(t -> ((PowerTask.ByMeter) t).readings().samples())
         .map(s ->
             s.stream()
-                .map((CeilingReadings.Sample r) -> new PowerPoint(r.dialPercent(), r.currentMa()))
+                .map((CeilingReadings.Sample r) -> new CurvePoint(r.dialPercent(), r.currentMa()))
                 .toList())
         .orElse(List.of());
   }
@@ -224,14 +224,14 @@ final class PowerPicture {
     on.words(title, on.width() / 2, frame.from + 11, Math.max(60, on.width() - 20), "plan-side");
   }
 
-  private void dial(Frame frame, List<PowerPoint> points, Shown shown) {
+  private void dial(Frame frame, List<CurvePoint> points, Shown shown) {
     double cap = shown.finding.flatMap(PowerFinding::top).map(t -> t.agreedMa()).orElse(0.0);
     double maximum = shown.maximumMa.orElse(0);
     double most =
         1.08
             * Math.max(
                 Math.max(cap, maximum),
-                points.stream().mapToDouble(PowerPoint::watts).max().orElse(1));
+                points.stream().mapToDouble(CurvePoint::value).max().orElse(1));
     axes(frame, most, MA, Text.of("power.picture.dial"));
     across(frame, maximum / most, "power-now");
     across(frame, cap / most, "power-after");
@@ -255,18 +255,18 @@ final class PowerPicture {
     }
   }
 
-  private void dots(Frame frame, List<PowerPoint> points, double most, String look) {
-    for (PowerPoint p : points) {
-      on.circle(px(p.percent()), py(frame, Math.min(1, p.watts() / most)), 4, look);
+  private void dots(Frame frame, List<CurvePoint> points, double most, String look) {
+    for (CurvePoint p : points) {
+      on.circle(px(p.percent()), py(frame, Math.min(1, p.value() / most)), 4, look);
     }
   }
 
   private void curve(Frame frame, Shown shown) {
     PowerReadings.Curve curve = shown.curve.orElseThrow();
-    List<PowerPoint> all = new ArrayList<>(curve.now());
+    List<CurvePoint> all = new ArrayList<>(curve.now());
     all.addAll(curve.before());
     double most =
-        1.08 * Math.max(1e-9, all.stream().mapToDouble(PowerPoint::watts).max().orElse(1));
+        1.08 * Math.max(1e-9, all.stream().mapToDouble(CurvePoint::value).max().orElse(1));
     axes(frame, most, shown.curveIn, Text.of("power.picture.curve"));
     joined(frame, curve.before(), most);
     dots(frame, curve.before(), most, "mark-after");
@@ -275,15 +275,15 @@ final class PowerPicture {
     dots(frame, curve.now(), most, "focus-dot");
   }
 
-  private void joined(Frame frame, List<PowerPoint> points, double most) {
-    List<PowerPoint> sorted =
-        points.stream().sorted(Comparator.comparingDouble(PowerPoint::percent)).toList();
+  private void joined(Frame frame, List<CurvePoint> points, double most) {
+    List<CurvePoint> sorted =
+        points.stream().sorted(Comparator.comparingDouble(CurvePoint::percent)).toList();
     for (int i = 1; i < sorted.size(); i++) {
       on.line(
           px(sorted.get(i - 1).percent()),
-          py(frame, sorted.get(i - 1).watts() / most),
+          py(frame, sorted.get(i - 1).value() / most),
           px(sorted.get(i).percent()),
-          py(frame, sorted.get(i).watts() / most),
+          py(frame, sorted.get(i).value() / most),
           "power-after");
     }
   }

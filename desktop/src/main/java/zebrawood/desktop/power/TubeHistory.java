@@ -13,6 +13,7 @@ import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Figure;
 import zebrawood.ledger.Ledger;
 import zebrawood.power.Ageing;
+import zebrawood.power.PowerReadings;
 import zebrawood.records.kept.KeptReadings;
 
 /** What earlier entries tell of the tube that is in: those after it was put in, oldest first. */
@@ -42,9 +43,16 @@ final class TubeHistory {
   }
 
   private static boolean sameTube(Entry entry, String label) {
-    String its =
-        KeptReadings.typed(entry.readings()).map(t -> t.getOrDefault("label", "")).orElse("");
-    return its.isBlank() || label.isBlank() || its.strip().equalsIgnoreCase(label.strip());
+    String its = labelOf(entry).strip();
+    return its.isEmpty() || label.isBlank() || its.equalsIgnoreCase(label.strip());
+  }
+
+  /** Earlier versions kept it only as it was typed. */
+  private static String labelOf(Entry entry) {
+    return KeptReadings.read(entry, PowerReadings.class)
+        .flatMap(PowerReadings::tubeLabel)
+        .or(() -> KeptReadings.typed(entry).map(typed -> typed.getOrDefault("label", "")))
+        .orElse("");
   }
 
   private static OptionalDouble figure(Entry entry, String id) {

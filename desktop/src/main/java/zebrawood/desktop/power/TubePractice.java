@@ -3,9 +3,10 @@ package zebrawood.desktop.power;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import zebrawood.desktop.form.QuantityField;
-import zebrawood.desktop.sheet.Outcome;
-import zebrawood.desktop.sheet.Practice;
+import zebrawood.desktop.form.PairRow;
+import zebrawood.desktop.station.Outcome;
+import zebrawood.desktop.station.Practice;
+import zebrawood.desktop.station.Practice.Deed;
 import zebrawood.devices.power.StandInSupply;
 import zebrawood.devices.power.StandInTube;
 import zebrawood.measure.Estimate;
@@ -17,7 +18,7 @@ import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
 /** Practice on a simulated tube whose dial stands wrong, read off a needle. */
-final class TubePractice extends Practice<StandInSupply, PowerReadings, PowerFinding> {
+final class TubePractice extends Practice<PowerModel, StandInSupply, PowerReadings, PowerFinding> {
   private static final double MAXIMUM_MA = 30;
   private static final double SHARE_PERCENT = 85;
   private static final double RATED_MA = 26;
@@ -31,12 +32,10 @@ final class TubePractice extends Practice<StandInSupply, PowerReadings, PowerFin
   private static final double WARM_HOURS = 0.25;
   private static final double SMALL_STEPS_FROM = 0.75;
 
-  private final PowerWork work;
   private boolean set;
 
-  TubePractice(PowerWork work) {
-    super(work);
-    this.work = work;
+  TubePractice(PowerModel model) {
+    super(model);
   }
 
   @Override
@@ -44,7 +43,7 @@ final class TubePractice extends Practice<StandInSupply, PowerReadings, PowerFin
     Random random = new Random(number);
     StandInTube tube =
         new StandInTube(
-            RATED_MA, work.machine().source().watts(), 4.2, 0.12, 6000, 1, random.nextLong());
+            RATED_MA, model.machine.source().watts(), 4.2, 0.12, 6000, 1, random.nextLong());
     tube.rest();
     double gain = 0.34 + 0.06 * random.nextDouble();
     return new StandInSupply(
@@ -58,7 +57,7 @@ final class TubePractice extends Practice<StandInSupply, PowerReadings, PowerFin
   }
 
   private double agreedMa() {
-    return switch (work.chosen()) {
+    return switch (model.way.get()) {
       case SHARE -> MAXIMUM_MA * SHARE_PERCENT / 100;
       case RATED, CHECK -> RATED_MA;
       case FACTORY -> MAXIMUM_MA;
@@ -68,16 +67,15 @@ final class TubePractice extends Practice<StandInSupply, PowerReadings, PowerFin
   @Override
   protected void prepare() {
     set = false;
-    work.form().clearVisit();
-    work.lowPulse().set(LOW_PULSE_MA);
-    List<QuantityField> tube = work.ofTube();
-    tube.get(0).set(MAXIMUM_MA);
-    tube.get(1).set(SHARE_PERCENT);
-    tube.get(2).set(RATED_MA);
-    tube.get(3).set(Math.round(20 * standIn().resolutionMa()) / 20.0);
-    work.agreed().set(RATED_MA);
-    work.slope().set(0.37);
-    if (work.chosen() == PowerWay.FACTORY) {
+    model.form().clearVisit();
+    model.lowPulse.set(LOW_PULSE_MA);
+    model.tubeMaximum.set(MAXIMUM_MA);
+    model.share.set(SHARE_PERCENT);
+    model.rated.set(RATED_MA);
+    model.meter.set(Math.round(20 * standIn().resolutionMa()) / 20.0);
+    model.agreed.set(RATED_MA);
+    model.slope.set(0.37);
+    if (model.way.get() == PowerWay.FACTORY) {
       // What a factory sets does not overdrive the tube.
       standIn().setDial(60);
     }
@@ -86,7 +84,7 @@ final class TubePractice extends Practice<StandInSupply, PowerReadings, PowerFin
   /** Raises the dial in steps while the tube bears it; with the dial set, reads the test job. */
   @Override
   protected void read(StandInSupply on) {
-    if (work.chosen().readsDial() && work.samples().begun().isEmpty()) {
+    if (model.way.get().readsDial() && model.samples.begun().isEmpty()) {
       List<double[]> read = new ArrayList<>();
       double dial = STEP_PERCENT;
       double ma = 0;
@@ -95,36 +93,32 @@ final class TubePractice extends Practice<StandInSupply, PowerReadings, PowerFin
         read.add(new double[] {dial, ma});
         dial += ma > SMALL_STEPS_FROM * MAXIMUM_MA ? STEP_PERCENT / 4 : STEP_PERCENT;
       }
-      work.samples().resize(read.size());
-      for (int i = 0; i < read.size(); i++) {
-        work.samples().rows().get(i).percent().set(read.get(i)[0]);
-        work.samples().rows().get(i).value().set(read.get(i)[1]);
-      }
+      PairRow.type(model.samples, read, at -> at[0], at -> at[1]);
     }
-    if (set || !work.chosen().readsDial()) {
-      work.atTop().set(on.readMa(on.dialPercent()));
-      work.dialNow().set(Math.round(10 * on.dialPercent()) / 10.0);
+    if (set || !model.way.get().readsDial()) {
+      model.atTop.set(on.readMa(on.dialPercent()));
+      model.dialNow.set(Math.round(10 * on.dialPercent()) / 10.0);
       // Waits until it is warm, then reads.
       on.tube().run(WARM_HOURS, on.currentMa(on.dialPercent()));
-      work.outputField().set(on.readWatts(100));
+      model.ageing.output.set(on.readWatts(100));
     }
   }
 
   @Override
-  protected void obey(StandInSupply on, Outcome.Found<PowerReadings, PowerFinding> found) {
-    PowerFinding f = found.finding();
+  protected void obey(StandInSupply on, Outcome.Solved<PowerReadings, PowerFinding> solved) {
+    PowerFinding f = solved.finding();
     double off =
         f.top()
             .filter(t -> t.readMa().isPresent())
             .map(t -> t.readMa().getAsDouble() - t.agreedMa())
             .orElse(0.0);
-    if (found.readings().task() instanceof PowerTask.ByMeter && set) {
+    if (solved.readings().task() instanceof PowerTask.ByMeter && set) {
       on.setDial(on.dialPercent() - off / f.slopeMaPerPercent().orElse(0.37));
     } else {
       f.dialPercent().map(Estimate::value).ifPresent(on::setDial);
     }
     set = true;
-    work.form().clearReadings();
+    model.form().clearReadings();
   }
 
   @Override

@@ -2,9 +2,9 @@ package zebrawood.desktop.power;
 
 import java.util.List;
 import java.util.Random;
-import zebrawood.desktop.form.QuantityField;
-import zebrawood.desktop.sheet.Outcome;
-import zebrawood.desktop.sheet.Practice;
+import zebrawood.desktop.station.Outcome;
+import zebrawood.desktop.station.Practice;
+import zebrawood.desktop.station.Practice.Deed;
 import zebrawood.devices.power.StandInWordSource;
 import zebrawood.machine.PulseRange;
 import zebrawood.power.PowerFinding;
@@ -15,15 +15,13 @@ import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
 /** Practice on a simulated source whose job program and controller do not agree on "100 %". */
-final class WordsPractice extends Practice<StandInWordSource, PowerReadings, PowerFinding> {
+final class WordsPractice
+    extends Practice<PowerModel, StandInWordSource, PowerReadings, PowerFinding> {
   private static final double USUAL_KHZ = 40;
   private static final double USUAL_NS = 100;
 
-  private final PowerWork work;
-
-  WordsPractice(PowerWork work) {
-    super(work);
-    this.work = work;
+  WordsPractice(PowerModel model) {
+    super(model);
   }
 
   @Override
@@ -35,30 +33,29 @@ final class WordsPractice extends Practice<StandInWordSource, PowerReadings, Pow
   }
 
   private double usualKhz() {
-    return work.machine().source().pulses().map(PulseRange::leastKhz).orElse(USUAL_KHZ);
+    return model.machine.source().pulses().map(PulseRange::leastKhz).orElse(USUAL_KHZ);
   }
 
   @Override
   protected void prepare() {
-    work.form().clearVisit();
+    model.form().clearVisit();
   }
 
   @Override
   protected void read(StandInWordSource on) {
-    List<QuantityField> words = work.ofWords();
-    words.get(0).set(on.jobTop());
-    words.get(1).set(on.controllerTop());
-    words.get(2).set(on.readFiringPercent());
-    words.get(3).set(USUAL_NS);
-    words.get(4).set(on.pulseKhz());
-    work.proofs().get(Item.TOP_DARKER).set(on.mark(100) > on.mark(90));
-    work.proofs().get(Item.NOT_BACKWARDS).set(on.mark(100) >= on.mark(50));
+    model.jobTop.set(on.jobTop());
+    model.controllerTop.set(on.controllerTop());
+    model.firing.set(on.readFiringPercent());
+    model.pulseLength.set(USUAL_NS);
+    model.pulseRate.set(on.pulseKhz());
+    model.proofs.of(Item.TOP_DARKER).set(on.mark(100) > on.mark(90));
+    model.proofs.of(Item.NOT_BACKWARDS).set(on.mark(100) >= on.mark(50));
   }
 
   @Override
-  protected void obey(StandInWordSource on, Outcome.Found<PowerReadings, PowerFinding> found) {
+  protected void obey(StandInWordSource on, Outcome.Solved<PowerReadings, PowerFinding> solved) {
     on.setJobTop(on.controllerTop());
-    work.form().clearReadings();
+    model.form().clearReadings();
   }
 
   @Override

@@ -16,6 +16,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.help.Topic;
+import zebrawood.desktop.station.SheetModel;
+import zebrawood.desktop.station.Step;
 import zebrawood.desktop.text.Text;
 
 /**
@@ -78,11 +80,12 @@ public final class DoNext extends HeightCachingBox {
     heightProperty().subscribe(h -> showIf(picture, h.doubleValue() > LEAST_FOR_PICTURE));
   }
 
-  /** A button's words, and whether it can be pressed. */
-  public record Choice(String words, boolean possible) {}
-
   public void show(
-      List<Step> steps, List<String> warningWords, String cautionWords, Choice one, Choice other) {
+      List<Step> steps,
+      List<String> warningWords,
+      String cautionWords,
+      SheetModel.Choice one,
+      SheetModel.Choice other) {
     Topic.mark(this, steps.stream().map(Step::about).collect(Collectors.joining("\n")));
     count.setText(steps.size() > 1 ? Text.of("sheet.steps", steps.size()) : "");
     for (int i = 0; i < steps.size(); i++) {
@@ -115,9 +118,9 @@ public final class DoNext extends HeightCachingBox {
     show(secondary, other);
   }
 
-  private static void show(Button button, Choice choice) {
+  private static void show(Button button, SheetModel.Choice choice) {
     button.setText(choice.words());
-    button.setDisable(!choice.possible());
+    button.setDisable(!choice.enabled());
     showIf(button, !choice.words().isEmpty());
   }
 

@@ -10,6 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import zebrawood.desktop.station.FigureTile;
 import zebrawood.desktop.text.Text;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.DisplayUnits;

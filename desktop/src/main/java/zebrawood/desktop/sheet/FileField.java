@@ -5,6 +5,7 @@ import javafx.scene.control.Button;
 import javafx.scene.input.TransferMode;
 import javafx.stage.FileChooser;
 import zebrawood.desktop.form.WordsField;
+import zebrawood.desktop.station.Part;
 import zebrawood.desktop.text.Text;
 
 /** A file by its name: typed, chosen, or dropped here. */

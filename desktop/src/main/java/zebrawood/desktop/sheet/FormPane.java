@@ -1,10 +1,13 @@
 package zebrawood.desktop.sheet;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.beans.binding.Bindings;
+import javafx.beans.value.ObservableBooleanValue;
+import javafx.beans.value.ObservableValue;
 import javafx.scene.Node;
 import javafx.scene.TraversalDirection;
 import javafx.scene.control.Button;
@@ -21,13 +24,13 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
-import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.ProofField;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.TypedField;
 import zebrawood.desktop.form.WordsField;
 import zebrawood.desktop.help.Topic;
+import zebrawood.desktop.station.Part;
 import zebrawood.desktop.text.Text;
 import zebrawood.words.Message;
 
@@ -36,11 +39,9 @@ import zebrawood.words.Message;
  * stands in a part that is folded is passed over. Holds nothing and decides nothing.
  */
 public final class FormPane extends HeightCachingBox {
-  private static final int NARROW_COLUMNS = 5;
   private final StationForm form;
-  private final Runnable afterLast;
   private final Optional<PracticeBar> practiceBar;
-  private final List<Control> order = new ArrayList<>();
+  private final EnterOrder order;
   private final MessageLine message;
 
   /**
@@ -49,11 +50,15 @@ public final class FormPane extends HeightCachingBox {
   public FormPane(
       StationForm form, List<Part> parts, Optional<PracticeBar> practiceBar, Runnable afterLast) {
     this.form = form;
-    this.afterLast = afterLast;
+    order = new EnterOrder(this, afterLast);
     this.practiceBar = practiceBar;
     message = new MessageLine(form.station() + "-message");
     getStyleClass().add("readings");
-    parts.forEach(part -> getChildren().add(node(part)));
+    getChildren().addAll(nodes(parts));
+  }
+
+  String station() {
+    return form.station();
   }
 
   public MessageLine message() {
@@ -76,29 +81,39 @@ public final class FormPane extends HeightCachingBox {
     };
   }
 
+  private List<Node> nodes(List<Part> parts) {
+    return parts.stream()
+        .flatMap(p ->
+            p instanceof Part.Together(var several) ? nodes(several).stream() : Stream.of(node(p)))
+        .toList();
+  }
+
   private Node node(Part part) {
     return switch (part) {
       case Part.Heading(Message words, Message right) ->
           SheetFrame.columnTitle(Text.of(words), soft(Text.of(right)));
       case Part.Rows(var fields) -> rows(fields);
-      case Part.Labelled(var fields) -> labelled(fields);
-      case Part.Table(var headings, var rows) -> table(headings, rows);
-      case Part.Rowed rowed -> rowed(rowed);
+      case Part.LabelledChoices(var fields) -> labelled(fields);
+      case Part.Table table -> FormTables.table(this, table);
+      case Part.GrowingRows growing -> new GrowingTable(this, growing);
       case Part.Hint(Message words) -> soft(Text.of(words));
-      case Part.Live live -> live(live);
+      case Part.LiveText live -> live(live);
       case Part.Fold(String id, Message title, var parts) -> fold(id, title, parts);
       case Part.OpenWhile(var open, Part.Fold(String id, Message title, var parts)) -> {
         TitledPane fold = fold(id, title, parts);
         open.subscribe(fold::setExpanded);
         yield fold;
       }
-      case Part.When when -> when(when);
-      case Part.Anew anew -> anew(anew);
+      case Part.ShownWhile(var shown, var parts) -> shownWhile(shown, parts);
+      case Part.Redrawn(var when, var parts) -> redrawn(when, parts);
       case Part.Area area -> area(area);
-      case Part.Told t -> message;
-      case Part.Practising p -> practiceBar.<Node>map(b -> b).orElseGet(VBox::new);
+      case Part.ReadingStatus s -> message;
+      case Part.PracticeEntry(var choices) -> practiceEntry(choices);
       case Part.Press press -> button(press);
-      case Part.Own(var make) -> make.apply(this);
+      case Part.FileName(var path, String id) -> new FileField(path, id, this);
+      case Part.CustomNode(NodeView view) -> view.make(this);
+      case Part.CustomNode(var other) -> throw new IllegalArgumentException("no node for " + other);
+      case Part.Together(var several) -> box(several);
     };
   }
 
@@ -109,7 +124,7 @@ public final class FormPane extends HeightCachingBox {
 
   private VBox box(List<Part> parts) {
     VBox box = new HeightCachingBox(6);
-    parts.forEach(part -> box.getChildren().add(node(part)));
+    box.getChildren().addAll(nodes(parts));
     return box;
   }
 
@@ -134,7 +149,7 @@ public final class FormPane extends HeightCachingBox {
       box.setOnKeyPressed(e -> {
         if (e.getCode() == KeyCode.ENTER && !box.isShowing()) {
           e.consume();
-          goOn();
+          order.goOn();
         }
       });
     }
@@ -155,7 +170,7 @@ public final class FormPane extends HeightCachingBox {
 
   private TypedControl typed(TypedField field) {
     TypedControl control = new TypedControl(field);
-    control.setOnAction(e -> goOn());
+    control.setOnAction(e -> order.goOn());
     return control;
   }
 
@@ -208,58 +223,16 @@ public final class FormPane extends HeightCachingBox {
   }
 
   /** The unit follows the display. */
-  private Label unit(QuantityField field) {
-    Label unit = soft(field.symbol());
-    unit.getProperties().put(QuantityField.class, field);
+  private static Label unit(QuantityField field) {
+    Label unit = soft("");
+    unit.textProperty()
+        .bind(Bindings.createStringBinding(field::symbol, field.shownUnitProperty()));
     return unit;
-  }
-
-  /** A column's heading with the unit that is typed below it. */
-  private static Label heading(Message words, Field below) {
-    Label heading = soft("");
-    if (below instanceof QuantityField field && !words.isEmpty()) {
-      heading.getProperties().put(QuantityField.class, field);
-      heading.getProperties().put(Message.class, words);
-    }
-    heading.setText(headed(words, below));
-    return heading;
-  }
-
-  private static String headed(Message words, Field below) {
-    return below instanceof QuantityField field && !field.symbol().isEmpty() && !words.isEmpty()
-        ? Text.of("words.comma", words, field.symbol())
-        : Text.of(words);
-  }
-
-  private static List<Node> headings(List<Message> words, List<? extends Field> below, int named) {
-    List<Node> headings = new ArrayList<>();
-    for (int i = 0; i < words.size(); i++) {
-      int at = i - named;
-      headings.add(
-          at >= 0 && at < below.size()
-              ? heading(words.get(i), below.get(at))
-              : soft(Text.of(words.get(i))));
-    }
-    return headings;
-  }
-
-  /** Shows units as they are now. */
-  public void refreshUnits() {
-    lookupAll(".soft")
-        .forEach(node -> {
-          if (node instanceof Label label
-              && label.getProperties().get(QuantityField.class) instanceof QuantityField field) {
-            label.setText(
-                label.getProperties().get(Message.class) instanceof Message words
-                    ? headed(words, field)
-                    : field.symbol());
-          }
-        });
   }
 
   /** A row for something to prove. */
   private Node proof(ProofField field) {
-    ProofRow row = new ProofRow(field, this::goOn);
+    ProofRow row = new ProofRow(field, order::goOn);
     mark(row.answer(), field);
     order.add(row.answer());
     return row;
@@ -278,99 +251,7 @@ public final class FormPane extends HeightCachingBox {
     return grid;
   }
 
-  private Node table(List<Message> headings, List<Part.TableRow> rows) {
-    GridPane table = new GridPane(4, 4);
-    table.getStyleClass().add("bed-grid");
-    boolean named = rows.stream().anyMatch(r -> !r.words().isEmpty());
-    if (named) {
-      ColumnConstraints wide = new ColumnConstraints();
-      wide.setHgrow(Priority.ALWAYS);
-      table.getColumnConstraints().add(wide);
-    }
-    int most = rows.stream().mapToInt(r -> r.fields().size()).max().orElse(0);
-    for (int i = 0; i < most; i++) {
-      table.getColumnConstraints().add(new ColumnConstraints(most > 2 ? 58 : 74));
-    }
-    table.addRow(
-        0, headings(headings, rows.getFirst().fields(), named ? 1 : 0).toArray(Node[]::new));
-    for (Part.TableRow row : rows) {
-      List<Node> nodes = new ArrayList<>();
-      if (named) {
-        nodes.add(new WrappedLabel(Text.words().line(row.words())));
-      }
-      for (Field field : row.fields()) {
-        Control control = control(field);
-        control.getStyleClass().add("reading-field");
-        nodes.add(control);
-      }
-      table.addRow(table.getRowCount(), nodes.toArray(Node[]::new));
-    }
-    return table;
-  }
-
-  private Node rowed(Part.Rowed rowed) {
-    Group<?> group = rowed.group();
-    VBox box = new HeightCachingBox(4);
-    Button another = new Button(Text.of(rowed.another()));
-    another.setId(
-        form.station() + "-" + rowed.another().key().replaceAll("^[^.]*\\.", "").replace('.', '-'));
-    another.setOnAction(e -> {
-      int before = order.size();
-      group.grow();
-      if (order.size() > before) {
-        fieldsShown(group, group.size() - 1).stream().findFirst().ifPresent(FormPane::focus);
-      }
-    });
-    another
-        .disableProperty()
-        .bind(Bindings.createBooleanBinding(() -> !group.canGrow(), group.rowsProperty()));
-    group
-        .rowsProperty()
-        .subscribe(rows -> {
-          int at = placeOf(box);
-          List<Control> behind = new ArrayList<>(order.subList(at, order.size()));
-          order.subList(at, order.size()).clear();
-          behind.removeIf(c -> within(c, box));
-          box.getChildren().setAll(rowsOf(rowed), another);
-          order.addAll(behind);
-        });
-    return box;
-  }
-
-  private List<Control> fieldsShown(Group<?> group, int row) {
-    List<String> ids = group.fieldsOf(row).stream().map(f -> idOf(form.station(), f)).toList();
-    return order.stream().filter(c -> ids.contains(c.getId())).toList();
-  }
-
-  private GridPane rowsOf(Part.Rowed rowed) {
-    Group<?> group = rowed.group();
-    GridPane table = new GridPane(3, 3);
-    table.getStyleClass().add("dense");
-    table.addRow(0, headings(rowed.headings(), group.fieldsOf(0), 0).toArray(Node[]::new));
-    for (int i = 0; i < group.size(); i++) {
-      int row = i;
-      List<Node> nodes = new ArrayList<>();
-      for (Field field : group.fieldsOf(i)) {
-        Control control = control(field);
-        if (control instanceof TypedControl text) {
-          text.setPrefColumnCount(field instanceof WordsField ? 7 : NARROW_COLUMNS);
-        } else {
-          control.setPrefWidth(104);
-        }
-        nodes.add(control);
-      }
-      if (group.canShrink()) {
-        Button remove = new Button("×");
-        remove.setAccessibleText(Text.of("form.remove", i + 1));
-        remove.setOnAction(e -> group.remove(row));
-        nodes.add(remove);
-      }
-      table.addRow(table.getRowCount(), nodes.toArray(Node[]::new));
-    }
-    return table;
-  }
-
-  private Node live(Part.Live live) {
+  private Node live(Part.LiveText live) {
     Label words = soft("");
     live.words()
         .subscribe(w -> {
@@ -383,7 +264,7 @@ public final class FormPane extends HeightCachingBox {
 
   private TitledPane fold(String id, Message title, List<Part> parts) {
     VBox content = new HeightCachingBox(4);
-    parts.forEach(p -> content.getChildren().add(node(p)));
+    content.getChildren().addAll(nodes(parts));
     TitledPane fold = new TitledPane(Text.of(title), content);
     fold.setId(id);
     fold.setAnimated(false);
@@ -393,37 +274,25 @@ public final class FormPane extends HeightCachingBox {
     return fold;
   }
 
-  private Node when(Part.When when) {
-    VBox box = box(when.parts());
-    box.visibleProperty().bind(when.shown());
+  private Node shownWhile(ObservableBooleanValue shown, List<Part> parts) {
+    VBox box = box(parts);
+    box.visibleProperty().bind(shown);
     box.managedProperty().bind(box.visibleProperty());
     return box;
   }
 
-  private Node anew(Part.Anew anew) {
-    VBox box = new HeightCachingBox(6);
-    anew.when()
-        .subscribe(x -> {
-          int at = placeOf(box);
-          List<Control> behind = new ArrayList<>(order.subList(at, order.size()));
-          order.subList(at, order.size()).clear();
-          behind.removeIf(c -> within(c, box));
-          List<Node> nodes = new ArrayList<>();
-          anew.parts().get().forEach(p -> nodes.add(node(p)));
-          box.getChildren().setAll(nodes);
-          order.addAll(behind);
-        });
+  /** The way into a practice, with what is chosen first; Enter passes it over. */
+  private Node practiceEntry(List<Part> choices) {
+    VBox box = new VBox(6);
+    practiceBar.ifPresent(box.getChildren()::add);
+    order.leavingOut(() -> box.getChildren().addAll(nodes(choices)));
     return box;
   }
 
-  /** Where a part's places begin in the order; at the end while it has none. */
-  private int placeOf(Node box) {
-    for (int i = 0; i < order.size(); i++) {
-      if (within(order.get(i), box)) {
-        return i;
-      }
-    }
-    return order.size();
+  private Node redrawn(ObservableValue<?> when, Supplier<List<Part>> parts) {
+    VBox box = new HeightCachingBox(6);
+    when.subscribe(now -> order.replacing(box, () -> box.getChildren().setAll(nodes(parts.get()))));
+    return box;
   }
 
   private static Node button(Part.Press press) {
@@ -458,83 +327,33 @@ public final class FormPane extends HeightCachingBox {
     return text;
   }
 
-  private static boolean within(Node node, Node outer) {
-    for (Node n = node; n != null; n = n.getParent()) {
-      if (n == outer) {
-        return true;
-      }
-    }
-    return false;
-  }
-
   /** Goes to the next place that is to be seen. */
   public void goOn() {
-    Node focused = getScene().getFocusOwner();
-    int from = 0;
-    for (int i = 0; i < order.size(); i++) {
-      if (within(focused, order.get(i))) {
-        from = i + 1;
-      }
-    }
-    order.stream()
-        .skip(from)
-        .filter(FormPane::seen)
-        .findFirst()
-        .ifPresentOrElse(FormPane::focus, afterLast);
-  }
-
-  /** Whether no part around it is folded. */
-  private static boolean seen(Node node) {
-    for (Node n = node; n != null; n = n.getParent()) {
-      if (n.getParent() instanceof TitledPane part && !part.isExpanded()) {
-        return false;
-      }
-      if (!n.isVisible()) {
-        return false;
-      }
-    }
-    return node.getScene() != null;
-  }
-
-  private static void focus(Control control) {
-    control.requestFocus();
-    if (control instanceof TypedControl field) {
-      field.selectAll();
-    }
+    order.goOn();
   }
 
   /** Puts the focus on a field, where it is to be seen. */
   void focus(Field field) {
-    order.stream()
-        .filter(c -> fieldOf(c).filter(field::equals).isPresent())
-        .filter(FormPane::seen)
-        .findFirst()
-        .ifPresent(FormPane::focus);
+    order.focus(field);
   }
 
   /** Puts the focus on the first place, whatever stands there. */
   public void focusStart() {
-    order.stream().filter(FormPane::seen).findFirst().ifPresent(FormPane::focus);
+    order.focusStart();
   }
 
   /** Puts the focus on the first place that has nothing yet. */
   public void focusNextEmpty() {
-    order.stream()
-        .filter(FormPane::seen)
-        .filter(FormPane::open)
-        .findFirst()
-        .ifPresentOrElse(FormPane::focus, afterLast);
+    order.focusNextEmpty();
   }
 
-  private static boolean open(Control control) {
-    return control instanceof TypedControl field && field.getText().isBlank()
-        || control instanceof TextArea area && area.getText().isBlank()
-        || control.getStyleClass().contains(ProofRow.ANSWER)
-            && control.getPseudoClassStates().contains(ProofRow.OPEN);
+  /** The places in the order of Enter. */
+  EnterOrder enterOrder() {
+    return order;
   }
 
   /** The places in the order of Enter, for tests. */
   public List<Control> order() {
-    return List.copyOf(order);
+    return order.all();
   }
 }

@@ -13,6 +13,7 @@ import javafx.scene.control.TableView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
@@ -88,7 +89,8 @@ public final class Notebook extends HBox {
     }
     last = shown;
     List<TableColumn<Entry, ?>> columns = new ArrayList<>();
-    columns.add(Tables.column(Text.of("notebook.when"), 90, e -> When.moment(e.time(), now, zone)));
+    columns.add(
+        Tables.column(Text.of("notebook.when"), 90, e -> DayWords.moment(e.time(), now, zone)));
     columns.add(Tables.column(Text.of("notebook.kind"), 108, Notebook::kind));
     entries.reversed().stream()
         .filter(e -> e.tellingFigure().isPresent())

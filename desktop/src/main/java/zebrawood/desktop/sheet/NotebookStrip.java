@@ -8,6 +8,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
+import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
@@ -67,7 +68,7 @@ final class NotebookStrip extends HBox {
     one.setManaged(entry.isPresent());
     entry.ifPresent(e -> {
       var words = Text.words();
-      add(one, Text.of("notebook.strip", When.day(e.time(), zone), e.kind()), WORDS);
+      add(one, Text.of("notebook.strip", DayWords.day(e.time(), zone), e.kind()), WORDS);
       e.tellingFigure()
           .ifPresent(f ->
               add(

@@ -10,11 +10,12 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.station.Practice;
 import zebrawood.desktop.text.Text;
 
 /** The way into a practice on a stand-in, where it stands, and doing other than is advised. */
 public final class PracticeBar extends HeightCachingBox {
-  private final Practice<?, ?, ?> practice;
+  private final Practice<?, ?, ?, ?> practice;
   private final Label words = new WrappedLabel("", "practice");
   private final Button practise = new Button(Text.of("practice.start"));
   private final Button readAll = new Button(Text.of("practice.read-all"));
@@ -30,7 +31,7 @@ public final class PracticeBar extends HeightCachingBox {
    * @param onAct what follows when something was done
    */
   public PracticeBar(
-      Practice<?, ?, ?> practice, Runnable onStart, Runnable onReadAll, Runnable onAct) {
+      Practice<?, ?, ?, ?> practice, Runnable onStart, Runnable onReadAll, Runnable onAct) {
     this.practice = practice;
     practise.setId("practise");
     practise.setOnAction(e -> onStart.run());

@@ -12,6 +12,7 @@ import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Polyline;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.shape.Shape;
+import zebrawood.desktop.station.AuditRow;
 import zebrawood.ledger.Standing;
 
 /** A standing by shape first, colour second: tick, half disc, diamond, ring. */
@@ -19,9 +20,9 @@ public final class StandingMark extends Pane {
   private static final double RADIUS = 8;
 
   /** Those that were shown so far: to be made anew would cost their style each time. */
-  private final Map<JudgedLine.Mark, Group> groups = new EnumMap<>(JudgedLine.Mark.class);
+  private final Map<AuditRow.Mark, Group> groups = new EnumMap<>(AuditRow.Mark.class);
 
-  private JudgedLine.Mark shown;
+  private AuditRow.Mark shown;
 
   public StandingMark() {
     getStyleClass().add("standing-mark");
@@ -38,15 +39,15 @@ public final class StandingMark extends Pane {
   public void show(Standing standing) {
     show(
         switch (standing) {
-          case Standing.Holds h -> JudgedLine.Mark.FITS;
-          case Standing.Stale s -> JudgedLine.Mark.CHANGED;
-          case Standing.Out o -> JudgedLine.Mark.WRONG;
-          case Standing.Open o -> JudgedLine.Mark.NOT_KNOWN;
+          case Standing.Holds h -> AuditRow.Mark.FITS;
+          case Standing.Stale s -> AuditRow.Mark.CHANGED;
+          case Standing.Out o -> AuditRow.Mark.WRONG;
+          case Standing.Open o -> AuditRow.Mark.NOT_KNOWN;
         });
   }
 
   /** The same shapes for one thing that was compared. */
-  void show(JudgedLine.Mark mark) {
+  void show(AuditRow.Mark mark) {
     if (mark == shown) {
       return;
     }
@@ -58,7 +59,7 @@ public final class StandingMark extends Pane {
     groups.values().forEach(group -> group.setVisible(group == now));
   }
 
-  private static Group drawn(JudgedLine.Mark mark) {
+  private static Group drawn(AuditRow.Mark mark) {
     return new Group(
         switch (mark) {
           case FITS ->

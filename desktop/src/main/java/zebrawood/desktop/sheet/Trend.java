@@ -4,6 +4,7 @@ import java.time.ZoneId;
 import java.util.List;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
@@ -50,13 +51,13 @@ public final class Trend extends StackPane {
     TrendPicture.draw(on, entries.stream().map(e -> e.figures().getFirst()).toList(), BOTTOM);
     double y = on.height() - BOTTOM / 2;
     on.words(
-        entries.isEmpty() ? "" : When.day(entries.getFirst().time(), zone),
+        entries.isEmpty() ? "" : DayWords.day(entries.getFirst().time(), zone),
         DAY_WIDTH / 2,
         y,
         DAY_WIDTH,
         "trend-words");
     on.words(
-        entries.size() > 1 ? When.day(entries.getLast().time(), zone) : "",
+        entries.size() > 1 ? DayWords.day(entries.getLast().time(), zone) : "",
         on.width() - DAY_WIDTH / 2,
         y,
         DAY_WIDTH,

@@ -54,7 +54,7 @@ final class Cards extends StackPane {
    * Runs what a card confirms, once the initials are known. The card comes back when they had to be
    * asked for, and stays until whoever confirmed it closes it.
    */
-  void whileOpen(zebrawood.desktop.sheet.SheetHost host, Runnable confirmed) {
+  void whileOpen(zebrawood.desktop.station.SheetHost host, Runnable confirmed) {
     Region card = (Region) getChildren().getFirst();
     Node focus = getScene().getFocusOwner();
     host.withInitials(() -> {

@@ -21,7 +21,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.help.Topic;
-import zebrawood.desktop.sheet.SheetHost;
+import zebrawood.desktop.station.SheetHost;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Doubt;

@@ -18,9 +18,10 @@ import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.sheet.FormPane;
-import zebrawood.desktop.sheet.Part;
+import zebrawood.desktop.sheet.NodeView;
 import zebrawood.desktop.sheet.SheetFrame;
-import zebrawood.desktop.sheet.SheetHost;
+import zebrawood.desktop.station.Part;
+import zebrawood.desktop.station.SheetHost;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.machine.Machine;
@@ -41,7 +42,10 @@ final class MachineCard {
     MachineForm form = new MachineForm(workshop.machinesProperty().get(), Text.words(), before);
     FormPane pane =
         new FormPane(
-            form.form(), List.of(new Part.Own(p -> grid(p, form))), Optional.empty(), () -> {});
+            form.form(),
+            List.of(new Part.CustomNode((NodeView) p -> grid(p, form))),
+            Optional.empty(),
+            () -> {});
     pane.getStyleClass().clear();
     Label problem = Card.words("");
     problem.setId("machine-problem");

@@ -21,10 +21,10 @@ import zebrawood.desktop.form.Field;
 import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.sheet.StandingMark;
-import zebrawood.desktop.sheet.SubjectWords;
 import zebrawood.desktop.sheet.Tables;
 import zebrawood.desktop.sheet.Trend;
-import zebrawood.desktop.sheet.When;
+import zebrawood.desktop.text.DayWords;
+import zebrawood.desktop.text.SubjectWords;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.desktop.workshop.WorkshopModel.Opened;
@@ -187,7 +187,7 @@ final class MachinePage extends BorderPane {
                 "today.some",
                 need + rest,
                 Text.words().sayKept(e.said()),
-                When.day(e.time(), zone)))
+                DayWords.day(e.time(), zone)))
         .orElse(need + rest + ".");
   }
 
@@ -291,7 +291,7 @@ final class MachinePage extends BorderPane {
     all.stream()
         .limit(MOST_EVENTS)
         .forEach(a -> {
-          Label day = soft(When.day(a.event().time(), zone));
+          Label day = soft(DayWords.day(a.event().time(), zone));
           day.setMinWidth(Region.USE_PREF_SIZE);
           Label words = new Label(Text.words().sayKept(a.event().said()));
           words.setWrapText(true);
@@ -325,7 +325,7 @@ final class MachinePage extends BorderPane {
     due.stream()
         .limit(MOST_DUE)
         .forEach(d -> {
-          Label day = new Label(When.dayAndYear(d.on(), zone));
+          Label day = new Label(DayWords.dayAndYear(d.on(), zone));
           day.getStyleClass().add("strip-figure");
           day.setMinWidth(Region.USE_PREF_SIZE);
           Label station = new Label(Text.of("today.upkeep.read", d.station().title()));
@@ -349,7 +349,7 @@ final class MachinePage extends BorderPane {
                   Text.of(
                       "today.upkeep.since",
                       opened.ledger().entries().size(),
-                      When.dayAndYear(oldest.time(), zone)));
+                      DayWords.dayAndYear(oldest.time(), zone)));
           since.setMinWidth(Region.USE_PREF_SIZE);
           line.getChildren().addAll(SheetFrame.spacer(), since);
         });
@@ -367,7 +367,7 @@ final class MachinePage extends BorderPane {
     List<TableColumn<Aftermath, String>> columns =
         List.of(
             Tables.column(
-                Text.of("today.events.on"), 104, a -> When.dayAndYear(a.event().time(), zone)),
+                Text.of("today.events.on"), 104, a -> DayWords.dayAndYear(a.event().time(), zone)),
             Tables.column(
                 Text.of("today.events"), 480, a -> Text.words().sayKept(a.event().said())),
             Tables.column(Text.of("today.events.doubt"), 250, MachinePage::doubted),
@@ -399,7 +399,7 @@ final class MachinePage extends BorderPane {
     }
     return after
         .provedAt()
-        .map(at -> Text.of("today.proved.yes", When.day(at, zone)))
+        .map(at -> Text.of("today.proved.yes", DayWords.day(at, zone)))
         .orElseGet(
             () -> Text.of("today.proved.part", after.proved().size(), after.doubted().size()));
   }

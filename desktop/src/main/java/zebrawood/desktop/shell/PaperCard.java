@@ -13,7 +13,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.job.Jobs;
-import zebrawood.desktop.sheet.SheetHost.Page;
+import zebrawood.desktop.station.SheetHost.Page;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.machine.Machine;

@@ -1,61 +1,38 @@
 package zebrawood.desktop.shell;
 
-import java.time.Instant;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Consumer;
-import java.util.function.Function;
-import java.util.stream.Stream;
+import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.command.Command;
-import zebrawood.desktop.help.HelpPage;
-import zebrawood.desktop.help.Topic;
-import zebrawood.desktop.sheet.Guard;
-import zebrawood.desktop.sheet.GuardLine;
-import zebrawood.desktop.sheet.SheetHost;
 import zebrawood.desktop.sheet.StationSheet;
-import zebrawood.desktop.sheet.StationWork;
-import zebrawood.desktop.sheet.SubjectWords;
-import zebrawood.desktop.sheet.When;
-import zebrawood.desktop.stations.PaperTellers;
-import zebrawood.desktop.stations.StationDefinition;
+import zebrawood.desktop.station.AtMachine;
+import zebrawood.desktop.station.Guard;
+import zebrawood.desktop.station.GuardLine;
+import zebrawood.desktop.station.SheetHost;
+import zebrawood.desktop.station.SheetHost.Page;
+import zebrawood.desktop.station.StationDefinition;
+import zebrawood.desktop.station.StationModel;
+import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.desktop.workshop.WorkshopModel.Opened;
 import zebrawood.ledger.Entry;
-import zebrawood.ledger.Event;
 import zebrawood.ledger.EventKind;
-import zebrawood.ledger.Ledger;
-import zebrawood.ledger.Recorded;
-import zebrawood.ledger.Standing;
-import zebrawood.ledger.StandingWords;
-import zebrawood.ledger.Station;
 import zebrawood.ledger.SubjectKind;
-import zebrawood.machine.BedSupport;
-import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
-import zebrawood.machine.Source;
-import zebrawood.machine.SourceKind;
-import zebrawood.quantity.DisplayUnits;
-import zebrawood.records.handover.HandOver;
-import zebrawood.records.handover.HandOverSheet;
-import zebrawood.words.Message;
-import zebrawood.words.Phrasebook;
 
 /**
  * The window's content: top bar, beam rail, the page on show, status line, and the cards over them.
@@ -68,33 +45,12 @@ public final class Shell extends StackPane implements SheetHost {
   /** The place of the page of all machines. */
   public static final String ALL = "*";
 
-  private static final List<KeyCombination> FIND =
-      List.of(KeyCombination.valueOf("Ctrl+Space"), KeyCombination.valueOf("Ctrl+K"));
-
-  private static final double TRIAL_WIDTH_MM = 600;
-  private static final double TRIAL_DEPTH_MM = 400;
-  private static final double TRIAL_LEVEL_MM = 0.3;
-
   /** A narrower window shows the stations' marks alone. */
   private static final double NARROW = 1100;
 
-  private static final List<KeyCombination> LARGER =
-      List.of(
-          KeyCombination.valueOf("Ctrl+Plus"),
-          KeyCombination.valueOf("Ctrl+Equals"),
-          KeyCombination.valueOf("Ctrl+Shift+Equals"),
-          KeyCombination.valueOf("Ctrl+Add"));
-
-  private static final List<KeyCombination> SMALLER =
-      List.of(KeyCombination.valueOf("Ctrl+Minus"), KeyCombination.valueOf("Ctrl+Subtract"));
-
-  /** Between the rail and the page. */
-  private static final KeyCombination SWITCH = KeyCombination.valueOf("F6");
-
   private final WorkshopModel workshop;
-  private final List<StationDefinition> modules;
+  private final List<StationDefinition> definitions;
   private final DesktopPrograms outside;
-  private final Runnable closeWindow;
   private final TopBar top;
   private final BeamRail rail = new BeamRail();
   private final BorderPane frame = new BorderPane();
@@ -103,13 +59,15 @@ public final class Shell extends StackPane implements SheetHost {
   /** What is written about something lies over whatever card is open. */
   private final Cards about = new Cards(new StackPane(frame, cards));
 
+  private final HelpDesk help = new HelpDesk(this, about);
+  private final PaperDesk paper;
+  private final ShellCommands commands;
+
   private final Map<String, StationSheet<?, ?>> sheets = new LinkedHashMap<>();
   private final ReadOnlyStringWrapper title = new ReadOnlyStringWrapper(Text.of("app.title"));
-  private final Button firstMachine =
-      Card.primary("first-machine", Text.of("today.none.new"), this::newMachine);
-  private final Button trial = Card.button("try-it", Text.of("tour.try"), this::tryIt);
   private final Tour tour = new Tour(this::where);
-  private final List<StationWork<?, ?>> ending = new java.util.concurrent.CopyOnWriteArrayList<>();
+  private final EmptyPage empty = new EmptyPage(this::newMachine, this::tryIt);
+  private final List<StationModel<?, ?>> ending = new CopyOnWriteArrayList<>();
   private Optional<MachinePage> page = Optional.empty();
   private Optional<WorkshopPage> all = Optional.empty();
   private String shown = TODAY;
@@ -117,13 +75,14 @@ public final class Shell extends StackPane implements SheetHost {
 
   public Shell(
       WorkshopModel workshop,
-      List<StationDefinition> modules,
+      List<StationDefinition> definitions,
       DesktopPrograms outside,
       Runnable closeWindow) {
     this.workshop = workshop;
-    this.modules = List.copyOf(modules);
+    this.definitions = List.copyOf(definitions);
     this.outside = outside;
-    this.closeWindow = closeWindow;
+    paper = new PaperDesk(this, this.definitions);
+    commands = new ShellCommands(this, this.definitions, paper, help, closeWindow);
     top = new TopBar(workshop::choose, () -> show(ALL), this::newMachine, this::palette);
     frame.setTop(new VBox(top, tour));
     frame.setLeft(rail);
@@ -132,12 +91,12 @@ public final class Shell extends StackPane implements SheetHost {
     getChildren().addAll(frame.getParent(), about);
     setAlignment(Pos.TOP_LEFT);
     widthProperty().subscribe(w -> rail.setNarrow(w.doubleValue() < NARROW));
-    addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    addEventFilter(KeyEvent.KEY_PRESSED, new ShellKeys(this, commands, help)::pressed);
     cards.setOtherwise(this::focusPage);
     sceneProperty()
         .subscribe(s -> {
           if (s != null) {
-            javafx.application.Platform.runLater(this::focusPage);
+            Platform.runLater(this::focusPage);
           }
         });
     workshop.openedProperty().subscribe(o -> follow());
@@ -215,7 +174,7 @@ public final class Shell extends StackPane implements SheetHost {
   }
 
   private Optional<Guard> guard() {
-    return modules.stream()
+    return definitions.stream()
         .flatMap(m -> m.guard().stream())
         .filter(g ->
             workshop.opened().standings().keySet().stream()
@@ -237,12 +196,12 @@ public final class Shell extends StackPane implements SheetHost {
 
   private void letGo(StationSheet<?, ?> sheet) {
     sheet.dispose();
-    ending.add(sheet.work());
+    ending.add(sheet.model());
   }
 
   /** Waits until what the sheets began outside has ended; not on the interface's thread. */
   public void awaitEnd() {
-    ending.forEach(StationWork::awaitEnd);
+    ending.forEach(StationModel::awaitEnd);
     ending.clear();
   }
 
@@ -282,7 +241,7 @@ public final class Shell extends StackPane implements SheetHost {
   public void show(String stationId) {
     shown = stationId;
     if (workshop.opened() == null) {
-      frame.setCenter(emptyPage());
+      frame.setCenter(empty);
       rail.show(Text.of("rail.today"), Text.of("rail.none"), List.of(), TODAY, this::show);
       focusPage();
       return;
@@ -312,7 +271,7 @@ public final class Shell extends StackPane implements SheetHost {
     }
   }
 
-  private java.time.ZoneId zone() {
+  private ZoneId zone() {
     return workshop.clock().getZone();
   }
 
@@ -321,15 +280,33 @@ public final class Shell extends StackPane implements SheetHost {
         stationId,
         id -> {
           StationDefinition definition =
-              modules.stream()
+              definitions.stream()
                   .filter(m -> m.station().id().equals(id))
                   .findFirst()
                   .orElseThrow(() -> new IllegalArgumentException("no station " + id));
           return StationSheet.of(
               this,
               definition.station(),
-              definition.work().apply(workshop.opened().ledger(), workshop.units()));
+              definition
+                  .model()
+                  .apply(
+                      new AtMachine(
+                          workshop.opened().ledger(), workshop.units(), workshop.clock())));
         });
+  }
+
+  /** The place that is on show: a station's id, or one of the pages. */
+  String shown() {
+    return shown;
+  }
+
+  boolean cardIsOpen() {
+    return cards.isOpen();
+  }
+
+  /** Opens what happened on the machine page, or shuts it. */
+  void toggleEvents() {
+    page.ifPresent(MachinePage::toggleEvents);
   }
 
   /** The sheet on show, if one is. */
@@ -345,7 +322,7 @@ public final class Shell extends StackPane implements SheetHost {
     frame.applyCss();
     frame.layout();
     if (workshop.opened() == null) {
-      firstMachine.requestFocus();
+      empty.focusFirst();
     } else if (shown.equals(TODAY)) {
       page.ifPresent(MachinePage::focusFirst);
     } else if (shown.equals(ALL)) {
@@ -356,61 +333,13 @@ public final class Shell extends StackPane implements SheetHost {
   }
 
   private void showRail() {
-    var standings = workshop.opened().standings();
-    long holding = standings.values().stream().filter(Standing::holds).count();
-    rail.show(
-        Text.of("rail.today"),
-        Text.of("rail.all", holding, standings.size()),
-        standings.entrySet().stream().map(e -> line(e.getKey(), e.getValue())).toList(),
-        shown,
-        this::show);
-  }
-
-  private BeamRail.Row line(Station station, Standing standing) {
-    String words = Text.of(StandingWords.of(standing, zone()));
-    int onFile = workshop.onFile(station).size();
-    return new BeamRail.Row(
-        station.id(),
-        Text.of(station.phase()),
-        SubjectWords.title(workshop.opened().ledger(), station),
-        Text.of(StandingWords.brief(standing, zone())),
-        onFile == 0 ? words : Text.of("subject.on-file", words, onFile),
-        standing);
-  }
-
-  private StackPane emptyPage() {
-    var heading = Card.words(Text.of("today.none.title"));
-    heading.getStyleClass().add("title");
-    VBox words =
-        new VBox(
-            14,
-            heading,
-            Card.words(Text.of("today.none.why")),
-            firstMachine,
-            Card.words(Text.of("tour.why")),
-            trial);
-    words.setMaxSize(520, Region.USE_PREF_SIZE);
-    StackPane empty = new StackPane(words);
-    empty.getStyleClass().add("empty-page");
-    return empty;
+    RailRows rows = new RailRows(workshop);
+    rail.show(Text.of("rail.today"), rows.holding(), rows.all(), shown, this::show);
   }
 
   /** A machine that is not there, and the steps to find one's way. */
   private void tryIt() {
-    Machine machine =
-        new Machine(
-            UUID.randomUUID().toString(),
-            Text.of("tour.machine"),
-            Build.GANTRY_WITH_MIRRORS,
-            new Source(
-                SourceKind.CO2_GLASS_TUBE,
-                SourceKind.CO2_GLASS_TUBE.usualWatts(),
-                SourceKind.CO2_GLASS_TUBE.usualWavelengthNm()),
-            TRIAL_WIDTH_MM,
-            TRIAL_DEPTH_MM,
-            BedSupport.SCREWS,
-            TRIAL_LEVEL_MM);
-    withInitials(() -> workshop.add(machine, tour::start, () -> {}));
+    withInitials(() -> workshop.add(EmptyPage.trialMachine(), tour::start, () -> {}));
   }
 
   private Tour.Where where() {
@@ -418,7 +347,7 @@ public final class Shell extends StackPane implements SheetHost {
     return new Tour.Where(
         shown,
         sheet.map(StationSheet::practiceRounds).orElse(-1),
-        sheet.filter(s -> s.work().found().isPresent()).isPresent(),
+        sheet.filter(s -> s.model().solved().isPresent()).isPresent(),
         cards.isOpen() && cards.lookup("#palette-field") != null);
   }
 
@@ -436,132 +365,57 @@ public final class Shell extends StackPane implements SheetHost {
 
       @Override
       public void handOver() {
-        Shell.this.handOver();
+        paper.handOver();
       }
     };
   }
 
-  private void newMachine() {
+  void newMachine() {
     MachineCard.open(cards, this, Optional.empty());
   }
 
-  private void changeMachine() {
+  void changeMachine() {
     MachineCard.open(cards, this, shownMachine);
   }
 
-  private void happened() {
+  void happened() {
     EventCard.open(cards, this, Optional.empty(), Optional.empty());
   }
 
-  /** As the record stands now, with what the technician says of what was not done. */
-  private Function<String, HandOverSheet> sheet() {
-    Ledger ledger = workshop.opened().ledger();
-    var tellers = PaperTellers.of(ledger, workshop.units());
-    Instant now = workshop.clock().instant();
-    String by = workshop.initials().orElse("–");
-    Phrasebook words = Text.words();
-    return remark ->
-        HandOverSheet.of(
-            ledger,
-            workshop.stations(),
-            new HandOverSheet.Hand(tellers, now, zone(), by, words, remark));
+  /** From the page to the rail, or back. */
+  void switchSides() {
+    if (rail.holdsFocus()) {
+      focusPage();
+    } else {
+      rail.focusOpened();
+    }
   }
 
-  private void handOver() {
-    Function<String, HandOverSheet> sheet = sheet();
-    Phrasebook words = Text.words();
-    write(
-        new Page(
-            Text.of("handover.title", workshop.opened().machine().name()),
-            Text.of("handover.why"),
-            PaperCard.HAND_OVER,
-            true,
-            (folder, name, remark) -> HandOver.write(sheet.apply(remark), words, folder, name)));
-  }
-
-  private void machineCard() {
-    Function<String, HandOverSheet> sheet = sheet();
-    Phrasebook words = Text.words();
-    write(
-        new Page(
-            Text.of("machine-card.title", workshop.opened().machine().name()),
-            Text.of("machine-card.why"),
-            "machine-card",
-            false,
-            (folder, name, remark) ->
-                HandOver.writeCard(sheet.apply(remark), words, folder, name)));
-  }
-
-  private void palette() {
-    List<Command> all = new ArrayList<>(commands());
-    all.addAll(topics());
+  void palette() {
+    List<Command> all = new ArrayList<>(commands.all());
+    all.addAll(help.topics());
     PaletteCard.open(cards, all);
   }
 
-  /** Tells of what has the focus; of the page where that is nothing by itself. */
-  private void tell() {
-    Node focused = getScene().getFocusOwner();
-    List<Topic> topics = new ArrayList<>(Topic.at(focused == null ? this : focused));
-    Topic page = Topic.sheet(shownSheet().isPresent() ? shown : "today");
-    if (!topics.contains(page) && !cards.isOpen()) {
-      topics.add(page);
-    }
-    if (!topics.isEmpty()) {
-      tell(topics.getFirst(), topics);
-    }
-  }
-
-  private void tell(Topic topic, List<Topic> near) {
-    String caution =
-        shownSheet()
-            .filter(s -> near.contains(Topic.sheet(shown)))
-            .map(s -> Text.of(s.work().caution()))
-            .orElse(topic.caution());
-    HelpPage page = new HelpPage(topic, caution, near, t -> tell(t, near), about::close);
-    about.open(page, page.close());
-  }
-
-  /** A line of the palette for all that is written about what the machine has. */
-  private List<Command> topics() {
-    return Stream.concat(
-            Stream.of("today", "workshop", "event", "machine"),
-            Optional.ofNullable(workshop.opened()).stream()
-                .flatMap(o -> o.standings().keySet().stream())
-                .map(Station::id))
-        .flatMap(Topic::all)
-        .map(t ->
-            Command.of(
-                Message.of(
-                    "command.about",
-                    Message.verbatim(t.name()),
-                    Message.verbatim(Topic.sheet(t.of()).name())),
-                () -> tell(t, List.of(Topic.sheet(t.of())))))
-        .toList();
-  }
-
-  private void askInitials() {
+  void askInitials() {
     InitialsCard.open(cards, workshop.initials().orElse(""), workshop::setInitials);
   }
 
-  private void toggleUnit() {
-    show(workshop.units().with(next(workshop.units().length())));
+  void toggleUnit() {
+    workshop.unitsProperty().set(workshop.units().with(next(workshop.units().length())));
   }
 
-  private void show(DisplayUnits units) {
-    workshop.unitsProperty().set(units);
-  }
-
-  private static <E extends Enum<E>> E next(E now) {
+  static <E extends Enum<E>> E next(E now) {
     E[] all = now.getDeclaringClass().getEnumConstants();
     return all[(now.ordinal() + 1) % all.length];
   }
 
-  private void toggleTheme() {
+  void toggleTheme() {
     workshop.darkProperty().set(!workshop.darkProperty().get());
   }
 
   /** All of the window, a step larger or smaller. */
-  private void resize(int steps) {
+  void resize(int steps) {
     workshop.sizeProperty().set(workshop.sizeProperty().get().next(steps));
     workshop.say(Text.of("said.size", workshop.sizeProperty().get().percent()));
   }
@@ -580,176 +434,6 @@ public final class Shell extends StackPane implements SheetHost {
     if (sheets.containsKey(entry.stationId())) {
       sheets.get(entry.stationId()).undone(entry);
     }
-    workshop.say(Text.of("said.undone", entry.kind(), When.dayAndTime(entry.time(), zone())));
-  }
-
-  private void takeBack(Event event) {
-    String words = Text.words().sayKept(event.said());
-    withInitials(
-        () -> workshop.withdraw(event, () -> workshop.say(Text.of("said.event-undone", words))));
-  }
-
-  private void bringBack(Ledger.Withdrawn withdrawn) {
-    withInitials(() ->
-        workshop.withdraw(
-            withdrawn.withdrawal(), () -> workshop.say(Text.of("said.brought-back"))));
-  }
-
-  private Message said(Recorded line) {
-    return switch (line) {
-      case Entry entry ->
-          Message.of(
-              "command.entry",
-              Text.words().has(entry.stationId() + ".title")
-                  ? Message.of(entry.stationId() + ".title")
-                  : Message.verbatim(entry.stationId()),
-              entry.kind(),
-              When.dayAndTime(entry.time(), zone()));
-      case Event event ->
-          Message.of(
-              "command.event",
-              Text.words().sayKept(event.said()),
-              When.dayAndTime(event.time(), zone()));
-    };
-  }
-
-  /** Everything the window can do now, in the order the palette lists it. */
-  private List<Command> commands() {
-    List<Command> all = new ArrayList<>();
-    if (workshop.opened() != null) {
-      all.addAll(openCommands());
-    }
-    all.add(Command.of(Message.of("command.new-machine"), "Ctrl+N", this::newMachine));
-    all.addAll(displayCommands());
-    all.add(Command.of(Message.of("command.tell"), "F1", this::tell));
-    all.add(Command.of(Message.of("command.initials"), this::askInitials));
-    all.add(Command.of(Message.of("command.window"), "Ctrl+Q", closeWindow));
-    return all;
-  }
-
-  /** What can be done with the open machine. */
-  private List<Command> openCommands() {
-    List<Command> all = new ArrayList<>();
-    all.add(Command.of(Message.of("command.today"), "Ctrl+Home", () -> show(TODAY)));
-    if (shown.equals(TODAY)) {
-      all.add(
-          Command.of(
-              Message.of("command.events"), "F9", () -> page.ifPresent(MachinePage::toggleEvents)));
-    }
-    int number = 1;
-    for (var station : workshop.opened().standings().keySet()) {
-      Message words = Message.of("command.open", station.title());
-      Runnable run = () -> show(station.id());
-      all.add(number <= 9 ? Command.of(words, "Ctrl+" + number, run) : Command.of(words, run));
-      number++;
-    }
-    if (workshop.machinesProperty().get().size() > 1) {
-      all.add(Command.of(Message.of("command.all"), "Ctrl+0", () -> show(ALL)));
-    }
-    if (shownSheet().isPresent()) {
-      all.add(
-          Command.of(Message.of("command.primary"), "Ctrl+Enter", () -> sheet(shown).primary()));
-      all.add(
-          Command.of(Message.of("command.notebook"), "F9", () -> sheet(shown).toggleNotebook()));
-    }
-    all.add(Command.of(Message.of("command.happened"), "Ctrl+E", this::happened));
-    for (StationDefinition definition : modules) {
-      if (workshop.opened().standings().containsKey(definition.station())) {
-        all.addAll(definition.commands().apply(this));
-      }
-    }
-    all.add(Command.of(Message.of("command.handover"), "Ctrl+P", this::handOver));
-    all.add(Command.of(Message.of("command.machine-card"), this::machineCard));
-    all.add(
-        Command.of(
-            Message.of("command.change-machine", workshop.opened().machine().name()),
-            this::changeMachine));
-    all.add(Command.of(Message.of("command.undo"), "Ctrl+U", this::undoLast));
-    Ledger ledger = workshop.opened().ledger();
-    for (Event event : newest(ledger.events())) {
-      all.add(Command.of(Message.of("command.undo-event", said(event)), () -> takeBack(event)));
-    }
-    for (Ledger.Withdrawn gone : newest(ledger.withdrawn())) {
-      all.add(
-          Command.of(Message.of("command.bring-back", said(gone.what())), () -> bringBack(gone)));
-    }
-    for (Machine machine : workshop.machinesProperty().get()) {
-      all.add(
-          Command.of(
-              Message.of("command.machine", machine.name()), () -> workshop.choose(machine)));
-    }
-    return all;
-  }
-
-  /** More of them nobody looks through. */
-  private static final int MOST_LISTED = 40;
-
-  private static <T> List<T> newest(List<T> oldestFirst) {
-    return oldestFirst.reversed().stream().limit(MOST_LISTED).toList();
-  }
-
-  private List<Command> displayCommands() {
-    DisplayUnits units = workshop.units();
-    return List.of(
-        Command.of(Message.of("command.unit", next(units.length())), "Ctrl+I", this::toggleUnit),
-        Command.of(
-            Message.of("command.temperature", next(units.temperature())),
-            () -> show(units.with(next(units.temperature())))),
-        Command.of(
-            Message.of("command.speed", next(units.speed())),
-            () -> show(units.with(next(units.speed())))),
-        Command.of(
-            Message.of("command.interval", next(units.interval())),
-            () -> show(units.with(next(units.interval())))),
-        Command.of(
-            Message.of(workshop.darkProperty().get() ? "command.light" : "command.dark"),
-            "Ctrl+D",
-            this::toggleTheme),
-        Command.of(Message.of("command.larger"), "Ctrl+Plus", () -> resize(1)),
-        Command.of(Message.of("command.smaller"), "Ctrl+Minus", () -> resize(-1)));
-  }
-
-  private void key(KeyEvent event) {
-    if (about.isOpen()) {
-      return;
-    }
-    if (event.getCode() == KeyCode.F1) {
-      event.consume();
-      tell();
-      return;
-    }
-    if (cards.isOpen()) {
-      return;
-    }
-    if (FIND.stream().anyMatch(k -> k.match(event))) {
-      event.consume();
-      palette();
-      return;
-    }
-    boolean larger = LARGER.stream().anyMatch(k -> k.match(event));
-    if (larger || SMALLER.stream().anyMatch(k -> k.match(event))) {
-      event.consume();
-      resize(larger ? 1 : -1);
-      return;
-    }
-    if (SWITCH.match(event)) {
-      event.consume();
-      if (rail.holdsFocus()) {
-        focusPage();
-      } else {
-        rail.focusOpened();
-      }
-      return;
-    }
-    if (!event.isControlDown() && !event.getCode().isFunctionKey()) {
-      return;
-    }
-    commands().stream()
-        .filter(c -> c.shortcut().filter(k -> k.match(event)).isPresent())
-        .findFirst()
-        .ifPresent(c -> {
-          event.consume();
-          c.run().run();
-        });
+    workshop.say(Text.of("said.undone", entry.kind(), DayWords.dayAndTime(entry.time(), zone())));
   }
 }

@@ -3,7 +3,7 @@ package zebrawood.desktop.shell;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import zebrawood.desktop.sheet.SubjectWords;
+import zebrawood.desktop.text.SubjectWords;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Doubt;
 import zebrawood.ledger.Entry;

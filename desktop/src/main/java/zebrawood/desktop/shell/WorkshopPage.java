@@ -18,8 +18,8 @@ import javafx.scene.layout.VBox;
 import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.sheet.StandingMark;
-import zebrawood.desktop.sheet.When;
 import zebrawood.desktop.sheet.WrappedLabel;
+import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.desktop.workshop.WorkshopModel.Glance;
@@ -137,7 +137,8 @@ final class WorkshopPage extends BorderPane {
         soft(
             Due.of(glance.standings()).stream()
                 .findFirst()
-                .map(d -> Text.of("all.due.on", d.station().title(), When.dayAndYear(d.on(), zone)))
+                .map(d ->
+                    Text.of("all.due.on", d.station().title(), DayWords.dayAndYear(d.on(), zone)))
                 .orElse("–"));
     Button go =
         Card.button("open-" + machine.id(), Text.of("all.open"), () -> open.accept(machine));

@@ -11,7 +11,7 @@ import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
-import zebrawood.desktop.sheet.Part;
+import zebrawood.desktop.station.Part;
 import zebrawood.machine.Machine;
 import zebrawood.machine.SourceKind;
 import zebrawood.quantity.Quantity;
@@ -155,7 +155,7 @@ final class ArrivalFields {
                     new Part.TableRow(Message.of("site.bare"), bare),
                     new Part.TableRow(Message.of("site.crate"), crate))),
             Part.hint("site.way.hint"),
-            new Part.Rowed(
+            new Part.GrowingRows(
                 ways,
                 List.of(Message.of("site.way.first"), Message.of("site.way.second")),
                 Message.of("site.way.another")),

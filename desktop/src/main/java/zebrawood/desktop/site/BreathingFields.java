@@ -8,7 +8,7 @@ import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
-import zebrawood.desktop.sheet.Part;
+import zebrawood.desktop.station.Part;
 import zebrawood.machine.Fitting;
 import zebrawood.machine.Machine;
 import zebrawood.quantity.Quantity;
@@ -107,16 +107,16 @@ final class BreathingFields {
     return Part.fold(
         "site.exhaust",
         Part.rows(flow),
-        new Part.Rowed(
+        new Part.GrowingRows(
             pieces,
             List.of(Message.of("site.bore"), Message.of("site.length"), Message.of("site.bends")),
             Message.of("site.piece.another")),
-        new Part.Rowed(
+        new Part.GrowingRows(
             fittings,
             List.of(Message.of("site.bore"), Message.of("site.fitting")),
             Message.of("site.fitting.another")),
         Part.hint("site.blower"),
-        new Part.Rowed(
+        new Part.GrowingRows(
             fan,
             List.of(Message.of("site.fan-flow"), Message.of("site.fan-pressure")),
             Message.of("site.fan.another")),

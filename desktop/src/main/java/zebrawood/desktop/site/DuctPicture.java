@@ -2,7 +2,7 @@ package zebrawood.desktop.site;
 
 import java.util.List;
 import java.util.Optional;
-import zebrawood.desktop.sheet.Outcome;
+import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.text.Text;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
@@ -27,7 +27,7 @@ final class DuctPicture {
 
   private DuctPicture() {}
 
-  static void draw(Canvas on, Optional<Outcome.Found<SiteReadings, SiteFinding>> found) {
+  static void draw(Canvas on, Optional<Outcome.Solved<SiteReadings, SiteFinding>> found) {
     Optional<Duct.Readings> duct = found.flatMap(f -> f.readings().breathing().duct());
     if (duct.isPresent()) {
       draw(

@@ -8,7 +8,7 @@ import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
-import zebrawood.desktop.sheet.Part;
+import zebrawood.desktop.station.Part;
 import zebrawood.machine.Machine;
 import zebrawood.quantity.Quantity;
 import zebrawood.site.Eyewear;
@@ -63,7 +63,7 @@ final class EyewearFields {
         "site.eyewear",
         Part.rows(beam, exposure, divergence),
         Part.hint("site.shelf"),
-        new Part.Rowed(
+        new Part.GrowingRows(
             filters,
             List.of(Message.of("site.from"), Message.of("site.to"), Message.of("site.density")),
             Message.of("site.filter.another")),

@@ -6,7 +6,7 @@ import java.util.stream.Stream;
 import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
-import zebrawood.desktop.sheet.Part;
+import zebrawood.desktop.station.Part;
 import zebrawood.quantity.Quantity;
 import zebrawood.site.Circuit;
 import zebrawood.site.Feed;
@@ -70,7 +70,8 @@ final class FeedFields {
     return Part.fold(
         "site.circuit",
         Part.rows(volts, breaker, share, plug, startUp),
-        new Part.Rowed(loads, List.of(Message.of("site.loads")), Message.of("site.load.another")),
+        new Part.GrowingRows(
+            loads, List.of(Message.of("site.loads")), Message.of("site.load.another")),
         Part.rows(fusePlate, fuseFitted));
   }
 

@@ -7,8 +7,9 @@ import java.util.Map;
 import java.util.Random;
 import java.util.stream.Stream;
 import zebrawood.desktop.form.QuantityField;
-import zebrawood.desktop.sheet.Outcome;
-import zebrawood.desktop.sheet.Practice;
+import zebrawood.desktop.station.Outcome;
+import zebrawood.desktop.station.Practice;
+import zebrawood.desktop.station.Practice.Deed;
 import zebrawood.devices.site.StandInRoom;
 import zebrawood.devices.site.StandInRoom.Fault;
 import zebrawood.site.SiteFinding;
@@ -17,7 +18,7 @@ import zebrawood.site.SiteReadings.Item;
 import zebrawood.words.Message;
 
 /** Practice on a simulated room with two hidden faults. */
-final class SitePractice extends Practice<StandInRoom, SiteReadings, SiteFinding> {
+final class SitePractice extends Practice<SiteModel, StandInRoom, SiteReadings, SiteFinding> {
   private static final int FAULTS = 2;
 
   /** While the readings are made the machine's parts warm the room. */
@@ -34,11 +35,8 @@ final class SitePractice extends Practice<StandInRoom, SiteReadings, SiteFinding
               Item.AIR_OFF, Fault.AIR_STUCK_ON,
               Item.EXTINGUISHER, Fault.NO_EXTINGUISHER));
 
-  private final SiteWork work;
-
-  SitePractice(SiteWork work) {
-    super(work);
-    this.work = work;
+  SitePractice(SiteModel model) {
+    super(model);
   }
 
   @Override
@@ -53,28 +51,27 @@ final class SitePractice extends Practice<StandInRoom, SiteReadings, SiteFinding
 
   @Override
   protected void prepare() {
-    work.arrival().clearanceNeeded().set(GAP_NEEDED_MM);
+    model.arrival.clearanceNeeded().set(GAP_NEEDED_MM);
   }
 
   /** Reads the instruments and looks at everything there is to prove. */
   @Override
   protected void read(StandInRoom in) {
     in.run(MINUTES, HEAT_W);
-    work.feed().earth().set(in.readEarthOhm());
-    List<QuantityField> read = work.arrival().room();
+    model.feed.earth().set(in.readEarthOhm());
+    List<QuantityField> read = model.arrival.room();
     read.get(0).set(in.readRoomC());
     read.get(1).set(in.readHumidityPercent());
     read.get(2).set(in.readGapMm());
-    work.proofs()
-        .forEach((item, proof) -> {
-          Fault fault = FAULT_OF.get(item);
-          proof.set(fault == null || in.inOrder(fault));
-        });
+    model.proofs.forEach((item, proof) -> {
+      Fault fault = FAULT_OF.get(item);
+      proof.set(fault == null || in.inOrder(fault));
+    });
     // What the stand-in has no fault for reads as the data sheet asks.
-    asAsked(work.breathing().leastBar(), work.breathing().bar());
-    asAsked(work.feed().fusePlate(), work.feed().fuseFitted());
-    if (!work.arrival().fibre().isEmpty()) {
-      asAsked(work.arrival().fibre().get(1), work.arrival().fibre().get(0));
+    asAsked(model.breathing.leastBar(), model.breathing.bar());
+    asAsked(model.feed.fusePlate(), model.feed.fuseFitted());
+    if (!model.arrival.fibre().isEmpty()) {
+      asAsked(model.arrival.fibre().get(1), model.arrival.fibre().get(0));
     }
   }
 
@@ -84,17 +81,17 @@ final class SitePractice extends Practice<StandInRoom, SiteReadings, SiteFinding
 
   /** Mends what failed: the electrician comes, the machine is moved from the wall. */
   @Override
-  protected void obey(StandInRoom in, Outcome.Found<SiteReadings, SiteFinding> found) {
-    found.readings().proofs().stream()
+  protected void obey(StandInRoom in, Outcome.Solved<SiteReadings, SiteFinding> solved) {
+    solved.readings().proofs().stream()
         .filter(p -> !p.passed() && FAULT_OF.containsKey(p.item()))
         .forEach(p -> in.mend(FAULT_OF.get(p.item())));
-    if (work.feed().earth().number() > work.feed().earthLimit().number()) {
+    if (model.feed.earth().number() > model.feed.earthLimit().number()) {
       in.mend(Fault.EARTH_OPEN);
     }
-    if (work.arrival().room().get(2).number() < GAP_NEEDED_MM) {
+    if (model.arrival.room().get(2).number() < GAP_NEEDED_MM) {
       in.mend(Fault.CLOSE_TO_WALL);
     }
-    work.form().clearReadings();
+    model.form().clearReadings();
   }
 
   @Override

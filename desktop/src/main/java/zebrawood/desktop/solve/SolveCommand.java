@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.slf4j.LoggerFactory;
+import zebrawood.desktop.station.Solver;
 import zebrawood.measure.UnusableReading;
 import zebrawood.records.json.RecordJson;
 import zebrawood.words.Message;

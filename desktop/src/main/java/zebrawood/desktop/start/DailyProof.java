@@ -4,12 +4,10 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import zebrawood.desktop.form.ProofField;
-import zebrawood.desktop.sheet.Guard;
-import zebrawood.desktop.sheet.GuardLine;
+import zebrawood.desktop.station.Guard;
+import zebrawood.desktop.station.GuardLine;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Event;
@@ -19,6 +17,9 @@ import zebrawood.ledger.Recorded;
 import zebrawood.records.kept.KeptReadings;
 import zebrawood.start.GoCard;
 import zebrawood.start.GoLine;
+import zebrawood.start.Start;
+import zebrawood.start.StartReadings;
+import zebrawood.start.StartReadings.Answer;
 import zebrawood.start.StartStation;
 
 /** What of the open machine's go card was proven today, and what was gone on without. */
@@ -37,19 +38,11 @@ final class DailyProof implements Guard {
 
   /** Ids of the lines whose last answer today is that they are so. */
   static Set<String> proven(WorkshopModel workshop, GoCard card) {
-    List<Map<String, String>> today = entries(workshop).stream().map(DailyProof::typed).toList();
+    List<StartReadings> today = readings(entries(workshop));
     return card.lines().stream()
+        .filter(line -> Start.proven(line, today))
         .map(GoLine::id)
-        .filter(id -> lastAnswer(today, id).equals(ProofField.Answer.YES.name()))
         .collect(Collectors.toSet());
-  }
-
-  private static String lastAnswer(List<Map<String, String>> today, String id) {
-    return today.reversed().stream()
-        .map(typed -> typed.getOrDefault(ProofField.PROOF + id, ""))
-        .filter(answer -> !answer.isBlank() && !answer.equals(ProofField.Answer.NOT_YET.name()))
-        .findFirst()
-        .orElse("");
   }
 
   /**
@@ -80,10 +73,13 @@ final class DailyProof implements Guard {
 
   private static boolean settles(WorkshopModel workshop, Event wentOn, GoLine line) {
     return wentOn.settles().contains(line.id())
-        && entries(workshop).stream()
-            .filter(e -> workshop.opened().ledger().isAfter(e, wentOn))
-            .map(e -> typed(e).getOrDefault(ProofField.PROOF + line.id(), ""))
-            .noneMatch(ProofField.Answer.NO.name()::equals);
+        && readings(
+                entries(workshop).stream()
+                    .filter(e -> workshop.opened().ledger().isAfter(e, wentOn))
+                    .toList())
+            .stream()
+            .flatMap(r -> r.asked().stream())
+            .noneMatch(a -> a.line().id().equals(line.id()) && a.answer() == Answer.NO);
   }
 
   @Override
@@ -97,9 +93,11 @@ final class DailyProof implements Guard {
         .toList();
   }
 
-  /** Nothing when a damaged or newer file cannot be read: then it is to be proven again. */
-  private static Map<String, String> typed(Entry entry) {
-    return KeptReadings.typed(entry.readings()).orElse(Map.of());
+  /** What cannot be read is to be proven again. */
+  private static List<StartReadings> readings(List<Entry> entries) {
+    return entries.stream()
+        .flatMap(e -> KeptReadings.read(e, StartReadings.class).stream())
+        .toList();
   }
 
   private static boolean isToday(WorkshopModel workshop, Recorded line) {

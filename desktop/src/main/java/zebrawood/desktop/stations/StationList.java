@@ -1,17 +1,18 @@
 package zebrawood.desktop.stations;
 
 import java.util.List;
-import zebrawood.desktop.bed.BedWork;
-import zebrawood.desktop.controller.ControllerWork;
-import zebrawood.desktop.cooling.CoolingWork;
-import zebrawood.desktop.field.FieldWork;
-import zebrawood.desktop.focus.FocusWork;
-import zebrawood.desktop.lens.LensWork;
-import zebrawood.desktop.mirrors.MirrorsWork;
-import zebrawood.desktop.power.PowerWork;
-import zebrawood.desktop.site.SiteWork;
-import zebrawood.desktop.solve.Solver;
-import zebrawood.desktop.start.StartWork;
+import zebrawood.desktop.bed.BedModel;
+import zebrawood.desktop.controller.ControllerModel;
+import zebrawood.desktop.cooling.CoolingModel;
+import zebrawood.desktop.field.FieldModel;
+import zebrawood.desktop.focus.FocusModel;
+import zebrawood.desktop.lens.LensModel;
+import zebrawood.desktop.mirrors.MirrorsModel;
+import zebrawood.desktop.power.PowerModel;
+import zebrawood.desktop.site.SiteModel;
+import zebrawood.desktop.start.StartModel;
+import zebrawood.desktop.station.Solver;
+import zebrawood.desktop.station.StationDefinition;
 import zebrawood.ledger.Station;
 
 /** The stations that are built, in the order of the work. */
@@ -20,16 +21,16 @@ public final class StationList {
 
   public static final List<StationDefinition> ALL =
       List.of(
-          SiteWork.DEFINITION,
-          CoolingWork.DEFINITION,
-          StartWork.DEFINITION,
-          ControllerWork.DEFINITION,
-          MirrorsWork.DEFINITION,
-          BedWork.DEFINITION,
-          FocusWork.DEFINITION,
-          LensWork.DEFINITION,
-          FieldWork.DEFINITION,
-          PowerWork.DEFINITION);
+          SiteModel.DEFINITION,
+          CoolingModel.DEFINITION,
+          StartModel.DEFINITION,
+          ControllerModel.DEFINITION,
+          MirrorsModel.DEFINITION,
+          BedModel.DEFINITION,
+          FocusModel.DEFINITION,
+          LensModel.DEFINITION,
+          FieldModel.DEFINITION,
+          PowerModel.DEFINITION);
 
   public static List<Station> stations() {
     return ALL.stream().map(StationDefinition::station).toList();

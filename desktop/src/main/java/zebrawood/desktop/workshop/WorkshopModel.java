@@ -3,7 +3,6 @@ package zebrawood.desktop.workshop;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,9 +11,6 @@ import java.util.Optional;
 import java.util.SequencedMap;
 import java.util.UUID;
 import java.util.concurrent.Executor;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.beans.property.ObjectProperty;
@@ -22,7 +18,6 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
-import javafx.beans.property.SimpleObjectProperty;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import zebrawood.desktop.text.Text;
@@ -38,6 +33,7 @@ import zebrawood.ledger.Station;
 import zebrawood.machine.Machine;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.DisplayUnits;
+import zebrawood.records.kept.StationPaper;
 import zebrawood.records.workshop.Workshop;
 import zebrawood.words.Message;
 
@@ -49,21 +45,13 @@ public final class WorkshopModel implements AutoCloseable {
   private final Executor ui;
   private final Clock clock;
   private final String person;
-  private final ExecutorService writer =
-      Executors.newSingleThreadExecutor(
-          Thread.ofPlatform().name("workshop-writer").daemon(true).factory());
+  private final DiskThread disk;
   private final DraftKeeper drafts;
-  private volatile boolean closed;
   private final ReadOnlyObjectWrapper<List<Machine>> machines =
       new ReadOnlyObjectWrapper<>(List.of());
   private final ReadOnlyObjectWrapper<Opened> opened = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
-  private final ObjectProperty<DisplayUnits> units =
-      new SimpleObjectProperty<>(DisplayUnits.METRIC);
-  private final ObjectProperty<Boolean> dark = new SimpleObjectProperty<>(false);
-  private final ObjectProperty<Size> size = new SimpleObjectProperty<>(Size.P100);
-  private final ReadOnlyObjectWrapper<Optional<String>> initials =
-      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final PersonalChoices choices;
 
   /** What was typed since the start, newer than what was loaded. */
   private final Map<String, Map<String, String>> typed = new HashMap<>();
@@ -106,8 +94,7 @@ public final class WorkshopModel implements AutoCloseable {
   /** Reads how every machine stands, off the interface's thread. */
   public void glance(Consumer<List<Glance>> then) {
     Instant now = clock.instant();
-    ask(
-        "workshop.not-read",
+    read(
         () ->
             workshop.machines().readable().stream()
                 .limit(MOST_AT_A_GLANCE)
@@ -116,8 +103,7 @@ public final class WorkshopModel implements AutoCloseable {
                   return new Glance(m, ledger, ledger.standings(stations, now));
                 })
                 .toList(),
-        then,
-        () -> {});
+        then);
   }
 
   /** Something that happened, as it is told. */
@@ -156,23 +142,11 @@ public final class WorkshopModel implements AutoCloseable {
     this.ui = ui;
     this.clock = clock;
     this.person = person;
-    this.drafts = new DraftKeeper(workshop, writer, this::notKept);
-    initials.set(start.preferences().initials());
+    this.disk = new DiskThread(ui);
+    this.drafts = new DraftKeeper(workshop, disk.executor(), this::notKept);
     machines.set(start.machines());
     opened.set(start.opened().orElse(null));
-    units.set(start.preferences().units());
-    dark.set(start.preferences().dark());
-    size.set(start.preferences().size());
-    Text.use(Text.words().with(units.get()));
-    units.subscribe((before, now) -> {
-      Text.use(Text.words().with(now));
-      prefer(Preferences.LENGTH, now.length().name());
-      prefer(Preferences.TEMPERATURE, now.temperature().name());
-      prefer(Preferences.SPEED, now.speed().name());
-      prefer(Preferences.INTERVAL, now.interval().name());
-    });
-    dark.subscribe((before, now) -> prefer(Preferences.DARK, now.toString()));
-    size.subscribe((before, now) -> prefer(Preferences.SIZE, now.name()));
+    choices = new PersonalChoices(start.preferences(), this::prefer);
   }
 
   private static Opened load(
@@ -193,35 +167,7 @@ public final class WorkshopModel implements AutoCloseable {
         ledger,
         ledger.standings(stations, now),
         drafts,
-        notices(ledger, stations, machine, unreadMachines, now));
-  }
-
-  private static List<Message> notices(
-      Ledger ledger,
-      List<Station> stations,
-      Machine machine,
-      List<String> unreadMachines,
-      Instant now) {
-    List<Message> notices = new ArrayList<>();
-    int ahead = ledger.ahead(now).size();
-    if (ahead > 0) {
-      notices.add(Message.of("notice.ahead", ahead));
-    }
-    if (!ledger.unread().isEmpty()) {
-      notices.add(Message.of("notice.unread", ledger.unread().size()));
-    }
-    List<String> others = ledger.stationsNotAmong(stations);
-    if (!others.isEmpty()) {
-      notices.add(Message.of("notice.stations", Message.quoted(String.join(", ", others))));
-    }
-    if (unreadMachines.contains(machine.id())) {
-      notices.add(Message.of("notice.machine"));
-    }
-    long missing = unreadMachines.stream().filter(id -> !id.equals(machine.id())).count();
-    if (missing > 0) {
-      notices.add(Message.of("notice.machines", missing));
-    }
-    return notices;
+        Notices.of(ledger, stations, machine, unreadMachines, now));
   }
 
   public ReadOnlyObjectProperty<List<Machine>> machinesProperty() {
@@ -247,19 +193,19 @@ public final class WorkshopModel implements AutoCloseable {
   }
 
   public ObjectProperty<DisplayUnits> unitsProperty() {
-    return units;
+    return choices.unitsProperty();
   }
 
   public DisplayUnits units() {
-    return units.get();
+    return choices.units();
   }
 
   public ObjectProperty<Boolean> darkProperty() {
-    return dark;
+    return choices.darkProperty();
   }
 
   public ObjectProperty<Size> sizeProperty() {
-    return size;
+    return choices.sizeProperty();
   }
 
   public List<Station> stations() {
@@ -280,16 +226,15 @@ public final class WorkshopModel implements AutoCloseable {
   }
 
   public Optional<String> initials() {
-    return initials.get();
+    return choices.initials();
   }
 
   public ReadOnlyObjectProperty<Optional<String>> initialsProperty() {
-    return initials.getReadOnlyProperty();
+    return choices.initialsProperty();
   }
 
   public void setInitials(String words) {
-    initials.set(Optional.of(words));
-    prefer(Preferences.INITIALS, words);
+    choices.setInitials(words);
   }
 
   private void prefer(String name, String value) {
@@ -316,8 +261,7 @@ public final class WorkshopModel implements AutoCloseable {
 
   private void reload(Machine machine, Runnable then) {
     Instant now = clock.instant();
-    ask(
-        "workshop.not-read",
+    read(
         () -> {
           Workshop.Machines all = workshop.machines();
           Opened loaded = load(workshop, stations, machine, all.unread(), now);
@@ -328,8 +272,7 @@ public final class WorkshopModel implements AutoCloseable {
                 then.run();
               };
         },
-        Runnable::run,
-        () -> {});
+        Runnable::run);
   }
 
   /** What a new entry of the open machine needs beside what the sheet knows. */
@@ -364,15 +307,16 @@ public final class WorkshopModel implements AutoCloseable {
   /**
    * Records an entry.
    *
+   * @param paper what paper shows of it
    * @param then runs when it is on the disk and the standings follow
    * @param otherwise runs when it could not be written; the message says so
    */
-  public void record(Entry entry, Runnable then, Runnable otherwise) {
+  public void record(Entry entry, StationPaper paper, Runnable then, Runnable otherwise) {
     if (entry.replaces().isEmpty()) {
       drafts.forget(entry.machineId(), entry.stationId());
     }
     write(
-        () -> workshop.record(entry),
+        () -> workshop.record(entry, paper),
         () -> {
           if (entry.replaces().isEmpty()) {
             typed.put(key(entry.machineId(), entry.stationId()), Map.of());
@@ -402,6 +346,11 @@ public final class WorkshopModel implements AutoCloseable {
             happening.settles,
             Optional.empty());
     write(() -> workshop.record(event), () -> reload(opened().machine(), then), otherwise);
+  }
+
+  /** What paper shows of an entry, where it was kept with it; on any thread. */
+  public Optional<StationPaper> paperOf(String entryId) {
+    return workshop.paperOf(entryId);
   }
 
   /** The entry that an undo would withdraw: the one that was written down last. */
@@ -465,56 +414,32 @@ public final class WorkshopModel implements AutoCloseable {
 
   private void notKept(RuntimeException e) {
     LOG.error("what is typed could not be kept", e);
-    tell(() -> message.set(Text.of("workshop.draft-not-kept", workshop.file().toString())));
+    disk.tell(() -> message.set(Text.of("workshop.draft-not-kept", workshop.file().toString())));
   }
 
   private void write(Runnable work, Runnable then, Runnable otherwise) {
-    ask(
-        "workshop.not-written",
+    disk.ask(
         () -> {
           work.run();
           return then;
         },
         Runnable::run,
-        otherwise);
+        () -> failed("workshop.not-written", otherwise));
   }
 
-  private <T> void ask(String failure, Supplier<T> work, Consumer<T> then, Runnable otherwise) {
-    writer.execute(() -> {
-      try {
-        T result = work.get();
-        tell(() -> then.accept(result));
-      } catch (RuntimeException e) {
-        LOG.error(failure, e);
-        tell(() -> {
-          message.set(Text.of(failure, workshop.file().toString()));
-          otherwise.run();
-        });
-      }
-    });
+  private <T> void read(Supplier<T> work, Consumer<T> then) {
+    disk.ask(work, then, () -> failed("workshop.not-read", () -> {}));
   }
 
-  /** Nobody listens any more once it is closed. */
-  private void tell(Runnable answer) {
-    ui.execute(() -> {
-      if (!closed) {
-        answer.run();
-      }
-    });
+  private void failed(String key, Runnable otherwise) {
+    message.set(Text.of(key, workshop.file().toString()));
+    otherwise.run();
   }
 
   /** Waits until everything is on the disk, then lets go of the file. */
   @Override
   public void close() {
-    closed = true;
-    writer.shutdown();
-    try {
-      if (!writer.awaitTermination(10, TimeUnit.SECONDS)) {
-        LOG.error("the workshop file did not answer within ten seconds");
-      }
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-    }
+    disk.close();
     workshop.close();
   }
 }

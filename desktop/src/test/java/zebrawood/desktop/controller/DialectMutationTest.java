@@ -8,7 +8,6 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import zebrawood.controller.Audit;
 import zebrawood.controller.ControllerReadings;
-import zebrawood.controller.ControllerReadings.AirCode;
 import zebrawood.controller.ControllerReadings.JobSoftware;
 import zebrawood.controller.ControllerReadings.Laser;
 import zebrawood.controller.ControllerReadings.MachineFacts;
@@ -50,7 +49,7 @@ class DialectMutationTest {
 
   private static String dump() {
     return StandIn.controllerOf(
-            zebrawood.desktop.Works.ALDER,
+            zebrawood.desktop.Models.ALDER,
             StandIn.dialect(),
             zebrawood.devices.controller.Faults.NONE)
         .settings()
@@ -73,8 +72,8 @@ class DialectMutationTest {
                 dialect,
                 text,
                 new MachineFacts(List.of(700.0, 500.0), Corner.FRONT_LEFT, true, Laser.CO2),
-                new JobSoftware(1000, AirCode.M8, Units.MM, Optional.empty(), Optional.empty()),
-                AirCode.M8,
+                new JobSoftware(1000, "M8", Units.MM, Optional.empty(), Optional.empty()),
+                "M8",
                 Policy.MATCH_SOFTWARE));
         read++;
       } catch (UnusableReading e) {

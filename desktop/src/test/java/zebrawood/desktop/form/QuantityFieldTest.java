@@ -1,7 +1,7 @@
 package zebrawood.desktop.form;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static zebrawood.desktop.Works.said;
+import static zebrawood.desktop.Models.said;
 
 import org.junit.jupiter.api.Test;
 import zebrawood.quantity.DisplayUnits;

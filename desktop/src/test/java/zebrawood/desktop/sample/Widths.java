@@ -7,6 +7,7 @@ import java.util.Random;
 import java.util.Set;
 import zebrawood.ledger.Doubt;
 import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Figure;
 import zebrawood.ledger.Phase;
 import zebrawood.ledger.Station;
 import zebrawood.ledger.SubjectKind;
@@ -15,6 +16,7 @@ import zebrawood.measure.Finding;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
+import zebrawood.station.Visit;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
 
@@ -43,6 +45,9 @@ final class Widths {
     }
   }
 
+  static final Visit<Readings, Found> VISIT =
+      Visit.of(Readings.class, Found.class, Widths::solve, Widths::figures).saying(Widths::said);
+
   record Found(double leanMm, Verdict verdict, List<Advice> advice, List<Message> warnings)
       implements Finding {}
 
@@ -59,6 +64,15 @@ final class Widths {
                 ? Advice.leave("sample.leave")
                 : Advice.act("sample.lean", Amount.of(lean, Quantity.LENGTH, 2))),
         List.of());
+  }
+
+  private static List<Figure> figures(Readings read, Found found) {
+    return List.of(Figure.of("lean", Math.abs(found.leanMm()), Quantity.LENGTH).limited(LIMIT_MM));
+  }
+
+  private static List<Message> said(Readings read, Found found) {
+    return List.of(
+        Message.of("sample.summary", Amount.of(Math.abs(found.leanMm()), Quantity.LENGTH, 2)));
   }
 
   /** A head that leans by an amount nobody sees. */

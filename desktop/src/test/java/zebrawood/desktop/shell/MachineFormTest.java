@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
-import zebrawood.desktop.Works;
+import zebrawood.desktop.Models;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Fitting;
 import zebrawood.machine.Machine;
@@ -43,7 +43,7 @@ class MachineFormTest {
     type(form, "serialNumber", " 12-B ");
     type(form, "customer", "the garden club");
     Machine machine = form.machine().orElseThrow();
-    assertThat(Works.said(machine.identity().orElseThrow().said()))
+    assertThat(Models.said(machine.identity().orElseThrow().said()))
         .isEqualTo("serial number 12-B · for the garden club");
     MachineForm again = new MachineForm(List.of(), Phrasebook.ENGLISH, Optional.of(machine));
     assertThat(again.machine()).contains(machine);
@@ -103,7 +103,7 @@ class MachineFormTest {
     assertThat(PaperCard.fileName("Alder & Co. 2")).isEqualTo("alder-co-2");
     assertThat(PaperCard.fileName("Ørsted/../漢")).isEqualTo("ørsted-漢");
     assertThat(PaperCard.fileName("***")).isEqualTo("machine");
-    Machine one = Works.ALDER;
+    Machine one = Models.ALDER;
     Machine other =
         new Machine(
             "7f3a-99",

@@ -249,7 +249,7 @@ class SolveCommandTest {
         .contains("\"verdict\":\"measure-again\"");
     for (String bad :
         new String[] {
-          CONTROLLER.replace("\"M7\"", "\"M9\""),
+          CONTROLLER.replace("\"M7\"", "7"),
           CONTROLLER.replace("[400,300]", "[400]"),
           CONTROLLER.replace("top: 4000", "top: -1"),
           CONTROLLER.replace("{key}: {value}", "{key} alone"),

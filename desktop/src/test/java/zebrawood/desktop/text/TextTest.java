@@ -37,6 +37,9 @@ class TextTest {
   private static final Pattern MADE =
       Pattern.compile(
           "help\\..*|[a-z]+\\.(?:field|figure|aim|place|line|count|line\\.on)\\..*"
+              + "|[a-z]+\\.(?:caution|why-read)"
+              + "|[a-z]+\\.(?:[a-z]+-)*row\\.(?:at|percent|value)"
+              + "|focus\\.rung-(?:score|width)\\.(?:heading-)?(?:at|value)"
               // The command line's parser asks for these itself.
               + "|zebrawood\\..*|usage\\..*|mixinStandardHelpOptions\\..*");
 

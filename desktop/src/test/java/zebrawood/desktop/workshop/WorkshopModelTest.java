@@ -19,13 +19,14 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.bed.BedStation;
-import zebrawood.desktop.Works;
+import zebrawood.desktop.Models;
 import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Standing;
 import zebrawood.measure.Verdict;
+import zebrawood.records.kept.StationPaper;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
 
@@ -112,11 +113,11 @@ class WorkshopModelTest {
     model.setInitials("EH");
     Entry entry = entry(EntryKind.AS_LEFT);
     AtomicInteger done = new AtomicInteger();
-    model.record(entry, done::incrementAndGet, () -> {});
+    model.record(entry, StationPaper.NOTHING, done::incrementAndGet, () -> {});
     assertThat(standing()).as("not before it is written").isInstanceOf(Standing.Stale.class);
     pump(done);
     assertThat(standing().holds()).isTrue();
-    assertThat(Works.said(entry.because())).isEqualTo("machine moved");
+    assertThat(Models.said(entry.because())).isEqualTo("machine moved");
     assertThat(model.draft(BedStation.STATION)).isEmpty();
     model.close();
     model = start();
@@ -133,7 +134,7 @@ class WorkshopModelTest {
           "CREATE TRIGGER full BEFORE INSERT ON entry BEGIN SELECT RAISE(ABORT, 'disk full'); END");
     }
     AtomicInteger failed = new AtomicInteger();
-    model.record(entry(EntryKind.AS_LEFT), () -> {}, failed::incrementAndGet);
+    model.record(entry(EntryKind.AS_LEFT), StationPaper.NOTHING, () -> {}, failed::incrementAndGet);
     pump(failed);
     assertThat(model.messageProperty().get()).startsWith("Not recorded:").contains("still here");
     assertThat(standing()).isInstanceOf(Standing.Stale.class);
@@ -182,7 +183,7 @@ class WorkshopModelTest {
     assertThat(right.kind()).isEqualTo(wrong.kind());
     assertThat(right.at()).isEqualTo(wrong.at());
     AtomicInteger done = new AtomicInteger();
-    model.record(right, done::incrementAndGet, () -> {});
+    model.record(right, StationPaper.NOTHING, done::incrementAndGet, () -> {});
     pump(done);
     assertThat(model.draft(BedStation.STATION)).isEqualTo(Map.of("reading.0", "7"));
   }

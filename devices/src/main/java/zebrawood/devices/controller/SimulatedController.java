@@ -2,13 +2,11 @@ package zebrawood.devices.controller;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.SequencedMap;
 import zebrawood.controller.Corner;
 import zebrawood.controller.Dialect;
 import zebrawood.controller.LinePattern;
@@ -45,31 +43,6 @@ public final class SimulatedController {
   private static final int NO_SWITCH = 0;
   private static final int STOPPED = 1;
 
-  /** What it is shipped with. */
-  private static final Map<Role, String> SHIPPED_NUMBERS =
-      Map.ofEntries(
-          Map.entry(Role.TOP_POWER_WORD, "1000"),
-          Map.entry(Role.LEAST_POWER_WORD, "0"),
-          Map.entry(Role.TRAVEL_X, "200.000"),
-          Map.entry(Role.TRAVEL_Y, "200.000"),
-          Map.entry(Role.STEPS_PER_MM_X, "250.000"),
-          Map.entry(Role.STEPS_PER_MM_Y, "250.000"),
-          Map.entry(Role.MOST_SPEED_X, "500.000"),
-          Map.entry(Role.MOST_SPEED_Y, "500.000"),
-          Map.entry(Role.ACCELERATION_X, "10.000"),
-          Map.entry(Role.ACCELERATION_Y, "10.000"),
-          Map.entry(Role.IDLE_DELAY, "25"));
-
-  private static final Map<Role, String> SHIPPED_MEANINGS =
-      Map.of(
-          Role.LASER_FOLLOWS_MOTION, Role.OFF,
-          Role.HOMING, Role.OFF,
-          Role.HARD_LIMITS, Role.OFF,
-          Role.SOFT_LIMITS, Role.OFF,
-          Role.HOME_CORNER, "rear-right",
-          Role.REPORT_UNITS, "mm",
-          Role.POWER_SENSE, Role.RISING);
-
   /** Where the machine's own switches sit, and how far it travels. */
   public record Frame(double widthMm, double depthMm, boolean switches, Corner switchesAt) {}
 
@@ -84,37 +57,22 @@ public final class SimulatedController {
   private final Dialect dialect;
   private final Talk talk;
   private final String endOfLine;
-  private final SequencedMap<String, String> settings = new LinkedHashMap<>();
+  private final SimulatedMemory memory;
   private final Frame frame;
   private final Faults faults;
   private final Deque<String> unread = new ArrayDeque<>();
   private final StringBuilder arriving = new StringBuilder();
-  private final Deque<Outgoing> outgoing = new ArrayDeque<>();
+  private final SimulatedAnswers out;
   private long now;
   private long busyUntil;
-  private long outFreeAt;
   private int bytesIn;
-  private int bytesOut;
   private int kept;
   private Doing doing = Doing.NOTHING;
   private boolean held;
-  private double xMm;
-  private double yMm;
-  private double fromXMm;
-  private double fromYMm;
-  private long movesSince;
-  private double furthestXMm;
-  private double furthestYMm;
-  private int motions;
+  private final SimulatedMotion motion = new SimulatedMotion();
   private int obeyed;
   private boolean homed;
-  private boolean beamOn;
-  private long beamSince;
-  private long longestBeamNanos;
-  private double word;
-
-  /** A byte on its way out, and when it is there. */
-  private record Outgoing(byte value, long at) {}
+  private final SimulatedBeam beam = new SimulatedBeam();
 
   /**
    * @param dialect with its talk
@@ -124,30 +82,12 @@ public final class SimulatedController {
     this.frame = frame;
     this.dialect = dialect;
     this.faults = faults;
+    out = new SimulatedAnswers(faults.wire());
     talk = dialect.talk().orElseThrow();
     endOfLine = talk.endOfLine().sent();
-    ship();
-    set.forEach((role, value) -> put(role, value));
+    memory = new SimulatedMemory(dialect, faults.extra());
+    set.forEach(memory::put);
     greet();
-  }
-
-  private void ship() {
-    settings.clear();
-    for (Role role : Role.values()) {
-      if (!role.isOfAField()) {
-        put(role, role.isChoice() ? SHIPPED_MEANINGS.get(role) : SHIPPED_NUMBERS.get(role));
-      }
-    }
-    if (faults.extra()) {
-      settings.put("board", "Sedge");
-      settings.put("net", "Workshop net");
-      settings.put("fan", "1");
-    }
-  }
-
-  private void put(Role role, String value) {
-    Optional<String> printed = role.isChoice() ? dialect.printed(role, value) : Optional.of(value);
-    dialect.key(role).ifPresent(key -> printed.ifPresent(p -> settings.put(key, p)));
   }
 
   private void greet() {
@@ -234,10 +174,9 @@ public final class SimulatedController {
     arriving.setLength(0);
     busyUntil = now;
     held = false;
-    beam(false);
-    word = 0;
+    beam.dark(now);
     if (faults.forgets()) {
-      ship();
+      memory.ship();
     }
     doing = moving ? Doing.ALARM : Doing.NOTHING;
     homed = homed && !moving;
@@ -265,18 +204,16 @@ public final class SimulatedController {
   }
 
   private void standWhereItIs() {
-    if (doing == Doing.MOVING && busyUntil > now && busyUntil > movesSince) {
-      double share = (double) (now - movesSince) / (busyUntil - movesSince);
-      xMm = fromXMm + share * (xMm - fromXMm);
-      yMm = fromYMm + share * (yMm - fromYMm);
+    if (doing == Doing.MOVING) {
+      motion.stop(now, busyUntil);
     }
   }
 
   private void obey(String command) {
     if (++obeyed % Faults.LATE_EVERY == 0) {
-      outFreeAt = Math.max(outFreeAt, now) + faults.wire().lateNanos();
+      out.late(now);
     }
-    Optional<Write> set = written(command);
+    Optional<Write> set = memory.written(command);
     Optional<Map<String, String>> go = read(talk.jog(), command);
     String line = command + Talk.END;
     if (command.length() > LONGEST_LINE) {
@@ -302,8 +239,10 @@ public final class SimulatedController {
   private void print() {
     LinePattern pattern = LinePattern.of(dialect.settingLine());
     String remark = dialect.remark().map(r -> "   " + r.getFirst() + " as set").orElse("");
-    settings.forEach((key, value) ->
-        say(pattern.filled(Map.of("key", key, "value", value)) + remark + endOfLine));
+    memory
+        .printed()
+        .forEach((key, value) ->
+            say(pattern.filled(Map.of("key", key, "value", value)) + remark + endOfLine));
     done();
   }
 
@@ -329,24 +268,8 @@ public final class SimulatedController {
     return command.flatMap(c -> LinePattern.of(Talk.words(c)).read(line));
   }
 
-  /** What a line sets, if it is one that writes. */
-  private Optional<Write> written(String command) {
-    return LinePattern.of(dialect.writeLine())
-        .withKeys(List.copyOf(settings.keySet()))
-        .read(command)
-        .filter(read -> settings.containsKey(read.get("key")))
-        .map(read -> dialect.write(read.get("key"), read.get("value")));
-  }
-
-  private Optional<Role> role(String key) {
-    return dialect.byRole().entrySet().stream()
-        .filter(e -> e.getValue().key().strip().equals(key))
-        .map(Map.Entry::getKey)
-        .findFirst();
-  }
-
   private void set(Write write) {
-    Optional<Role> role = role(write.key());
+    Optional<Role> role = memory.role(write.key());
     Optional<String> meaning = role.flatMap(r -> dialect.meaning(r, write.value()));
     OptionalDouble number = Printed.number(write.value());
     boolean choice = role.filter(Role::isChoice).isPresent();
@@ -361,18 +284,13 @@ public final class SimulatedController {
       refuse(Refusal.NOT_BEFORE_HOMING);
       return;
     }
-    boolean decimals = settings.get(write.key()).contains(".");
-    settings.put(
-        write.key(),
-        choice || number.isEmpty() || !decimals
-            ? write.value()
-            : String.format(Locale.ROOT, "%.3f", number.getAsDouble()));
+    memory.set(write, !choice);
     if (role.equals(Optional.of(Role.HOMING)) && meaning.equals(Optional.of(Role.OFF))) {
-      put(Role.SOFT_LIMITS, Role.OFF);
+      memory.put(Role.SOFT_LIMITS, Role.OFF);
     }
     if (role.equals(Optional.of(Role.LASER_FOLLOWS_MOTION)) && on(Role.LASER_FOLLOWS_MOTION)) {
       // Following the motion, it is dark while nothing moves.
-      beam(false);
+      beam.off(now);
     }
     done();
   }
@@ -410,9 +328,8 @@ public final class SimulatedController {
       refuse(Refusal.OUTSIDE);
       return;
     }
-    move(toX, toY, Math.hypot(toX - xMm, toY - yMm) / Math.max(1, speed / 60));
-    furthestXMm = Math.max(furthestXMm, toX);
-    furthestYMm = Math.max(furthestYMm, toY);
+    move(toX, toY, motion.wayMm(toX, toY) / Math.max(1, speed / 60));
+    motion.sent(toX, toY);
     done();
   }
 
@@ -425,12 +342,7 @@ public final class SimulatedController {
   }
 
   private void move(double toX, double toY, double seconds) {
-    motions++;
-    fromXMm = xMm;
-    fromYMm = yMm;
-    movesSince = now;
-    xMm = toX;
-    yMm = toY;
+    motion.begin(toX, toY, now);
     busyFor(seconds, Doing.MOVING);
   }
 
@@ -444,12 +356,10 @@ public final class SimulatedController {
     Optional<Map<String, String>> on = read(talk.beamOn(), command);
     Optional<Map<String, String>> wait = read(talk.dwell(), command);
     if (on.isPresent() && !Double.isNaN(number(on.get().get("word")))) {
-      word = number(on.get().get("word"));
-      beam(word > 0 && !on(Role.LASER_FOLLOWS_MOTION));
+      beam.word(number(on.get().get("word")), !on(Role.LASER_FOLLOWS_MOTION), now);
       done();
     } else if (is(talk.beamOff(), line)) {
-      beam(false);
-      word = 0;
+      beam.dark(now);
       done();
     } else if (wait.isPresent() && number(wait.get().get("seconds")) >= 0) {
       busyFor(number(wait.get().get("seconds")), Doing.WAITING);
@@ -457,16 +367,6 @@ public final class SimulatedController {
     } else {
       refuse(Refusal.UNKNOWN);
     }
-  }
-
-  private void beam(boolean on) {
-    if (on && !beamOn) {
-      beamSince = now;
-    }
-    if (!on && beamOn) {
-      longestBeamNanos = Math.max(longestBeamNanos, now - beamSince);
-    }
-    beamOn = on;
   }
 
   private String state() {
@@ -481,8 +381,8 @@ public final class SimulatedController {
         .filled(
             Map.of(
                 "state", called,
-                "x", String.format(Locale.ROOT, "%.3f", xMm),
-                "y", String.format(Locale.ROOT, "%.3f", yMm)));
+                "x", String.format(Locale.ROOT, "%.3f", motion.xMm()),
+                "y", String.format(Locale.ROOT, "%.3f", motion.yMm())));
   }
 
   private void say(String text) {
@@ -490,27 +390,17 @@ public final class SimulatedController {
   }
 
   private void sayAt(String text, long at) {
-    outFreeAt = Math.max(outFreeAt, at);
-    for (int i = 0; i < text.length(); i++) {
-      outFreeAt += faults.wire().nanosPerByte();
-      byte value = (byte) text.charAt(i);
-      if (faults.wire().out().garbleAt().isPresent()
-          && faults.wire().out().garbleAt().getAsInt() == bytesOut) {
-        value = (byte) (value ^ 0x02);
-      }
-      bytesOut++;
-      outgoing.add(new Outgoing(value, outFreeAt));
-    }
+    out.say(text, at);
   }
 
   /** The next byte that is there at this moment; -1 when none is. */
   public int poll(long at) {
-    return !outgoing.isEmpty() && outgoing.peek().at <= at ? outgoing.poll().value & 0xff : -1;
+    return out.poll(at);
   }
 
   /** When the next byte is there; {@code Long.MAX_VALUE} when none is on its way. */
   public long nextByteAt() {
-    return outgoing.isEmpty() ? Long.MAX_VALUE : outgoing.peek().at;
+    return out.nextByteAt();
   }
 
   /** When its wait or motion ends and it looks at the next line; max when nothing waits. */
@@ -524,22 +414,22 @@ public final class SimulatedController {
 
   /** What is in it, for tests and for scoring a practice. */
   public Settings settings() {
-    return new Settings(dialect, settings);
+    return new Settings(dialect, memory.printed());
   }
 
   /** Where the head stands, or will when it has moved: from the home corner. */
   public List<Double> placeMm() {
-    return List.of(xMm, yMm);
+    return List.of(motion.xMm(), motion.yMm());
   }
 
   /** How far from the home corner it was sent so far. */
   public List<Double> furthestMm() {
-    return List.of(furthestXMm, furthestYMm);
+    return motion.furthestMm();
   }
 
   /** How many motions were begun. */
   public int motions() {
-    return motions;
+    return motion.count();
   }
 
   /** Whether it moves now. */
@@ -548,15 +438,15 @@ public final class SimulatedController {
   }
 
   public boolean beamOn() {
-    return beamOn;
+    return beam.on();
   }
 
   /** The longest pulse so far. */
   public long longestBeamNanos() {
-    return longestBeamNanos;
+    return beam.longestNanos();
   }
 
   public double word() {
-    return word;
+    return beam.word();
   }
 }

@@ -21,13 +21,14 @@ import zebrawood.devices.picture.PictureFile;
 import zebrawood.field.Field;
 import zebrawood.field.FieldFinding;
 import zebrawood.field.FieldFinding.Missing;
+import zebrawood.field.FieldFinding.OfGrid;
 import zebrawood.field.FieldReadings;
 import zebrawood.field.FieldReadings.Point;
 import zebrawood.field.FieldScan;
 import zebrawood.field.FieldScanReadings;
-import zebrawood.field.Pointer;
 import zebrawood.field.PointerFinding;
 import zebrawood.field.PointerReadings;
+import zebrawood.field.RedPointer;
 import zebrawood.marks.MarkKind;
 import zebrawood.measure.PixelScale;
 import zebrawood.measure.UnusableReading;
@@ -53,7 +54,7 @@ class StandInHeadTest {
     return points;
   }
 
-  private static double worst(StandInHead head, FieldFinding f) {
+  private static double worst(StandInHead head, OfGrid f) {
     double worst = 0;
     for (FieldFinding.Row row : f.table().orElseThrow()) {
       double[] at = head.place(row.commandXMm(), row.commandYMm());
@@ -67,15 +68,16 @@ class StandInHeadTest {
     Random random = new Random(3);
     for (int i = 0; i < 12; i++) {
       StandInHead head = StandInHead.any(FIELD_MM, random);
-      FieldFinding f =
-          Field.solve(
-              new FieldReadings(
-                  FIELD_MM,
-                  0.05,
-                  0.1,
-                  Optional.empty(),
-                  Optional.of(burnt(head, 13, 0.05, random)),
-                  OptionalInt.of(17)));
+      OfGrid f =
+          (OfGrid)
+              Field.solve(
+                  new FieldReadings(
+                      FIELD_MM,
+                      0.05,
+                      0.1,
+                      Optional.empty(),
+                      Optional.of(burnt(head, 13, 0.05, random)),
+                      OptionalInt.of(17)));
       assertThat(worst(head, f)).as("head " + i).isLessThan(0.1);
       assertThat(f.edgeErrorNowMm()).isGreaterThan(10 * worst(head, f));
     }
@@ -116,8 +118,7 @@ class StandInHeadTest {
           new StandInScan(
               12, 12.06, crosses ? 7 : -5, crosses ? 5 : 2, 0.35, crosses, 0.8, 6, 0.05, 0);
       Case c = scanned(folder, scan, 11, 10, 10, true);
-      FieldFinding f =
-          FieldScan.solve(c.readings, PictureFile.read("imagePath", c.file.toString()));
+      OfGrid f = FieldScan.solve(c.readings, PictureFile.read("imagePath", c.file.toString()));
       Set<Missing> gone = new HashSet<>();
       for (int row = 0; row < 10; row++) {
         for (int column = 0; column < 11; column++) {
@@ -127,19 +128,20 @@ class StandInHeadTest {
       c.sheet.marks().forEach(m -> gone.remove(new Missing(m.column(), m.row())));
       assertThat(gone).isNotEmpty();
       assertThat(new HashSet<>(f.missing().orElseThrow())).isEqualTo(gone);
-      assertThat(f.residualRmsAfterMm().getAsDouble()).isLessThan(0.02);
-      FieldFinding exact =
-          Field.solve(
-              new FieldReadings(
-                  FIELD_MM,
-                  0.001,
-                  0.1,
-                  Optional.empty(),
-                  Optional.of(truth(c)),
-                  OptionalInt.of(9)));
-      assertThat(f.scaleX()).isCloseTo(exact.scaleX(), within(2e-4));
-      assertThat(f.scaleY()).isCloseTo(exact.scaleY(), within(2e-4));
-      assertThat(f.skewMrad().getAsDouble()).isCloseTo(exact.skewMrad().getAsDouble(), within(0.2));
+      assertThat(f.residualRmsAfterMm()).isLessThan(0.02);
+      OfGrid exact =
+          (OfGrid)
+              Field.solve(
+                  new FieldReadings(
+                      FIELD_MM,
+                      0.001,
+                      0.1,
+                      Optional.empty(),
+                      Optional.of(truth(c)),
+                      OptionalInt.of(9)));
+      assertThat(f.scaleX().value()).isCloseTo(exact.scaleX().value(), within(2e-4));
+      assertThat(f.scaleY().value()).isCloseTo(exact.scaleY().value(), within(2e-4));
+      assertThat(f.skewMrad().value()).isCloseTo(exact.skewMrad().value(), within(0.2));
       assertThat(f.shiftXMm()).isEmpty();
       assertThat(f.rotationMrad()).isEmpty();
       assertThat(f.warnings()).isEmpty();
@@ -161,11 +163,11 @@ class StandInHeadTest {
   void doubledMarksAreLeftOutAndOneRuleIsTold(@TempDir Path folder) throws Exception {
     StandInScan scan = new StandInScan(12, 12, 2, 3, 0.35, true, 0.8, 6, 0, 0.04);
     Case c = scanned(folder, scan, 11, 11, 10, false);
-    FieldFinding f = FieldScan.solve(c.readings, PictureFile.read("imagePath", c.file.toString()));
+    OfGrid f = FieldScan.solve(c.readings, PictureFile.read("imagePath", c.file.toString()));
     long twice = c.sheet.marks().stream().filter(StandInScan.Mark::twice).count();
     assertThat(twice).isGreaterThan(2);
     assertThat(f.missing().orElseThrow().size()).isLessThanOrEqualTo((int) twice);
-    assertThat(f.residualRmsAfterMm().getAsDouble()).isLessThan(0.08);
+    assertThat(f.residualRmsAfterMm()).isLessThan(0.08);
     assertThat(f.warnings()).isNotEmpty();
   }
 
@@ -179,7 +181,7 @@ class StandInHeadTest {
       double[] pointed = galvo.pointed(at[0], at[1]);
       marks.add(new PointerReadings.Mark(mark[0], mark[1], pointed[0], pointed[1]));
     }
-    PointerFinding f = Pointer.solve(new PointerReadings(marks, 0.02));
+    PointerFinding f = RedPointer.solve(new PointerReadings(marks, 0.02));
     // What undoes it: turned back, scaled back, then moved by what is left.
     assertThat(f.scale()).isCloseTo(1 / 1.02, within(5e-4));
     assertThat(f.rotationMrad()).isCloseTo(-6, within(0.5));
@@ -208,7 +210,7 @@ class StandInHeadTest {
     g.dispose();
     Path file = folder.resolve("rule.png");
     ImageIO.write(sheet.image(), "png", file.toFile());
-    FieldFinding f =
+    OfGrid f =
         FieldScan.solve(
             new FieldScanReadings(
                 file.toString(),
@@ -223,7 +225,7 @@ class StandInHeadTest {
                 OptionalInt.of(5)),
             PictureFile.read("imagePath", file.toString()));
     assertThat(f.missing().orElseThrow()).isEmpty();
-    assertThat(f.residualRmsAfterMm().getAsDouble()).isLessThan(0.15);
+    assertThat(f.residualRmsAfterMm()).isLessThan(0.15);
   }
 
   @Test

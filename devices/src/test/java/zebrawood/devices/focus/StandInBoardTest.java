@@ -67,8 +67,8 @@ class StandInBoardTest {
       RampFinding f = Ramp.solve(readings(board, 25, 0.02));
       if (f.verdict() == Verdict.ADJUST) {
         decided++;
-        double off = Math.abs(f.focusGapMm().getAsDouble() - focus);
-        held += off <= 2 * f.focusGapMmUncertainty().getAsDouble() ? 1 : 0;
+        double off = Math.abs(f.focusGapMm().orElseThrow().value() - focus);
+        held += off <= 2 * f.focusGapMm().orElseThrow().uncertainty() ? 1 : 0;
       }
     }
     assertThat(decided).isGreaterThan(180);
@@ -112,9 +112,9 @@ class StandInBoardTest {
               clicked(file.toString(), photo, 11, 4.5 - 4 * i, -3 + 3 * i),
               PictureFile.read("imagePath", file.toString()));
       assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
-      assertThat(Math.abs(f.focusGapMm().getAsDouble() - beam.focusGapMm()))
+      assertThat(Math.abs(f.focusGapMm().orElseThrow().value() - beam.focusGapMm()))
           .isLessThan(0.08 * beam.rayleighMm())
-          .isLessThan(4 * f.focusGapMmUncertainty().getAsDouble());
+          .isLessThan(4 * f.focusGapMm().orElseThrow().uncertainty());
       double[] off =
           f.samples().stream()
               .mapToDouble(s -> 11 * (s.lineWidthMm() - beam.burntMm(board.gapMm(s.alongMm()))))
@@ -145,9 +145,9 @@ class StandInBoardTest {
               shares::add);
       if (f.verdict() == Verdict.ADJUST) {
         decided++;
-        assertThat(Math.abs(f.focusGapMm().getAsDouble() - beam.focusGapMm()))
+        assertThat(Math.abs(f.focusGapMm().orElseThrow().value() - beam.focusGapMm()))
             .isLessThan(0.4 * beam.rayleighMm())
-            .isLessThan(4 * f.focusGapMmUncertainty().getAsDouble());
+            .isLessThan(4 * f.focusGapMm().orElseThrow().uncertainty());
       }
       assertThat(Collections.max(shares)).isEqualTo(1.0);
     }

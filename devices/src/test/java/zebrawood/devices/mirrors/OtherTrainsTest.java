@@ -188,7 +188,9 @@ class OtherTrainsTest {
   }
 
   private static double signed(MirrorFinding.Turn turn) {
-    return turn.direction() == TurnDirection.CLOCKWISE ? turn.turns() : -turn.turns();
+    return turn.direction() == TurnDirection.CLOCKWISE
+        ? turn.turns().value()
+        : -turn.turns().value();
   }
 
   private static void anglesAreFoundAndTurnsTakeThemAway(Train train) {
@@ -199,8 +201,8 @@ class OtherTrainsTest {
       for (int mirror = 0; mirror < train.mirrors(); mirror++) {
         double[] truth = rays.added(mirror);
         MirrorFinding.Mirror m = found.mirrors().get(String.valueOf(mirror + 1));
-        assertThat(m.beamErrorRightMrad()).isCloseTo(truth[0], within(0.15));
-        assertThat(m.beamErrorUpMrad()).isCloseTo(truth[1], within(0.15));
+        assertThat(m.beamErrorRightMrad().value()).isCloseTo(truth[0], within(0.15));
+        assertThat(m.beamErrorUpMrad().value()).isCloseTo(truth[1], within(0.15));
       }
       for (int mirror = 0; mirror < train.mirrors(); mirror++) {
         MirrorFinding.Mirror m = found.mirrors().get(String.valueOf(mirror + 1));

@@ -76,8 +76,8 @@ class StandInTrainTest {
         double[] truth = train.trueErrorMrad(mirror);
         MirrorFinding.Mirror m = f.mirrors().get(String.valueOf(mirror));
         // The hand's noise of 0.05 mm over 0.45 m is 0.15 mrad; small angles cost less.
-        assertThat(m.beamErrorRightMrad()).isCloseTo(truth[0], within(0.6));
-        assertThat(m.beamErrorUpMrad()).isCloseTo(truth[1], within(0.6));
+        assertThat(m.beamErrorRightMrad().value()).isCloseTo(truth[0], within(0.6));
+        assertThat(m.beamErrorUpMrad().value()).isCloseTo(truth[1], within(0.6));
       }
     }
   }
@@ -94,11 +94,14 @@ class StandInTrainTest {
         double[] truth = train.trueErrorMrad(mirror);
         MirrorFinding.Mirror m = f.mirrors().get(String.valueOf(mirror));
         honest +=
-            Math.abs(m.beamErrorRightMrad() - truth[0]) < 2 * m.beamErrorRightMradUncertainty()
+            Math.abs(m.beamErrorRightMrad().value() - truth[0])
+                    < 2 * m.beamErrorRightMrad().uncertainty()
                 ? 1
                 : 0;
         honest +=
-            Math.abs(m.beamErrorUpMrad() - truth[1]) < 2 * m.beamErrorUpMradUncertainty() ? 1 : 0;
+            Math.abs(m.beamErrorUpMrad().value() - truth[1]) < 2 * m.beamErrorUpMrad().uncertainty()
+                ? 1
+                : 0;
       }
       obey(train, f);
       once[i] = train.trueWanderMm(CORNERS);
@@ -181,8 +184,8 @@ class StandInTrainTest {
         boolean positive = towards == Towards.RIGHT || towards == Towards.UP;
         assertThat(positive).isEqualTo(moved > 0);
         honest +=
-            Math.abs(learned.mradPerTurn() - Math.abs(moved) / 0.25)
-                    <= 2 * learned.mradPerTurnUncertainty()
+            Math.abs(learned.mradPerTurn().value() - Math.abs(moved) / 0.25)
+                    <= 2 * learned.mradPerTurn().uncertainty()
                 ? 1
                 : 0;
       }

@@ -12,9 +12,9 @@ import zebrawood.power.Ageing;
 import zebrawood.power.Ceiling;
 import zebrawood.power.CeilingReadings;
 import zebrawood.power.CurveFit;
+import zebrawood.power.CurvePoint;
 import zebrawood.power.EnergyProbe;
 import zebrawood.power.FittedCurve;
-import zebrawood.power.PowerPoint;
 
 /** The tube is gain over loss, which no solver knows of. */
 class StandInTubeTest {
@@ -63,7 +63,7 @@ class StandInTubeTest {
                 OptionalDouble.empty(),
                 supply.resolutionMa(),
                 samples));
-    supply.setDial(found.dialPercent().orElseThrow());
+    supply.setDial(found.dialPercent().orElseThrow().value());
     assertThat(supply.currentMa(supply.dialPercent())).isCloseTo(25.5, within(0.5));
   }
 
@@ -72,14 +72,14 @@ class StandInTubeTest {
     StandInSupply supply = supply(65);
     var probe = new StandInSupply.Probe(180, 150, 22);
     var cooling = new EnergyProbe.Cooling(22, 35, probe.cooled(35, 60), 60);
-    List<PowerPoint> metered = new ArrayList<>();
-    List<PowerPoint> probed = new ArrayList<>();
+    List<CurvePoint> metered = new ArrayList<>();
+    List<CurvePoint> probed = new ArrayList<>();
     for (double percent = 30; percent <= 100; percent += 10) {
-      metered.add(new PowerPoint(percent, supply.readWatts(percent)));
+      metered.add(new CurvePoint(percent, supply.readWatts(percent)));
       double end = supply.heat(probe, 22.5, percent, 30);
-      probed.add(new PowerPoint(percent, EnergyProbe.watts(180, 22.5, end, 30, cooling)));
+      probed.add(new CurvePoint(percent, EnergyProbe.watts(180, 22.5, end, 30, cooling)));
     }
-    for (List<PowerPoint> read : List.of(metered, probed)) {
+    for (List<CurvePoint> read : List.of(metered, probed)) {
       Optional<FittedCurve> curve = CurveFit.of(read, 0.6, 2);
       for (double percent : new double[] {40, 70, 95}) {
         var at = curve.orElseThrow().at(percent);

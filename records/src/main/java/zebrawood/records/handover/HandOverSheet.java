@@ -22,9 +22,11 @@ import zebrawood.ledger.StandingWords;
 import zebrawood.ledger.Station;
 import zebrawood.machine.Identity;
 import zebrawood.machine.Machine;
+import zebrawood.records.kept.StationPaper;
 import zebrawood.records.picture.SvgCanvas;
 import zebrawood.records.picture.TrendPicture;
 import zebrawood.words.Dates;
+import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
 /** What stands on a hand-over sheet, ready for the template: texts and pictures only. */
@@ -49,6 +51,7 @@ public record HandOverSheet(
    * @param mark the standing's sign as SVG, told apart by shape
    * @param newest when the newest figures were read, where neither found nor left are the newest
    * @param picture SVG of the last readings, or empty
+   * @param anew that it was not kept with them, or empty
    * @param trend SVG of the telling figure, or empty
    * @param telling the telling figure as it was read last, or empty
    */
@@ -61,8 +64,9 @@ public record HandOverSheet(
       List<FigureRow> figures,
       String newest,
       List<String> checks,
-      List<Teller.Setting> settings,
+      List<StationPaper.Setting> settings,
       String picture,
+      String anew,
       String trend,
       String trendOf,
       Telling telling) {}
@@ -89,16 +93,11 @@ public record HandOverSheet(
   /**
    * What a sheet is written with.
    *
-   * @param tellers what a station's module tells, by the station's id
+   * @param content what is printed of stations and entries beside their figures
    * @param remark what the technician says of what was not done; possibly empty
    */
   public record Hand(
-      Map<String, Teller> tellers,
-      Instant now,
-      ZoneId zone,
-      String by,
-      Phrasebook words,
-      String remark) {
+      PaperContent content, Instant now, ZoneId zone, String by, Phrasebook words, String remark) {
     String day(Instant at) {
       return words.say(Dates.dayAndYear(at, zone));
     }
@@ -109,11 +108,6 @@ public record HandOverSheet(
 
     boolean isToday(Instant at) {
       return LocalDate.ofInstant(at, zone).equals(LocalDate.ofInstant(now, zone));
-    }
-
-    Teller.Told told(Entry entry) {
-      Teller teller = tellers.get(entry.stationId());
-      return teller == null ? Teller.Told.NOTHING : teller.of(entry);
     }
   }
 
@@ -174,12 +168,12 @@ public record HandOverSheet(
     for (Station station : stations) {
       for (Entry entry : ledger.entriesAt(station)) {
         if (hand.isToday(entry.time())) {
-          for (Teller.Proven proven : hand.told(entry).proven()) {
+          for (StationPaper.Answered proven : hand.content.of(entry).paper().proven()) {
             proofs.add(
                 new Proof(
                     hand.moment(entry.time()),
                     words.say(station.title()),
-                    Phrasebook.upperFirst(proven.what()),
+                    Phrasebook.upperFirst(words.sayKept(proven.what())),
                     words.say(proven.so() ? "paper.so" : "paper.not-so"),
                     entry.by()));
           }
@@ -224,19 +218,22 @@ public record HandOverSheet(
                 words.say(
                     "paper.check", hand.day(e.time()), words.say(StandingWords.of(e)), e.by()))
             .toList();
-    Teller teller = hand.tellers.get(station.id());
-    Teller.Told told = measured.isEmpty() ? Teller.Told.NOTHING : hand.told(measured.getLast());
+    PaperContent.Printed printed =
+        measured.isEmpty() ? PaperContent.Printed.NOTHING : hand.content.of(measured.getLast());
+    StationPaper paper = printed.paper();
+    Message caution = paper.caution().isEmpty() ? hand.content.caution(station) : paper.caution();
     return new StationPart(
         words.say(station.title()),
         words.say(station.question()),
         StandingSvg.of(standing),
         words.say(StandingWords.of(standing, hand.zone)),
-        teller == null ? "" : teller.caution(),
+        words.sayKept(caution),
         rows(station, visit, hand),
         visit.newest().map(e -> at(Optional.of(e), hand)).orElse(""),
         checks,
-        told.settings(),
-        told.picture(),
+        paper.settings(),
+        paper.drawing(),
+        printed.workedOutAnew() && !paper.drawing().isEmpty() ? words.say("paper.anew") : "",
         measured.size() > 1 ? trend(measured) : "",
         measured.isEmpty()
             ? ""

@@ -1,6 +1,6 @@
 package zebrawood.records.json;
 
-/** DocumentPath in a document something stands; put into words only when it is complained of. */
+/** Where in a JSON document a value stands; written out only for an error message. */
 sealed interface DocumentPath {
   /** The document itself. */
   record Top() implements DocumentPath {}

@@ -6,35 +6,71 @@ import java.lang.reflect.Method;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
+import java.lang.reflect.TypeVariable;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import zebrawood.measure.Estimate;
+import zebrawood.power.CurvePoint;
 
-/** The components of a record class, looked up once. */
+/**
+ * The components of a record type, looked up once; those of a generic record with what they are.
+ */
 final class RecordShape {
-  private static final ClassValue<RecordShape> SHAPES =
-      new ClassValue<>() {
-        @Override
-        protected RecordShape computeValue(Class<?> type) {
-          return new RecordShape(type);
-        }
-      };
+  /** Behind the name of an estimate stands that of its uncertainty. */
+  private static final String UNCERTAINTY = "Uncertainty";
 
-  private final List<String> names;
-  private final List<Type> types;
+  private static final Map<Type, RecordShape> SHAPES = new ConcurrentHashMap<>();
+
+  /** Components that are called otherwise in documents: what was kept once keeps its name. */
+  private static final Map<Class<?>, Map<String, String>> NAMES_IN_DOCUMENTS =
+      Map.of(CurvePoint.class, Map.of("value", "watts"));
+
+  /**
+   * One component.
+   *
+   * @param absent what it is where it is not there; null where it must be
+   * @param estimate whether it is written as two numbers: its own and the uncertainty's
+   */
+  record Part(String name, Type type, Object absent, boolean estimate) {
+    String uncertaintyName() {
+      return name + UNCERTAINTY;
+    }
+  }
+
+  private final List<Part> parts;
+  private final Set<String> names = new HashSet<>();
   private final List<Method> accessors;
   private final Constructor<?> constructor;
 
-  private RecordShape(Class<?> type) {
-    List<RecordComponent> components = List.of(type.getRecordComponents());
-    names = components.stream().map(RecordComponent::getName).toList();
-    types = components.stream().map(RecordComponent::getGenericType).toList();
+  private RecordShape(Type type) {
+    Class<?> raw = raw(type);
+    List<RecordComponent> components = List.of(raw.getRecordComponents());
+    parts =
+        components.stream()
+            .map(c ->
+                part(
+                    NAMES_IN_DOCUMENTS
+                        .getOrDefault(raw, Map.of())
+                        .getOrDefault(c.getName(), c.getName()),
+                    resolved(c.getGenericType(), type)))
+            .toList();
+    for (Part part : parts) {
+      names.add(part.name());
+      if (part.estimate()) {
+        names.add(part.uncertaintyName());
+      }
+    }
     accessors = components.stream().map(RecordComponent::getAccessor).toList();
     try {
       constructor =
-          type.getDeclaredConstructor(
+          raw.getDeclaredConstructor(
               components.stream().map(RecordComponent::getType).toArray(Class<?>[]::new));
       constructor.setAccessible(true);
       accessors.forEach(a -> a.setAccessible(true));
@@ -43,21 +79,50 @@ final class RecordShape {
     }
   }
 
-  static RecordShape of(Class<?> type) {
-    return SHAPES.get(type);
+  private static Part part(String name, Type type) {
+    boolean estimate =
+        type == Estimate.class
+            || type instanceof ParameterizedType p
+                && p.getRawType() == Optional.class
+                && p.getActualTypeArguments()[0] == Estimate.class;
+    return new Part(name, type, absent(type), estimate);
   }
 
+  /** A record's class, or a generic record with its arguments. */
+  static RecordShape of(Type type) {
+    RecordShape known = SHAPES.get(type);
+    // Not computed in place: a shape asks for others.
+    return known != null ? known : SHAPES.computeIfAbsent(type, RecordShape::new);
+  }
+
+  static Class<?> raw(Type type) {
+    return (Class<?>) (type instanceof ParameterizedType p ? p.getRawType() : type);
+  }
+
+  /** What a type variable of a generic record stands for. */
+  private static Type resolved(Type type, Type of) {
+    if (type instanceof TypeVariable<?> variable && of instanceof ParameterizedType p) {
+      int index = List.of(raw(of).getTypeParameters()).indexOf(variable);
+      return p.getActualTypeArguments()[index];
+    }
+    return type;
+  }
+
+  List<Part> parts() {
+    return parts;
+  }
+
+  /** Whether a document may have a field of this name. */
+  boolean knows(String name) {
+    return names.contains(name);
+  }
+
+  /** The fields' names, in the order of the components. */
   List<String> names() {
-    return names;
+    return parts.stream().map(Part::name).toList();
   }
 
-  List<Type> types() {
-    return types;
-  }
-
-  /** What an absent component means, or null where it may not be absent. */
-  Object absent(int index) {
-    Type type = types.get(index);
+  private static Object absent(Type type) {
     if (type == OptionalDouble.class) {
       return OptionalDouble.empty();
     }

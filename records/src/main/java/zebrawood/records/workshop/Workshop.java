@@ -18,6 +18,7 @@ import zebrawood.ledger.Entry;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.Recorded;
 import zebrawood.machine.Machine;
+import zebrawood.records.kept.StationPaper;
 import zebrawood.records.workshop.Opening.InUse;
 import zebrawood.records.workshop.Opening.Opened;
 import zebrawood.records.workshop.Opening.Unusable;
@@ -29,13 +30,14 @@ import zebrawood.words.Message;
  */
 public final class Workshop implements AutoCloseable {
   /** The newest migration; equals the file's user_version. */
-  static final int SCHEMA = 2;
+  static final int SCHEMA = 3;
 
   private final Path file;
   private final FileHold hold;
   private final Sql sql;
   private final MachineTable machines;
   private final EntryTable entries;
+  private final PaperTable papers;
   private final EventTable events;
   private final DraftTable drafts;
   private final PreferenceTable preferences;
@@ -46,6 +48,7 @@ public final class Workshop implements AutoCloseable {
     this.sql = sql;
     machines = new MachineTable(sql);
     entries = new EntryTable(sql);
+    papers = new PaperTable(sql);
     events = new EventTable(sql);
     drafts = new DraftTable(sql);
     preferences = new PreferenceTable(sql);
@@ -148,14 +151,29 @@ public final class Workshop implements AutoCloseable {
    * replaces another was made from that one, and takes the draft of the correction with it.
    */
   public synchronized void record(Entry entry) {
+    record(entry, Optional.empty());
+  }
+
+  /** The same with what paper shows of it. */
+  public synchronized void record(Entry entry, StationPaper paper) {
+    record(entry, Optional.of(paper));
+  }
+
+  private void record(Entry entry, Optional<StationPaper> paper) {
     sql.inTransaction(() -> {
       entries.add(entry);
+      paper.ifPresent(p -> papers.add(entry.id(), p));
       if (entry.replaces().isEmpty()) {
         drafts.delete(entry.machineId(), entry.stationId());
       } else if (entry.corrects()) {
         drafts.delete(entry.machineId(), correctionOf(entry.stationId()));
       }
     });
+  }
+
+  /** What paper shows of an entry; empty where it was not kept with it. */
+  public synchronized Optional<StationPaper> paperOf(String entryId) {
+    return papers.of(entryId);
   }
 
   /** Under this name a station's draft of a correction is kept, beside its own. */

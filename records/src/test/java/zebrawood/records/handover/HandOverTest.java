@@ -9,7 +9,6 @@ import java.nio.file.Path;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -18,15 +17,19 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.bed.BedStation;
+import zebrawood.controller.Printed;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Recorded;
+import zebrawood.ledger.Station;
 import zebrawood.machine.Machine;
 import zebrawood.records.Samples;
+import zebrawood.records.kept.StationPaper;
 import zebrawood.records.paper.Paper.Written;
 import zebrawood.records.picture.SvgCanvas;
+import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
 class HandOverTest {
@@ -39,7 +42,7 @@ class HandOverTest {
             Stream.concat(entries.stream(), events.stream()).map(r -> (Recorded) r).toList()),
         List.of(BedStation.STATION),
         new HandOverSheet.Hand(
-            Map.of("bed", TELLER),
+            KEPT,
             Samples.START.plusSeconds(86_400),
             ZoneOffset.UTC,
             "EH",
@@ -47,19 +50,26 @@ class HandOverTest {
             "the spare screw was not at hand"));
   }
 
-  private static final Teller TELLER =
-      new Teller() {
+  private static final PaperContent KEPT =
+      new PaperContent() {
         @Override
-        public String caution() {
-          return "Fingers away from the bed";
+        public Message caution(Station station) {
+          return Message.verbatim("Fingers away from the bed");
         }
 
         @Override
-        public Told of(Entry entry) {
-          return new Told(
-              picture(entry),
-              List.of(new Proven("it was seen <to>", true), new Proven("it stays", false)),
-              List.of(new Setting("par beam top", "1000"), new Setting("a&b", "0")));
+        public Printed of(Entry entry) {
+          return new Printed(
+              new StationPaper(
+                  picture(entry),
+                  List.of(
+                      new StationPaper.Answered(Message.verbatim("it was seen <to>"), true),
+                      new StationPaper.Answered(Message.verbatim("it stays"), false)),
+                  List.of(
+                      new StationPaper.Setting("par beam top", "1000"),
+                      new StationPaper.Setting("a&b", "0")),
+                  Message.NONE),
+              entry.id().equals("old"));
         }
       };
 
@@ -131,7 +141,12 @@ class HandOverTest {
             new Ledger(odd, List.of()),
             List.of(BedStation.STATION),
             new HandOverSheet.Hand(
-                Map.of(), Samples.START, ZoneOffset.UTC, "E|H", Phrasebook.ENGLISH, "a | b"));
+                PaperContent.FIGURES_ONLY,
+                Samples.START,
+                ZoneOffset.UTC,
+                "E|H",
+                Phrasebook.ENGLISH,
+                "a | b"));
     String text = textOf(HandOver.write(sheet, Phrasebook.ENGLISH, folder, "odd").pdf());
     assertThat(text).contains(name + " ·").contains("by E|H").contains("Page 1 of ");
     assertThat(text.split(java.util.regex.Pattern.quote(name), -1))
@@ -180,7 +195,12 @@ class HandOverTest {
             new Ledger(machine, List.of()),
             List.of(BedStation.STATION),
             new HandOverSheet.Hand(
-                Map.of(), Samples.START, ZoneOffset.UTC, "EH", Phrasebook.ENGLISH, ""));
+                PaperContent.FIGURES_ONLY,
+                Samples.START,
+                ZoneOffset.UTC,
+                "EH",
+                Phrasebook.ENGLISH,
+                ""));
     Written written = HandOver.write(sheet, Phrasebook.ENGLISH, folder, "scripts");
     String text = textOf(written.pdf());
     assertThat(text).doesNotContain("#").contains("\u041e\u043b\u044c\u0445\u0430", "\ud83d\ude00");

@@ -17,6 +17,8 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Ledger;
@@ -25,6 +27,7 @@ import zebrawood.machine.Identity;
 import zebrawood.machine.Lens;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Train;
+import zebrawood.measure.Verdict;
 import zebrawood.records.Samples;
 import zebrawood.records.json.RecordJson;
 import zebrawood.records.kept.KeptReadings;
@@ -33,6 +36,7 @@ import zebrawood.start.GoCard;
 import zebrawood.start.StartReadings;
 import zebrawood.start.StartReadings.Answer;
 import zebrawood.start.StartReadings.Asked;
+import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
 class GoCardPageTest {
@@ -84,8 +88,9 @@ class GoCardPageTest {
             OptionalDouble.empty(),
             true);
     Map<String, String> typed = Map.of("reading.coolant", "18,5");
-    String kept = KeptReadings.write(typed, readings);
+    Entry kept = kept(KeptReadings.write(typed, readings, StartReadings.class));
     assertThat(KeptReadings.typed(kept)).contains(typed);
+    assertThat(KeptReadings.read(kept, StartReadings.class)).contains(readings);
     assertThat(RecordJson.write(readings)).contains("EARLIER".toLowerCase(Locale.ROOT));
     Machine own =
         new Machine(
@@ -109,5 +114,23 @@ class GoCardPageTest {
     assertThat(RecordJson.read(RecordJson.write(Samples.ALDER), Machine.class))
         .as("described before fittings were asked for")
         .isEqualTo(Samples.ALDER);
+  }
+
+  private static Entry kept(String readings) {
+    return new Entry(
+        "id",
+        Samples.ALDER.id(),
+        "start",
+        Optional.empty(),
+        EntryKind.CHECK,
+        Samples.START,
+        Samples.START,
+        "EH",
+        Message.NONE,
+        readings,
+        "{}",
+        Verdict.WITHIN,
+        List.of(),
+        Optional.empty());
   }
 }

@@ -1,4 +1,0 @@
-package zebrawood.power;
-
-/** One reading of a power curve. */
-public record PowerPoint(double percent, double watts) {}

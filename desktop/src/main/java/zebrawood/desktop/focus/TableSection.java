@@ -1,0 +1,117 @@
+package zebrawood.desktop.focus;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import zebrawood.desktop.form.ChoiceField;
+import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.station.Part;
+import zebrawood.desktop.station.Section;
+import zebrawood.focus.FocusReadings;
+import zebrawood.focus.StackUp;
+import zebrawood.ledger.Entry;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.records.kept.KeptReadings;
+import zebrawood.words.Message;
+
+/** What lies on the table now, and what lay on it when the focus was left. */
+final class TableSection extends Section<StackUp, Void> {
+  private static final double HIGHEST_MM = 1000;
+  private static final double SAME_MM = 0.005;
+
+  /** So much lower the stock goes in, clear of the nozzle. */
+  private static final double CLEAR_MM = 10;
+
+  private final List<QuantityField> layers;
+  private final QuantityField defocus;
+  private final QuantityField zThen;
+  private final ChoiceField<TableScale> zGrows;
+  private final ChoiceField<ScorchCure> scorch;
+  private Optional<StackUp> then = Optional.empty();
+
+  TableSection(StationForm form) {
+    super(Message.of("focus.move.say"));
+    layers =
+        Stream.of("riser", "honeycomb", "spoilBoard", "stock")
+            .map(n -> form.quantity(n, Quantity.LENGTH, 0, HIGHEST_MM))
+            .toList();
+    defocus = form.quantity("defocus", Quantity.LENGTH, -200, 200);
+    zThen = form.quantity("zThen", Quantity.LENGTH, -5000, 5000);
+    zGrows = form.choice("zGrows", TableScale.class, TableScale.NOT_KNOWN);
+    scorch = form.choice("scorch", ScorchCure.class, ScorchCure.NOTHING);
+  }
+
+  @Override
+  public Stream<QuantityField> fields() {
+    return Stream.concat(layers.stream(), Stream.of(defocus, zThen));
+  }
+
+  @Override
+  public Part part() {
+    return Part.fold(
+        "focus.table",
+        Part.hint("focus.table.hint"),
+        Part.rows(layers),
+        Part.rows(defocus),
+        said(),
+        Part.rows(zThen, zGrows),
+        new Part.LabelledChoices(List.of(scorch)),
+        Part.hintOf(scorch, ".hint"));
+  }
+
+  /** Known when anything of it was told: what was not, is not there. */
+  @Override
+  protected Optional<StackUp> understood() {
+    if (layers.stream().allMatch(QuantityField::isEmpty)) {
+      return Optional.empty();
+    }
+    List<Double> mm = layers.stream().map(f -> f.value().orElse(0)).toList();
+    return Optional.of(new StackUp(mm.get(0), mm.get(1), mm.get(2), mm.get(3)));
+  }
+
+  /** Where the table goes, for what is on it now. */
+  @Override
+  protected Message words() {
+    if (read().isEmpty()) {
+      return Message.of("focus.move.say");
+    }
+    if (then.isEmpty()) {
+      return Message.of("focus.move.unknown");
+    }
+    double up = then.get().tableUpMm(read().get(), defocusMm());
+    Amount amount = Amount.mm(Math.abs(up), 2);
+    if (Math.abs(up) < SAME_MM) {
+      return Message.of("focus.move.stay");
+    }
+    if (zThen.value().isEmpty() || zGrows.get() == TableScale.NOT_KNOWN) {
+      return up < 0 ? Message.of("focus.move.down", amount) : Message.of("focus.move.up", amount);
+    }
+    double sign = zGrows.get() == TableScale.UP ? 1 : -1;
+    Amount there = Amount.mm(zThen.number() + sign * up, 2);
+    return up < 0
+        ? Message.of("focus.z.lower", Amount.mm(zThen.number() + sign * (up - CLEAR_MM), 2), there)
+        : Message.of("focus.z.raise", there);
+  }
+
+  Optional<StackUp> then() {
+    return then;
+  }
+
+  double defocusMm() {
+    return defocus.value().orElse(0);
+  }
+
+  /** What was on it in the newest reading that decided something. */
+  @Override
+  protected void recordChanged(List<Entry> entries) {
+    then =
+        entries.reversed().stream()
+            .filter(Entry::decided)
+            .findFirst()
+            .flatMap(e -> KeptReadings.read(e, FocusReadings.class))
+            .flatMap(FocusReadings::stack);
+    say(words());
+  }
+}

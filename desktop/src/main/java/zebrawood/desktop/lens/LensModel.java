@@ -1,0 +1,146 @@
+package zebrawood.desktop.lens;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import zebrawood.desktop.form.ChoiceField;
+import zebrawood.desktop.form.Field;
+import zebrawood.desktop.form.Group;
+import zebrawood.desktop.form.Proofs;
+import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.station.FigureTile;
+import zebrawood.desktop.station.Outcome;
+import zebrawood.desktop.station.Part;
+import zebrawood.desktop.station.Solver;
+import zebrawood.desktop.station.StationDefinition;
+import zebrawood.desktop.station.StationModel;
+import zebrawood.ledger.Ledger;
+import zebrawood.lens.LensCompared;
+import zebrawood.lens.LensJob;
+import zebrawood.lens.LensOptics;
+import zebrawood.lens.LensReadings;
+import zebrawood.lens.LensShape;
+import zebrawood.lens.LensStation;
+import zebrawood.lens.LensVisit;
+import zebrawood.lens.LensVisit.Item;
+import zebrawood.lens.LensVisitFinding;
+import zebrawood.lens.LensVisitReadings;
+import zebrawood.lens.RackLens;
+import zebrawood.machine.Lens;
+import zebrawood.machine.Machine;
+import zebrawood.quantity.DisplayUnits;
+import zebrawood.quantity.Quantity;
+import zebrawood.records.picture.Canvas;
+import zebrawood.words.Message;
+
+/** The lens station at one machine, for the lens that is on it. */
+public final class LensModel extends StationModel<LensVisitReadings, LensVisitFinding> {
+  public static final StationDefinition DEFINITION =
+      StationDefinition.of(LensStation.STATION, LensModel::new)
+          .with(Solver.of("lens", LensReadings.class, LensOptics::solve));
+
+  private static final Quantity MM = Quantity.LENGTH;
+  private static final int MOST_IN_RACK = 8;
+
+  /** What the lens that is on is called where nobody named it. */
+  private static final String ON = "on";
+
+  private final Machine machine;
+  private final Optional<String> fitted;
+  private final QuantityField focal = form().positive("focal", MM, 5000);
+  private final QuantityField field = form().positive("field", MM, 5000);
+  private final QuantityField working = form().positive("working", MM, 5000);
+  private final QuantityField beam = form().positive("beam", MM, 500);
+  private final QuantityField m2 = form().quantity("m2", Quantity.NUMBER, 1, 1000);
+  private final QuantityField thickness = form().positive("thickness", MM, 1000);
+  private final QuantityField finest = form().positive("finest", MM, 100);
+  private final QuantityField area = form().positive("area", MM, 10_000);
+  private final ChoiceField<LensShape> shape;
+  private final ChoiceField<LensJob.Stock> stock =
+      form().choice("stock", LensJob.Stock.class, LensJob.Stock.WOOD);
+  private final Group<RackRow> rack;
+  private final Proofs<Item> proofs = form().proofs(List.of(Item.values()));
+
+  public LensModel(Ledger ledger, DisplayUnits units) {
+    super(new StationForm("lens", units), LensVisit.VISIT);
+    machine = ledger.machine();
+    fitted = ledger.subjectNow(LensStation.STATION);
+    List<LensShape> shapes = LensShape.known(machine.source().wavelengthNm());
+    shape = form().choice("shape", Message.of("lens.field.shape"), shapes, shapes.getFirst());
+    rack = form().group("rack", 1, MOST_IN_RACK, i -> RackRow.make(form(), i, shapes));
+    machine.lenses().filter(l -> l.size() == 1).map(List::getFirst).ifPresent(this::take);
+    m2.set(usualM2());
+    startSolving();
+  }
+
+  private void take(Lens lens) {
+    focal.set(lens.focalLengthMm());
+    lens.fieldMm().ifPresent(field::set);
+  }
+
+  /** Data sheets' usual figures; what is typed counts. */
+  private double usualM2() {
+    return switch (machine.source().kind()) {
+      case CO2_GLASS_TUBE -> 1.3;
+      case CO2_RF_TUBE, UV -> 1.2;
+      case FIBRE, MOPA_FIBRE -> 1.5;
+      case DIODE -> 8;
+    };
+  }
+
+  @Override
+  protected Stream<Field> used() {
+    return Stream.concat(
+        Stream.of(focal, field, working, beam, m2, thickness, finest, area),
+        rack.rows().stream().flatMap(r -> r.fields().stream()));
+  }
+
+  @Override
+  protected LensVisitReadings readings() {
+    boolean beamKnown = Stream.of(focal, beam, m2).allMatch(f -> f.value().isPresent());
+    return new LensVisitReadings(
+        proofs.answers(), beamKnown ? Optional.of(rack()) : Optional.empty());
+  }
+
+  private LensVisit.Rack rack() {
+    return new LensVisit.Rack(
+        new LensCompared.Beam(machine.source().wavelengthNm(), beam.number(), m2.number()),
+        new RackLens(fitted.orElse(ON), focal.number(), shape.get(), field.value()),
+        rack.rows().stream().filter(RackRow::told).map(RackRow::lens).toList(),
+        new LensJob(thickness.value(), finest.value(), area.value(), stock.get()),
+        machine.build().headTravels()
+            ? OptionalDouble.of(Math.max(machine.areaXMm(), machine.areaYMm()))
+            : OptionalDouble.empty());
+  }
+
+  @Override
+  public List<Part> parts() {
+    return List.of(
+        Part.heading("lens.fitting", "sheet.keys"),
+        Part.rows(proofs.fields()),
+        Part.hint("lens.optics.hint"),
+        Part.rows(focal, beam),
+        new Part.ReadingStatus(),
+        Part.fold("lens.more", Part.rows(shape, m2, field, working)),
+        Part.fold(
+            "lens.job", Part.hint("lens.job.hint"), Part.rows(thickness, finest, area, stock)),
+        Part.fold("lens.rack", Part.hint("lens.rack.hint"), RackRow.part(rack)));
+  }
+
+  @Override
+  public void draw(Canvas on) {
+    new LensPicture(on).draw(solved().map(f -> f.finding()), thickness.value());
+  }
+
+  @Override
+  public boolean hasPaperDrawing() {
+    return solved().flatMap(f -> f.finding().on()).isPresent();
+  }
+
+  @Override
+  public List<FigureTile> tiles(Outcome.Solved<LensVisitReadings, LensVisitFinding> solved) {
+    return tiles(solved, always("spot", beam), known("depth"), known("interval"), known("edge"));
+  }
+}

@@ -1,0 +1,338 @@
+package zebrawood.desktop.power;
+
+import static zebrawood.desktop.station.Ways.needs;
+import static zebrawood.desktop.station.Ways.takes;
+import static zebrawood.desktop.station.Ways.way;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import zebrawood.desktop.form.ChoiceField;
+import zebrawood.desktop.form.Field;
+import zebrawood.desktop.form.Group;
+import zebrawood.desktop.form.PairRow;
+import zebrawood.desktop.form.PairRow.Column;
+import zebrawood.desktop.form.Proofs;
+import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.station.AtMachine;
+import zebrawood.desktop.station.FigureTile;
+import zebrawood.desktop.station.Outcome;
+import zebrawood.desktop.station.Part;
+import zebrawood.desktop.station.Practice;
+import zebrawood.desktop.station.Section;
+import zebrawood.desktop.station.SheetHost;
+import zebrawood.desktop.station.Solver;
+import zebrawood.desktop.station.StationDefinition;
+import zebrawood.desktop.station.StationModel;
+import zebrawood.desktop.station.Ways;
+import zebrawood.desktop.station.Ways.Ask;
+import zebrawood.desktop.text.Text;
+import zebrawood.ledger.Entry;
+import zebrawood.machine.Machine;
+import zebrawood.machine.SourceKind;
+import zebrawood.power.Ceiling;
+import zebrawood.power.CeilingReadings;
+import zebrawood.power.Power;
+import zebrawood.power.PowerFinding;
+import zebrawood.power.PowerReadings;
+import zebrawood.power.PowerStation;
+import zebrawood.power.PowerTask;
+import zebrawood.power.PowerTask.Item;
+import zebrawood.power.RescaleReadings;
+import zebrawood.power.Rescaling;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.records.picture.Canvas;
+import zebrawood.records.power.PowerTablePage;
+import zebrawood.words.Message;
+
+/** The power station at one machine. */
+public final class PowerModel extends StationModel<PowerReadings, PowerFinding> {
+  public static final StationDefinition DEFINITION =
+      StationDefinition.opened(PowerStation.STATION, PowerModel::new)
+          .cautioning(m -> caution(isTube(m)))
+          .with(
+              Solver.of("power-cap", CeilingReadings.class, Ceiling::solve),
+              Solver.of("rescale", RescaleReadings.class, Rescaling::solve));
+
+  private static final Quantity MA = Quantity.SMALL_CURRENT;
+  private static final Quantity PERCENT = Quantity.PERCENT;
+  private static final double MOST_MA = 10_000;
+  private static final int LEAST_SAMPLES = 3;
+  private static final int FIRST_SAMPLES = 5;
+  private static final int MOST_SAMPLES = 40;
+
+  final Machine machine;
+  private final boolean tube;
+  final ChoiceField<PowerWay> way = form().choice("way", PowerWay.class, PowerWay.SHARE);
+  final QuantityField tubeMaximum = form().positive("tubeMaximum", MA, MOST_MA);
+  final QuantityField share = form().quantity("share", PERCENT, 1, 100);
+  final QuantityField rated = form().positive("rated", MA, MOST_MA);
+  final QuantityField meter = form().positive("meter", MA, MOST_MA);
+  final Group<PairRow> samples =
+      PairRow.group(
+          form(),
+          "visit.dial",
+          FIRST_SAMPLES,
+          MOST_SAMPLES,
+          Column.of("percent", "power.dial-row.percent", PERCENT, 0, 100),
+          Column.of("value", "power.dial-row.value", MA, 0, MOST_MA));
+  final QuantityField atTop = form().quantity("reading.atTop", MA, 0, MOST_MA);
+  final QuantityField agreed = form().positive("agreed", MA, MOST_MA);
+  final QuantityField dialNow = form().quantity("reading.dialNow", PERCENT, 0, 100);
+  final QuantityField slope = form().positive("slope", MA, MOST_MA);
+  final QuantityField lowPulse = form().positive("lowPulse", MA, MOST_MA);
+  final QuantityField jobTop = form().positive("jobTop", Quantity.NUMBER, 1_000_000);
+  final QuantityField controllerTop = form().positive("controllerTop", Quantity.NUMBER, 1_000_000);
+  final QuantityField firing = form().quantity("reading.firing", PERCENT, 0, 100);
+  final QuantityField pulseLength = form().positive("pulseLength", Quantity.PULSE_LENGTH, 1e9);
+  final QuantityField pulseRate = form().positive("pulseRate", Quantity.PULSE_RATE, 100_000);
+  final Proofs<Item> proofs;
+  final CurveSection curve;
+  final AgeingSection ageing;
+  private final TubeFileSection file;
+  private final SettingsSection settings;
+  private final Ways<PowerWay, PowerTask> ways;
+
+  public PowerModel(AtMachine at) {
+    super(new StationForm("power", at.units()), Power.visit(at.machine().source()));
+    machine = at.machine();
+    tube = isTube(machine);
+    file = new TubeFileSection(form(), tube, tubeMaximum, this::top);
+    curve = new CurveSection(form(), machine, file.testJob(), tube, this::print);
+    ageing = new AgeingSection(form(), at, file.label(), this::solved);
+    settings = new SettingsSection(form(), curve);
+    proofs = form().proofs(tube ? List.of() : List.of(Item.values()));
+    ways = new Ways<>(way, ways());
+    startSolving();
+  }
+
+  private static boolean isTube(Machine machine) {
+    return machine.source().kind() == SourceKind.CO2_GLASS_TUBE;
+  }
+
+  private Optional<PowerFinding.Top> top() {
+    return solved().flatMap(s -> s.finding().top());
+  }
+
+  private Map<PowerWay, Ways.Way<PowerTask>> ways() {
+    return Map.of(
+        PowerWay.SHARE,
+        way(
+            () -> byMeter(OptionalDouble.of(share.number() / 100), OptionalDouble.empty()),
+            needs(share),
+            dial(),
+            takes(atTop)),
+        PowerWay.RATED,
+        way(
+            () -> byMeter(OptionalDouble.empty(), OptionalDouble.of(rated.number())),
+            needs(rated),
+            dial(),
+            takes(atTop)),
+        PowerWay.FACTORY,
+        way(
+            () -> new PowerTask.ByFactory(tubeMaximum.number(), meter.number(), atTop.value()),
+            takes(atTop)),
+        PowerWay.CHECK,
+        way(this::checked, needs(agreed, atTop), takes(dialNow, slope)));
+  }
+
+  private Ask dial() {
+    return Ways.rows(
+        samples,
+        LEAST_SAMPLES,
+        "power.wait.samples",
+        Part.pairs(samples, "power.heading.dial", "power.heading.current", "power.another-row"));
+  }
+
+  private PowerTask byMeter(OptionalDouble fraction, OptionalDouble ma) {
+    return new PowerTask.ByMeter(
+        new CeilingReadings(
+            tubeMaximum.number(),
+            fraction,
+            ma,
+            meter.number(),
+            samples.begun().stream()
+                .map(r -> new CeilingReadings.Sample(r.first().number(), r.second().number()))
+                .toList()),
+        atTop.value());
+  }
+
+  private PowerTask checked() {
+    return new PowerTask.ByCheck(
+        tubeMaximum.number(),
+        meter.number(),
+        agreed.number(),
+        atTop.number(),
+        dialNow.value(),
+        slope.value());
+  }
+
+  private PowerTask byWords() {
+    return new PowerTask.ByWords(
+        jobTop.value(),
+        controllerTop.value(),
+        firing.value(),
+        proofs.answers(),
+        machine.source().kind().pulsed(),
+        new PowerTask.Pulse(pulseLength.value(), pulseRate.value()),
+        machine.source().pulses());
+  }
+
+  @Override
+  protected List<Section<?, ?>> sections() {
+    return List.of(ageing, curve, settings, file);
+  }
+
+  @Override
+  protected Stream<Field> needed() {
+    return tube ? Stream.concat(Stream.of(tubeMaximum, meter), ways.needed()) : Stream.empty();
+  }
+
+  @Override
+  protected Stream<Field> used() {
+    return tube
+        ? Stream.of(needed(), ways.used(), Stream.of((Field) lowPulse)).flatMap(s -> s)
+        : Stream.of(jobTop, controllerTop, firing, pulseLength, pulseRate);
+  }
+
+  @Override
+  protected Optional<Message> waitsFor() {
+    return tube ? ways.waitsFor() : Optional.empty();
+  }
+
+  @Override
+  protected PowerReadings readings() {
+    return new PowerReadings(
+        tube ? ways.read() : byWords(),
+        tube,
+        tube ? lowPulse.value() : OptionalDouble.empty(),
+        curve.read(),
+        ageing.read().orElse(PowerReadings.Output.NOT_READ),
+        file.read(),
+        file.tubeLabel());
+  }
+
+  @Override
+  public List<Part> parts() {
+    List<Part> parts = new ArrayList<>();
+    parts.add(Part.heading("sheet.readings", "sheet.keys"));
+    if (tube) {
+      parts.add(Part.rows(lowPulse));
+      parts.add(ways.choice());
+      parts.add(Part.rows(tubeMaximum, meter));
+      parts.add(ways.parts());
+    } else {
+      parts.add(Part.rows(jobTop, controllerTop, firing));
+      parts.add(Part.rows(proofs.fields()));
+      if (machine.source().kind().pulsed()) {
+        parts.add(Part.rows(pulseLength, pulseRate));
+      }
+    }
+    parts.add(new Part.ReadingStatus());
+    parts.add(new Part.PracticeEntry());
+    sections().forEach(s -> parts.add(s.part()));
+    return parts;
+  }
+
+  /** The table to stick on the machine. */
+  private void print(PowerTablePage page) {
+    context()
+        .ifPresent(c ->
+            c.host()
+                .write(
+                    new SheetHost.Page(
+                        Text.of("power.page.title", machine.name()),
+                        Text.of("power.page.why"),
+                        "power-table",
+                        false,
+                        (folder, name, remark) -> page.write(folder, name, Text.words()))));
+  }
+
+  @Override
+  public void draw(Canvas on) {
+    Optional<Outcome.Solved<PowerReadings, PowerFinding>> solved = solved();
+    new PowerPicture(on)
+        .draw(
+            new PowerPicture.Shown(
+                solved.map(f -> f.readings().task()),
+                solved.map(Outcome.Solved::finding),
+                tube ? tubeMaximum.value() : OptionalDouble.empty(),
+                solved.map(f -> f.readings().output()),
+                curve.read(),
+                curve.outcome(),
+                curve.unit()));
+  }
+
+  @Override
+  public boolean hasPaperDrawing() {
+    return tube
+        ? tubeMaximum.value().isPresent() && solved().isPresent()
+        : curve.read().isPresent();
+  }
+
+  /** What is known from earlier visits stands there, to be looked at before it is used. */
+  @Override
+  protected void recordChanged(List<Entry> entries) {
+    context().ifPresent(c -> ageing.follow(c.workshop().opened().ledger()));
+    form()
+        .allAtOnce(() -> {
+          fill(agreed, ageing.last("agreed"));
+          fill(slope, ageing.last("slope"));
+        });
+  }
+
+  private static void fill(QuantityField field, OptionalDouble known) {
+    if (field.isEmpty()) {
+      known.ifPresent(v -> field.set(Math.round(v * 1000) / 1000.0));
+    }
+  }
+
+  @Override
+  public Message whyRead() {
+    return Message.of(tube ? "power.why-read" : "power.words.why");
+  }
+
+  @Override
+  public Message caution() {
+    return caution(tube);
+  }
+
+  private static Message caution(boolean tube) {
+    return Message.of(tube ? "power.caution" : "power.caution.no-tube");
+  }
+
+  @Override
+  public Optional<Practice<?, ?, PowerReadings, PowerFinding>> practice() {
+    return Optional.of(tube ? new TubePractice(this) : new WordsPractice(this));
+  }
+
+  @Override
+  public List<FigureTile> tiles(Outcome.Solved<PowerReadings, PowerFinding> solved) {
+    return tube
+        ? tiles(
+            solved,
+            always("off", atTop),
+            known("dial"),
+            known("loss"),
+            always("lowPulse", lowPulse))
+        : Stream.concat(
+                tiles(solved, known("loss"), always("firing", firing)).stream(), scaleTile())
+            .toList();
+  }
+
+  /** How much of the controller's scale the job software's "100 %" is. */
+  private Stream<FigureTile> scaleTile() {
+    if (jobTop.value().isEmpty() || controllerTop.value().isEmpty()) {
+      return Stream.empty();
+    }
+    double share = jobTop.number() / controllerTop.number();
+    return Stream.of(
+        FigureTile.of(Message.of("power.tile.scale"), Amount.of(100 * share, PERCENT, 0))
+            .judged(Power.sameWord(share), Message.of("power.tile.of-controller")));
+  }
+}

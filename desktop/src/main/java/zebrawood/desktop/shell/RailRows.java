@@ -1,0 +1,45 @@
+package zebrawood.desktop.shell;
+
+import java.time.ZoneId;
+import java.util.List;
+import zebrawood.desktop.text.SubjectWords;
+import zebrawood.desktop.text.Text;
+import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.ledger.Standing;
+import zebrawood.ledger.StandingWords;
+import zebrawood.ledger.Station;
+
+/** What the rail says of the stations of the open machine. */
+final class RailRows {
+  private final WorkshopModel workshop;
+
+  RailRows(WorkshopModel workshop) {
+    this.workshop = workshop;
+  }
+
+  /** How many of them hold. */
+  String holding() {
+    var standings = workshop.opened().standings();
+    long holding = standings.values().stream().filter(Standing::holds).count();
+    return Text.of("rail.all", holding, standings.size());
+  }
+
+  List<BeamRail.Row> all() {
+    return workshop.opened().standings().entrySet().stream()
+        .map(e -> row(e.getKey(), e.getValue()))
+        .toList();
+  }
+
+  private BeamRail.Row row(Station station, Standing standing) {
+    ZoneId zone = workshop.clock().getZone();
+    String words = Text.of(StandingWords.of(standing, zone));
+    int onFile = workshop.onFile(station).size();
+    return new BeamRail.Row(
+        station.id(),
+        Text.of(station.phase()),
+        SubjectWords.title(workshop.opened().ledger(), station),
+        Text.of(StandingWords.brief(standing, zone)),
+        onFile == 0 ? words : Text.of("subject.on-file", words, onFile),
+        standing);
+  }
+}

@@ -1,0 +1,164 @@
+package zebrawood.desktop.shell;
+
+import java.util.ArrayList;
+import java.util.List;
+import zebrawood.desktop.command.Command;
+import zebrawood.desktop.station.StationDefinition;
+import zebrawood.desktop.text.DayWords;
+import zebrawood.desktop.text.Text;
+import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.Event;
+import zebrawood.ledger.Ledger;
+import zebrawood.ledger.Recorded;
+import zebrawood.machine.Machine;
+import zebrawood.quantity.DisplayUnits;
+import zebrawood.words.Message;
+
+/** Everything the window can do now, for the palette and the keys. */
+final class ShellCommands {
+  private final Shell shell;
+  private final WorkshopModel workshop;
+  private final List<StationDefinition> definitions;
+  private final PaperDesk paper;
+  private final HelpDesk help;
+  private final Runnable closeWindow;
+
+  ShellCommands(
+      Shell shell,
+      List<StationDefinition> definitions,
+      PaperDesk paper,
+      HelpDesk help,
+      Runnable closeWindow) {
+    this.shell = shell;
+    this.workshop = shell.workshop();
+    this.definitions = definitions;
+    this.paper = paper;
+    this.help = help;
+    this.closeWindow = closeWindow;
+  }
+
+  private void withdraw(Event event) {
+    String words = Text.words().sayKept(event.said());
+    shell.withInitials(
+        () -> workshop.withdraw(event, () -> workshop.say(Text.of("said.event-undone", words))));
+  }
+
+  private void restore(Ledger.Withdrawn withdrawn) {
+    shell.withInitials(() ->
+        workshop.withdraw(
+            withdrawn.withdrawal(), () -> workshop.say(Text.of("said.brought-back"))));
+  }
+
+  private Message said(Recorded line) {
+    return switch (line) {
+      case Entry entry ->
+          Message.of(
+              "command.entry",
+              Text.words().has(entry.stationId() + ".title")
+                  ? Message.of(entry.stationId() + ".title")
+                  : Message.verbatim(entry.stationId()),
+              entry.kind(),
+              DayWords.dayAndTime(entry.time(), workshop.clock().getZone()));
+      case Event event ->
+          Message.of(
+              "command.event",
+              Text.words().sayKept(event.said()),
+              DayWords.dayAndTime(event.time(), workshop.clock().getZone()));
+    };
+  }
+
+  /** Everything the window can do now, in the order the palette lists it. */
+  List<Command> all() {
+    List<Command> all = new ArrayList<>();
+    if (workshop.opened() != null) {
+      all.addAll(openCommands());
+    }
+    all.add(Command.of(Message.of("command.new-machine"), "Ctrl+N", shell::newMachine));
+    all.addAll(displayCommands());
+    all.add(Command.of(Message.of("command.tell"), "F1", help::tell));
+    all.add(Command.of(Message.of("command.initials"), shell::askInitials));
+    all.add(Command.of(Message.of("command.window"), "Ctrl+Q", closeWindow));
+    return all;
+  }
+
+  /** What can be done with the open machine. */
+  private List<Command> openCommands() {
+    List<Command> all = new ArrayList<>();
+    all.add(Command.of(Message.of("command.today"), "Ctrl+Home", () -> shell.show(Shell.TODAY)));
+    if (shell.shown().equals(Shell.TODAY)) {
+      all.add(Command.of(Message.of("command.events"), "F9", shell::toggleEvents));
+    }
+    int number = 1;
+    for (var station : workshop.opened().standings().keySet()) {
+      Message words = Message.of("command.open", station.title());
+      Runnable run = () -> shell.show(station.id());
+      all.add(number <= 9 ? Command.of(words, "Ctrl+" + number, run) : Command.of(words, run));
+      number++;
+    }
+    if (workshop.machinesProperty().get().size() > 1) {
+      all.add(Command.of(Message.of("command.all"), "Ctrl+0", () -> shell.show(Shell.ALL)));
+    }
+    shell
+        .shownSheet()
+        .ifPresent(sheet -> {
+          all.add(Command.of(Message.of("command.primary"), "Ctrl+Enter", sheet::primary));
+          all.add(Command.of(Message.of("command.notebook"), "F9", sheet::toggleNotebook));
+        });
+    all.add(Command.of(Message.of("command.happened"), "Ctrl+E", shell::happened));
+    for (StationDefinition definition : definitions) {
+      if (workshop.opened().standings().containsKey(definition.station())) {
+        all.addAll(definition.commands().apply(shell));
+      }
+    }
+    all.add(Command.of(Message.of("command.handover"), "Ctrl+P", paper::handOver));
+    all.add(Command.of(Message.of("command.machine-card"), paper::machineCard));
+    all.add(
+        Command.of(
+            Message.of("command.change-machine", workshop.opened().machine().name()),
+            shell::changeMachine));
+    all.add(Command.of(Message.of("command.undo"), "Ctrl+U", shell::undoLast));
+    Ledger ledger = workshop.opened().ledger();
+    for (Event event : newest(ledger.events())) {
+      all.add(Command.of(Message.of("command.undo-event", said(event)), () -> withdraw(event)));
+    }
+    for (Ledger.Withdrawn gone : newest(ledger.withdrawn())) {
+      all.add(Command.of(Message.of("command.bring-back", said(gone.what())), () -> restore(gone)));
+    }
+    for (Machine machine : workshop.machinesProperty().get()) {
+      all.add(
+          Command.of(
+              Message.of("command.machine", machine.name()), () -> workshop.choose(machine)));
+    }
+    return all;
+  }
+
+  /** More of them nobody looks through. */
+  private static final int MOST_LISTED = 40;
+
+  private static <T> List<T> newest(List<T> oldestFirst) {
+    return oldestFirst.reversed().stream().limit(MOST_LISTED).toList();
+  }
+
+  private List<Command> displayCommands() {
+    DisplayUnits units = workshop.units();
+    return List.of(
+        Command.of(
+            Message.of("command.unit", Shell.next(units.length())), "Ctrl+I", shell::toggleUnit),
+        Command.of(
+            Message.of("command.temperature", Shell.next(units.temperature())),
+            () -> workshop.unitsProperty().set(units.with(Shell.next(units.temperature())))),
+        Command.of(
+            Message.of("command.speed", Shell.next(units.speed())),
+            () -> workshop.unitsProperty().set(units.with(Shell.next(units.speed())))),
+        Command.of(
+            Message.of("command.interval", Shell.next(units.interval())),
+            () -> workshop.unitsProperty().set(units.with(Shell.next(units.interval())))),
+        Command.of(
+            Message.of(workshop.darkProperty().get() ? "command.light" : "command.dark"),
+            "Ctrl+D",
+            shell::toggleTheme),
+        Command.of(Message.of("command.larger"), "Ctrl+Plus", () -> shell.resize(1)),
+        Command.of(Message.of("command.smaller"), "Ctrl+Minus", () -> shell.resize(-1)));
+  }
+}

@@ -1,0 +1,33 @@
+package zebrawood.desktop.station;
+
+import java.util.Set;
+import java.util.function.Function;
+import zebrawood.measure.Finding;
+import zebrawood.records.json.RecordJson;
+import zebrawood.words.Phrasebook;
+
+/**
+ * One name that {@code solve} answers to.
+ *
+ * @param name as typed after {@code solve}
+ * @param solve one JSON document in, one line of JSON out; throws {@link UnusableReading}
+ */
+public record Solver(String name, Function<String, String> solve) {
+  public static <R extends Record, F extends Finding> Solver of(
+      String name, Class<R> readings, Function<R, F> solver) {
+    return of(name, readings, solver, Set.of());
+  }
+
+  /**
+   * @param nullable fields of the input that may be null but must be there
+   */
+  public static <R extends Record, F extends Finding> Solver of(
+      String name, Class<R> readings, Function<R, F> solver, Set<String> nullable) {
+    return new Solver(
+        name,
+        text ->
+            RecordJson.write(
+                (Record) solver.apply(RecordJson.read(text, readings, nullable)),
+                Phrasebook.ENGLISH));
+  }
+}
