@@ -31,7 +31,7 @@ final class LevelFit {
     this.toleranceMm = toleranceMm;
     this.surface =
         PlaneFit.of(points, p -> -p.gapMm(), Resolution.standardDeviation(gaugeResolutionMm));
-    this.nowMm = Numbers.peakToValley(points.stream().map(p -> -p.gapMm()).toList());
+    this.nowMm = afterMm(p -> 0);
     this.warpMm = Numbers.snap(Numbers.peakToValley(surface.residualsMm()), NOTHING_MM);
   }
 
@@ -51,8 +51,11 @@ final class LevelFit {
 
   /** Highest to lowest of all places, when the bed is raised by this much at each. */
   double afterMm(ToDoubleFunction<GapPoint> riseMm) {
-    return Numbers.peakToValley(
-        points.stream().map(p -> riseMm.applyAsDouble(p) - p.gapMm()).toList());
+    List<Double> heights = new ArrayList<>(points.size());
+    for (GapPoint point : points) {
+      heights.add(riseMm.applyAsDouble(point) - point.gapMm());
+    }
+    return Numbers.peakToValley(heights);
   }
 
   Spot highest() {

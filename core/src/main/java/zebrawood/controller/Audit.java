@@ -68,7 +68,7 @@ public final class Audit {
     LimitsAudit limits = new LimitsAudit(readings.machine(), list);
     SpaceAudit space = new SpaceAudit(readings.machine(), list);
     power.powerWordScale(top, scale);
-    power.laserMode();
+    power.powerFollowsMotion();
     limits.limits(limits.homeCorner());
     space.travel();
     space.units();

@@ -57,7 +57,7 @@ final class PowerAudit {
             Amount.of(scale.saturatesAtPercent(), Quantity.PERCENT, 1));
   }
 
-  void laserMode() {
+  void powerFollowsMotion() {
     Role role = Role.LASER_FOLLOWS_MOTION;
     String wanted = readings.spindle() ? Role.OFF : Role.ON;
     Optional<String> now = list.settings().meaning(role);
@@ -75,7 +75,7 @@ final class PowerAudit {
           role,
           new Value.Word(wanted),
           Severity.ADJUST,
-          Message.of("controller.audit.switch-laser-mode"),
+          Message.of("controller.audit.spindle-ignores-motion"),
           Message.of("controller.audit.with-spindle-stands"));
       list.write(Writes.Rank.SCALE, role, wanted);
     } else {

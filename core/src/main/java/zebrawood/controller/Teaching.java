@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import zebrawood.words.Message;
 
 /**
@@ -69,54 +70,39 @@ public final class Teaching {
 
   private static Map<Role, List<List<String>>> words() {
     Map<Role, List<List<String>>> words = new LinkedHashMap<>();
-    words.put(Role.LASER_FOLLOWS_MOTION, List.of(List.of("laser", "mode"), List.of("follow")));
-    words.put(Role.SOFT_LIMITS, List.of(List.of("soft", "limit")));
-    words.put(Role.HARD_LIMITS, List.of(List.of("hard", "limit"), List.of("end", "switch")));
-    words.put(Role.HOME_CORNER, List.of(List.of("home", "corner"), List.of("homing", "direction")));
-    words.put(Role.HOMING, List.of(List.of("homing"), List.of("home", "enable")));
+    words.put(Role.TRAVEL_X, together("travel x", "reach x", "length x"));
+    words.put(Role.TRAVEL_Y, together("travel y", "reach y", "length y"));
+    words.put(Role.FIELD_SIZE_Y, together("field height", "field depth", "field size y"));
+    words.put(Role.FIELD_SIZE_X, together("field width", "field size", "field side"));
+    words.put(Role.FIELD_OFFSET_X, together("offset x", "shift x"));
+    words.put(Role.FIELD_OFFSET_Y, together("offset y", "shift y"));
+    words.put(Role.FIELD_SCALE_X, together("scale x", "stretch x"));
+    words.put(Role.FIELD_SCALE_Y, together("scale y", "stretch y"));
+    words.put(Role.STEPS_PER_MM_X, together("step x"));
+    words.put(Role.STEPS_PER_MM_Y, together("step y"));
+    words.put(Role.MOST_SPEED_X, together("speed x", "rate x"));
+    words.put(Role.MOST_SPEED_Y, together("speed y", "rate y"));
+    words.put(Role.ACCELERATION_X, together("accel x"));
+    words.put(Role.ACCELERATION_Y, together("accel y"));
+    words.put(Role.HOME_CORNER, together("corner"));
+    words.put(Role.HOMING, together("homing", "reference search"));
+    words.put(Role.HARD_LIMITS, together("limit switch", "end switch", "hard limit"));
+    words.put(Role.SOFT_LIMITS, together("stay inside", "soft limit"));
     words.put(
-        Role.TOP_POWER_WORD,
-        List.of(List.of("max", "power"), List.of("top", "power"), List.of("max", "spindle")));
-    words.put(
-        Role.LEAST_POWER_WORD,
-        List.of(List.of("min", "power"), List.of("least", "power"), List.of("min", "spindle")));
-    words.put(Role.STEPS_PER_MM_X, List.of(List.of("x", "step")));
-    words.put(Role.STEPS_PER_MM_Y, List.of(List.of("y", "step")));
-    words.put(Role.ACCELERATION_X, List.of(List.of("x", "accel")));
-    words.put(Role.ACCELERATION_Y, List.of(List.of("y", "accel")));
-    words.put(
-        Role.MOST_SPEED_X, List.of(List.of("x", "max", "rate"), List.of("x", "max", "speed")));
-    words.put(
-        Role.MOST_SPEED_Y, List.of(List.of("y", "max", "rate"), List.of("y", "max", "speed")));
-    words.put(Role.TRAVEL_X, List.of(List.of("x", "travel")));
-    words.put(Role.TRAVEL_Y, List.of(List.of("y", "travel")));
-    words.put(
-        Role.FIELD_SIZE_Y,
-        List.of(
-            List.of("field", "height"),
-            List.of("field", "depth"),
-            List.of("field", "size", "y"),
-            List.of("work", "area", "y")));
-    words.put(
-        Role.FIELD_SIZE_X,
-        List.of(List.of("field", "size"), List.of("field", "width"), List.of("work", "area")));
-    words.put(Role.LENS_FOCAL_LENGTH, List.of(List.of("lens"), List.of("focal")));
-    words.put(
-        Role.SOURCE_KIND,
-        List.of(List.of("laser", "type"), List.of("source", "type"), List.of("source", "kind")));
-    words.put(
-        Role.LEAST_PULSE_RATE,
-        List.of(List.of("min", "freq"), List.of("min", "pulse", "rate"), List.of("least", "freq")));
-    words.put(
-        Role.MOST_PULSE_RATE,
-        List.of(List.of("max", "freq"), List.of("max", "pulse", "rate"), List.of("top", "freq")));
-    words.put(Role.FIELD_SCALE_X, List.of(List.of("scale", "x")));
-    words.put(Role.FIELD_SCALE_Y, List.of(List.of("scale", "y")));
-    words.put(Role.FIELD_OFFSET_X, List.of(List.of("offset", "x")));
-    words.put(Role.FIELD_OFFSET_Y, List.of(List.of("offset", "y")));
-    words.put(Role.IDLE_DELAY, List.of(List.of("idle")));
-    words.put(Role.REPORT_UNITS, List.of(List.of("report", "inch"), List.of("report", "unit")));
+        Role.TOP_POWER_WORD, together("full power", "highest power", "top power", "max power"));
+    words.put(Role.LEAST_POWER_WORD, together("lowest power", "least power", "min power"));
+    words.put(Role.LASER_FOLLOWS_MOTION, together("power follow", "power speed", "beam motion"));
+    words.put(Role.LENS_FOCAL_LENGTH, together("focal", "lens"));
+    words.put(Role.SOURCE_KIND, together("source kind", "source type", "laser type"));
+    words.put(Role.LEAST_PULSE_RATE, together("lowest freq", "least freq", "min freq", "min rate"));
+    words.put(Role.MOST_PULSE_RATE, together("highest freq", "top freq", "max freq", "max rate"));
+    words.put(Role.REPORT_UNITS, together("report unit", "report inch"));
+    words.put(Role.IDLE_DELAY, together("standstill", "rest after", "idle"));
     return words;
+  }
+
+  private static List<List<String>> together(String... sets) {
+    return Stream.of(sets).map(words -> List.of(words.split(" "))).toList();
   }
 
   /**

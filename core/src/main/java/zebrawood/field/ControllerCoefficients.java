@@ -2,11 +2,9 @@ package zebrawood.field;
 
 import java.util.List;
 import java.util.function.ToDoubleFunction;
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.ArrayRealVector;
-import org.hipparchus.linear.QRDecomposition;
-import org.hipparchus.linear.RealMatrix;
+import java.util.stream.IntStream;
 import zebrawood.field.FieldReadings.Point;
+import zebrawood.measure.LinearFit;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
@@ -78,14 +76,9 @@ public record ControllerCoefficients(
 
   private static double[] fit(
       List<Point> points, double half, ToDoubleFunction<Point> measured, boolean ofX) {
-    RealMatrix design = new Array2DRowRealMatrix(points.size(), TERMS);
-    for (int i = 0; i < points.size(); i++) {
-      design.setRow(i, row(points.get(i), half, ofX));
-    }
-    return new QRDecomposition(design)
-        .getSolver()
-        .solve(new ArrayRealVector(points.stream().mapToDouble(measured).toArray()))
-        .toArray();
+    double[][] design = points.stream().map(p -> row(p, half, ofX)).toArray(double[][]::new);
+    LinearFit fit = LinearFit.of(design, points.stream().mapToDouble(measured).toArray(), 1);
+    return IntStream.range(0, TERMS).mapToDouble(fit::coefficient).toArray();
   }
 
   /** What to type into a controller that has fields for these. */

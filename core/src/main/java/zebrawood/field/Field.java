@@ -23,7 +23,7 @@ import zebrawood.words.Message;
  * <p>In: the field, the instrument, the tolerance, and one square or a grid of marks as commanded
  * and as they are. Out of a square: the scale of each axis, and what the reading error leaves at
  * the field's edge; where that is more than half of the tolerance nothing is decided. Out of a
- * grid: the plain coefficients ({@link PlainFit}) and the smooth map that predicts held-back marks
+ * grid: the plain coefficients ({@link HeadFit}) and the smooth map that predicts held-back marks
  * best ({@link FieldMap}), inverted into a table.
  */
 public final class Field {
@@ -162,14 +162,14 @@ public final class Field {
   /** Of marks, however they were found. */
   static Grid ofGrid(Head head, List<Point> points, Errors errors) {
     FieldMap map = FieldMap.of(points, head.fieldMm, errors.leastMm);
-    PlainFit plain = PlainFit.of(points);
+    HeadFit plain = HeadFit.of(points);
     if (!plain.isAHeads()) {
       throw UnusableReading.of(
           "points",
           Message.of(
               "field.found.size",
-              Message.number(Math.round(1000 * plain.sizeX()) / 1000.0),
-              Message.number(Math.round(1000 * plain.sizeY()) / 1000.0)),
+              Message.number(Math.round(1000 * plain.map().sizeX()) / 1000.0),
+              Message.number(Math.round(1000 * plain.map().sizeY()) / 1000.0)),
           Message.of("field.accepts.size"));
     }
     double half = head.fieldMm / 2;
@@ -196,8 +196,8 @@ public final class Field {
       squares += off * off;
       most = Math.max(most, off);
     }
-    double scaleX = 1 / plain.sizeX();
-    double scaleY = 1 / plain.sizeY();
+    double scaleX = 1 / plain.map().sizeX();
+    double scaleY = 1 / plain.map().sizeY();
     boolean unsure = left > head.toleranceMm / 2;
     Verdict verdict =
         unsure
@@ -207,15 +207,15 @@ public final class Field {
         new OfGrid(
             new Estimate(
                 scaleX,
-                scaleX * Math.hypot(scaleX * map.noiseMm() * plain.errorX(), errors.scaleX)),
+                scaleX * Math.hypot(scaleX * map.noiseMm() * plain.map().errorX(), errors.scaleX)),
             new Estimate(
                 scaleY,
-                scaleY * Math.hypot(scaleY * map.noiseMm() * plain.errorY(), errors.scaleY)),
+                scaleY * Math.hypot(scaleY * map.noiseMm() * plain.map().errorY(), errors.scaleY)),
             edge,
             left,
             advisedSquare(head, Math.max(errors.leastMm, map.noiseMm())),
-            OptionalDouble.of(plain.shiftX()),
-            OptionalDouble.of(plain.shiftY()),
+            OptionalDouble.of(plain.map().shiftX()),
+            OptionalDouble.of(plain.map().shiftY()),
             OptionalDouble.of(plain.rotationMrad()),
             new Estimate(plain.skewMrad(), map.noiseMm() * plain.errorOfSkewMrad()),
             Math.sqrt(squares / points.size()),

@@ -12,6 +12,7 @@ import zebrawood.field.FieldFinding.OfGrid;
 import zebrawood.field.FieldReadings.Point;
 import zebrawood.marks.MarkGrid;
 import zebrawood.marks.MarkGrid.Mark;
+import zebrawood.measure.AffineFit;
 import zebrawood.measure.Picture;
 import zebrawood.measure.UnusableReading;
 import zebrawood.words.Message;
@@ -108,24 +109,19 @@ public final class FieldScan {
       x[i] = marks.get(i).xPx() / scale.pxPerMmX();
       y[i] = -marks.get(i).yPx() / scale.pxPerMmY();
     }
-    double mu = Arrays.stream(u).average().orElseThrow();
-    double mv = Arrays.stream(v).average().orElseThrow();
-    double mx = Arrays.stream(x).average().orElseThrow();
-    double my = Arrays.stream(y).average().orElseThrow();
-    double along = 0;
-    double across = 0;
-    for (int i = 0; i < n; i++) {
-      along += (x[i] - mx) * (u[i] - mu) + (y[i] - my) * (v[i] - mv);
-      across += (x[i] - mx) * (v[i] - mv) - (y[i] - my) * (u[i] - mu);
-    }
-    double length = Math.hypot(along, across);
-    double c = along / length;
-    double s = across / length;
+    AffineFit onto = AffineFit.similarity(new AffineFit.Pairs(x, y, u, v));
+    // Its size is the scan's own: only the turn and the place are taken.
+    double cos = onto.xx() / onto.sizeX();
+    double sin = onto.yx() / onto.sizeX();
+    double middleX = Arrays.stream(x).average().orElseThrow();
+    double middleY = Arrays.stream(y).average().orElseThrow();
+    double toU = onto.x(middleX, middleY);
+    double toV = onto.y(middleX, middleY);
     List<Point> points = new ArrayList<>(n);
     for (int i = 0; i < n; i++) {
-      double dx = x[i] - mx;
-      double dy = y[i] - my;
-      points.add(new Point(u[i], v[i], mu + c * dx - s * dy, mv + s * dx + c * dy));
+      double dx = x[i] - middleX;
+      double dy = y[i] - middleY;
+      points.add(new Point(u[i], v[i], toU + cos * dx - sin * dy, toV + sin * dx + cos * dy));
     }
     return points;
   }

@@ -2,6 +2,7 @@ package zebrawood.field;
 
 import java.util.List;
 import zebrawood.field.PointerReadings.Mark;
+import zebrawood.measure.AffineFit;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
@@ -10,54 +11,41 @@ import zebrawood.words.Message;
 
 /**
  * Offset, scale and rotation of the red pointer: the similarity that takes its places nearest to
- * the marks, by least squares (B. K. P. Horn, Journal of the Optical Society of America A 4, 629,
- * 1987, in the plane).
+ * the marks.
  */
 public final class RedPointer {
   /** A pointer is within when it is off by no more than so many steps of the reading. */
   private static final double STEPS_ALLOWED = 2;
 
-  private static final double FAR_LEFT = 3;
+  /** More is left where a mark was misread. */
+  private static final double MOST_RMS_STEPS = 3;
 
   private RedPointer() {}
 
   public static PointerFinding solve(PointerReadings readings) {
     List<Mark> marks = readings.marks();
-    double px = marks.stream().mapToDouble(Mark::pointerXMm).average().orElseThrow();
-    double py = marks.stream().mapToDouble(Mark::pointerYMm).average().orElseThrow();
-    double mx = marks.stream().mapToDouble(Mark::xMm).average().orElseThrow();
-    double my = marks.stream().mapToDouble(Mark::yMm).average().orElseThrow();
-    double along = 0;
-    double across = 0;
-    double squares = 0;
-    for (Mark m : marks) {
-      double u = m.pointerXMm() - px;
-      double v = m.pointerYMm() - py;
-      double dx = m.xMm() - mx;
-      double dy = m.yMm() - my;
-      along += u * dx + v * dy;
-      across += u * dy - v * dx;
-      squares += u * u + v * v;
-    }
-    double a = along / squares;
-    double b = across / squares;
-    double offsetX = mx - a * px + b * py;
-    double offsetY = my - b * px - a * py;
+    AffineFit map =
+        AffineFit.similarity(
+            new AffineFit.Pairs(
+                marks.stream().mapToDouble(Mark::pointerXMm).toArray(),
+                marks.stream().mapToDouble(Mark::pointerYMm).toArray(),
+                marks.stream().mapToDouble(Mark::xMm).toArray(),
+                marks.stream().mapToDouble(Mark::yMm).toArray()));
     double left = 0;
     double farthest = 0;
     for (Mark m : marks) {
-      double x = offsetX + a * m.pointerXMm() - b * m.pointerYMm();
-      double y = offsetY + b * m.pointerXMm() + a * m.pointerYMm();
-      left += (x - m.xMm()) * (x - m.xMm()) + (y - m.yMm()) * (y - m.yMm());
+      double x = map.x(m.pointerXMm(), m.pointerYMm()) - m.xMm();
+      double y = map.y(m.pointerXMm(), m.pointerYMm()) - m.yMm();
+      left += x * x + y * y;
       farthest = Math.max(farthest, Math.hypot(m.pointerXMm() - m.xMm(), m.pointerYMm() - m.yMm()));
     }
     double rms = Math.sqrt(left / marks.size());
-    double turned = 1000 * Math.atan2(b, a);
+    double turned = 1000 * map.turnOfX();
     boolean within = farthest <= STEPS_ALLOWED * readings.resolutionMm();
     return new PointerFinding(
-        offsetX,
-        offsetY,
-        Math.hypot(a, b),
+        map.shiftX(),
+        map.shiftY(),
+        map.sizeX(),
         turned,
         farthest,
         rms,
@@ -68,13 +56,13 @@ public final class RedPointer {
                     .because("field.pointer.leave.why", Amount.mm(farthest, 2))
                 : Advice.act(
                         "field.pointer.move",
-                        Message.bare(Amount.mm(offsetX, 2)),
-                        Amount.mm(offsetY, 2))
+                        Message.bare(Amount.mm(map.shiftX(), 2)),
+                        Amount.mm(map.shiftY(), 2))
                     .because(
                         "field.pointer.move.why",
-                        Amount.of(Math.hypot(a, b), Quantity.NUMBER, 4),
+                        Amount.of(map.sizeX(), Quantity.NUMBER, 4),
                         Amount.of(turned, Quantity.ANGLE, 1))),
-        rms > FAR_LEFT * readings.resolutionMm()
+        rms > MOST_RMS_STEPS * readings.resolutionMm()
             ? List.of(Message.of("field.pointer.left", Amount.mm(rms, 2)))
             : List.of());
   }

@@ -1,5 +1,8 @@
 package zebrawood.measure;
 
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
@@ -82,6 +85,13 @@ public final class LinearFit {
     return covariance;
   }
 
+  /** Of all coefficients with one another, row by row. */
+  public List<List<Double>> covariances() {
+    return Arrays.stream(covariance().getData())
+        .map(row -> Arrays.stream(row).boxed().toList())
+        .toList();
+  }
+
   public double coefficient(int index) {
     return coefficients.getEntry(index);
   }
@@ -100,7 +110,11 @@ public final class LinearFit {
 
   /** Reading less fit, in the order of the readings. */
   public List<Double> residuals() {
-    return java.util.Arrays.stream(residuals.toArray()).boxed().toList();
+    List<Double> all = new ArrayList<>(residuals.getDimension());
+    for (int i = 0; i < residuals.getDimension(); i++) {
+      all.add(residuals.getEntry(i));
+    }
+    return Collections.unmodifiableList(all);
   }
 
   public int degreesOfFreedom() {

@@ -1,15 +1,10 @@
 package zebrawood.power;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.ArrayRealVector;
-import org.hipparchus.linear.DecompositionSolver;
-import org.hipparchus.linear.QRDecomposition;
-import org.hipparchus.linear.RealMatrix;
-import org.hipparchus.linear.RealVector;
+import java.util.stream.IntStream;
+import zebrawood.measure.LinearFit;
 import zebrawood.measure.Resolution;
 
 /**
@@ -33,9 +28,6 @@ public final class CurveFit {
   /** The readings that count, with their errors. */
   private record Weighed(double[] x, double[] y, double[] error) {}
 
-  /** Coefficients of 1, x, x², with their covariance for errors of one. */
-  private record Solved(double[] coefficients, double[][] covariance, double chiSquare) {}
-
   /**
    * @param points percentages and values in any unit
    * @param resolution of the instrument, in the values' unit
@@ -57,46 +49,40 @@ public final class CurveFit {
             lit.stream()
                 .mapToDouble(p -> Math.hypot(error, scatterPercent / 100 * p.value()))
                 .toArray());
-    Solved straight = solve(all, 2);
-    Solved taken = straight;
+    LinearFit straight = solve(all, 2);
+    LinearFit taken = straight;
     OptionalDouble bend = OptionalDouble.empty();
     if (n >= ENOUGH_TO_FLATTEN) {
-      Solved bent = solve(all, 3);
-      double scatter = Math.max(1, bent.chiSquare / Math.max(1, n - 3));
-      bend = OptionalDouble.of(Math.sqrt(bent.covariance[2][2] * scatter));
-      taken = bent.coefficients[2] < 0 ? bent : straight;
+      LinearFit bent = solve(all, 3);
+      bend = OptionalDouble.of(bent.estimate(2).uncertainty());
+      taken = bent.coefficient(2) < 0 ? bent : straight;
     }
-    int freedom = n - taken.covariance.length;
-    double misfit = freedom > 0 ? Math.max(1, taken.chiSquare / freedom) : 1;
     FittedCurve curve =
         new FittedCurve(
-            Arrays.stream(taken.coefficients).boxed().toList(),
-            Arrays.stream(taken.covariance)
-                .map(row -> Arrays.stream(row).map(v -> v * misfit).boxed().toList())
-                .toList(),
+            coefficients(taken),
+            taken.covariances(),
             points.stream().mapToDouble(CurvePoint::percent).min().orElseThrow(),
             points.stream().mapToDouble(CurvePoint::percent).max().orElseThrow(),
             bend);
     return curve.rises() ? Optional.of(curve) : Optional.empty();
   }
 
-  private static Solved solve(Weighed data, int terms) {
+  /** Of 1, x and x²; a straight line has none of the last. */
+  private static List<Double> coefficients(LinearFit fit) {
+    int terms = fit.covariances().size();
+    return IntStream.range(0, 3).mapToObj(i -> i < terms ? fit.coefficient(i) : 0.0).toList();
+  }
+
+  private static LinearFit solve(Weighed data, int terms) {
     int n = data.x.length;
-    RealMatrix design = new Array2DRowRealMatrix(n, terms);
-    RealVector seen = new ArrayRealVector(n);
+    double[][] design = new double[n][terms];
+    double[] seen = new double[n];
     for (int i = 0; i < n; i++) {
       for (int k = 0; k < terms; k++) {
-        design.setEntry(i, k, Math.pow(data.x[i], k) / data.error[i]);
+        design[i][k] = Math.pow(data.x[i], k) / data.error[i];
       }
-      seen.setEntry(i, data.y[i] / data.error[i]);
+      seen[i] = data.y[i] / data.error[i];
     }
-    DecompositionSolver solver = new QRDecomposition(design).getSolver();
-    RealVector found = solver.solve(seen);
-    double chiSquare = design.operate(found).subtract(seen).getNorm();
-    RealMatrix inverse = solver.getInverse();
-    double[] coefficients = new double[3];
-    System.arraycopy(found.toArray(), 0, coefficients, 0, terms);
-    return new Solved(
-        coefficients, inverse.multiplyTransposed(inverse).getData(), chiSquare * chiSquare);
+    return LinearFit.of(design, seen, 1);
   }
 }

@@ -1,5 +1,6 @@
 package zebrawood.quantity;
 
+import java.util.List;
 import java.util.Locale;
 
 /** Figures made ready to be shown or compared. */
@@ -51,8 +52,16 @@ public final class Numbers {
   }
 
   /** Highest less lowest. */
-  public static double peakToValley(java.util.List<Double> values) {
-    return values.stream().mapToDouble(d -> d).max().orElse(0)
-        - values.stream().mapToDouble(d -> d).min().orElse(0);
+  public static double peakToValley(List<Double> values) {
+    if (values.isEmpty()) {
+      return 0;
+    }
+    double highest = Double.NEGATIVE_INFINITY;
+    double lowest = Double.POSITIVE_INFINITY;
+    for (double value : values) {
+      highest = Math.max(highest, value);
+      lowest = Math.min(lowest, value);
+    }
+    return highest - lowest;
   }
 }

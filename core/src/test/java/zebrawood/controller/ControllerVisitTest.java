@@ -396,7 +396,7 @@ class ControllerVisitTest {
     ControllerFinding f = Audit.solve(spindle);
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(f.writes()).extracting(Write::line).containsExactly("set top 24000", "set follow 0");
-    assertThat(f.advice(ENGLISH)).anyMatch(a -> a.startsWith("Switch the laser mode off"));
+    assertThat(f.advice(ENGLISH)).anyMatch(a -> a.startsWith("Let power not follow the motion"));
     assertThat(Audit.solve(laser).verdict()).isEqualTo(Verdict.WITHIN);
   }
 }

@@ -6,14 +6,13 @@ import java.nio.file.Path;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.text.Text;
 
 /** F1 tells about whatever has the focus, over a card too, and the palette finds what is told. */
 class AboutWindowTest extends WindowTest {
   @Override
   protected void prepare(Path workshopFile) {
-    DemoWorkshop.write(workshopFile, clock.instant());
+    DemoCopy.write(workshopFile, clock.instant());
   }
 
   private String told() {

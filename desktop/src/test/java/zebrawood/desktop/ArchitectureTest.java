@@ -2,22 +2,30 @@ package zebrawood.desktop;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import zebrawood.desktop.stations.StationList;
 
 @AnalyzeClasses(packages = "zebrawood", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
-  private static final String[] STATIONS = {
-    "zebrawood.desktop.site",
-    "zebrawood.desktop.cooling",
-    "zebrawood.desktop.start",
-    "zebrawood.desktop.controller",
-    "zebrawood.desktop.mirrors",
-    "zebrawood.desktop.bed"
-  };
+  private static final String[] STATIONS =
+      StationList.ALL.stream()
+          .map(d -> "zebrawood.desktop." + d.station().id())
+          .toArray(String[]::new);
+
+  /** More lines of one class are two classes. */
+  private static final int MOST_LINES = 450;
 
   @ArchTest
   static final ArchRule onlyTheDesktopHasAScreen =
@@ -37,7 +45,7 @@ class ArchitectureTest {
           .or()
           .haveSimpleNameEndingWith("Form")
           .or()
-          .resideInAPackage("zebrawood.desktop.form..")
+          .resideInAnyPackage("zebrawood.desktop.form..", "zebrawood.desktop.station..")
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage("javafx.scene..", "javafx.stage..")
@@ -91,6 +99,36 @@ class ArchitectureTest {
     public String getDescription() {
       return "stations of the desktop";
     }
+  }
+
+  @ArchTest
+  static final ArchRule packagesKnowOneAnotherInOneDirection =
+      com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices()
+          .matching("zebrawood.desktop.(*)..")
+          .should()
+          .beFreeOfCycles()
+          .because("a newcomer reads one package without the next");
+
+  @Test
+  void everyStationHasItsPackage() {
+    assertThat(STATIONS)
+        .hasSameSizeAs(StationList.ALL)
+        .allSatisfy(name -> assertThat(Path.of("src/main/java", name.split("\\."))).isDirectory());
+  }
+
+  @Test
+  void noClassIsLong() throws IOException {
+    List<String> tooLong = new ArrayList<>();
+    for (String module : List.of("core", "records", "devices", "desktop")) {
+      try (Stream<Path> all = Files.walk(Path.of("../" + module + "/src/main/java"))) {
+        for (Path file : all.filter(f -> f.toString().endsWith(".java")).toList()) {
+          if (Files.readAllLines(file).size() > MOST_LINES) {
+            tooLong.add(file.getFileName().toString());
+          }
+        }
+      }
+    }
+    assertThat(tooLong).isEmpty();
   }
 
   @ArchTest

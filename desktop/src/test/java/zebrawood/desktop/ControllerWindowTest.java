@@ -22,7 +22,6 @@ import zebrawood.controller.Settings;
 import zebrawood.desktop.controller.CornerIfKnown;
 import zebrawood.desktop.controller.IfKnown;
 import zebrawood.desktop.controller.StandInFault;
-import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.devices.controller.Faults;
 import zebrawood.devices.controller.ServedController;
 import zebrawood.devices.controller.SimulatedController;
@@ -60,7 +59,7 @@ class ControllerWindowTest extends WindowTest {
 
   @Override
   protected void prepare(Path workshopFile) {
-    DemoWorkshop.write(workshopFile, clock.instant());
+    DemoCopy.write(workshopFile, clock.instant());
     try (Workshop workshop = ((Opening.Opened) Workshop.open(workshopFile)).workshop()) {
       // Small, so that its head is soon at every corner.
       workshop.record(
@@ -459,7 +458,7 @@ class ControllerWindowTest extends WindowTest {
       ((ComboBox<?>) node("#controller-port")).getEditor().setText("127.0.0.1:" + served.port());
       return null;
     });
-    read("beam top = 1000");
+    read("beam top = 600");
     assertThat(page()).contains("as after a reset");
     assertThat(words("#snapshot-differences")).contains("stay inside: no, was yes");
     press("#controller-restore");

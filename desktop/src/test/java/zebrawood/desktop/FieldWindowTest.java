@@ -16,7 +16,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.field.FieldModel;
 import zebrawood.desktop.field.FieldWay;
 import zebrawood.ledger.Entry;
@@ -29,7 +28,7 @@ class FieldWindowTest extends WindowTest {
 
   @Override
   protected void prepare(Path workshopFile) {
-    DemoWorkshop.write(workshopFile, clock.instant());
+    DemoCopy.write(workshopFile, clock.instant());
   }
 
   private boolean told(String words) {

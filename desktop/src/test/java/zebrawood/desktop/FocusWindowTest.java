@@ -17,7 +17,6 @@ import javafx.scene.layout.Region;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
-import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.focus.FocusModel;
 import zebrawood.desktop.focus.FocusWay;
 import zebrawood.desktop.focus.TableScale;
@@ -35,7 +34,7 @@ import zebrawood.measure.Verdict;
 class FocusWindowTest extends WindowTest {
   @Override
   protected void prepare(Path workshopFile) {
-    DemoWorkshop.write(workshopFile, clock.instant());
+    DemoCopy.write(workshopFile, clock.instant());
   }
 
   @SuppressWarnings("unchecked")

@@ -8,13 +8,12 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import zebrawood.desktop.demo.DemoWorkshop;
 
 /** Confirmed means kept: nothing that was typed goes while the disk takes nothing. */
 class FullDiskWindowTest extends WindowTest {
   @Override
   protected void prepare(Path workshopFile) {
-    DemoWorkshop.write(workshopFile, clock.instant());
+    DemoCopy.write(workshopFile, clock.instant());
   }
 
   private void run(String statement) {

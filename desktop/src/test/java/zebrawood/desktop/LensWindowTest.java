@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.lens.LensModel;
 import zebrawood.ledger.EntryKind;
 
@@ -13,7 +12,7 @@ import zebrawood.ledger.EntryKind;
 class LensWindowTest extends WindowTest {
   @Override
   protected void prepare(Path workshopFile) {
-    DemoWorkshop.write(workshopFile, clock.instant());
+    DemoCopy.write(workshopFile, clock.instant());
   }
 
   @Test

@@ -7,7 +7,6 @@ import java.util.List;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.EventKind;
@@ -18,7 +17,7 @@ import zebrawood.mirrors.MirrorStation;
 class MirrorWindowTest extends WindowTest {
   @Override
   protected void prepare(Path workshopFile) {
-    DemoWorkshop.write(workshopFile, clock.instant());
+    DemoCopy.write(workshopFile, clock.instant());
   }
 
   private List<Entry> entries() {

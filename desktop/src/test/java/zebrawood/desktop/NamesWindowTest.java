@@ -14,7 +14,6 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.machine.Machine;
 
 /** Whatever can have the focus has a name for those who do not see it, in every view. */
@@ -24,7 +23,7 @@ class NamesWindowTest extends WindowTest {
 
   @Override
   protected void prepare(Path workshopFile) {
-    DemoWorkshop.write(workshopFile, clock.instant());
+    DemoCopy.write(workshopFile, clock.instant());
   }
 
   private static Stream<Node> all(Node node) {

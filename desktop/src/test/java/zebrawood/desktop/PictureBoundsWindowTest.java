@@ -14,7 +14,6 @@ import javafx.scene.Parent;
 import javafx.scene.control.Labeled;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
-import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
@@ -42,7 +41,7 @@ class PictureBoundsWindowTest extends WindowTest {
 
   @Override
   protected void prepare(Path workshopFile) {
-    DemoWorkshop.write(workshopFile, clock.instant());
+    DemoCopy.write(workshopFile, clock.instant());
   }
 
   private record Placed(String words, Bounds at) {}

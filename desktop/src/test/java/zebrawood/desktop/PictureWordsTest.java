@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.station.Practice;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
@@ -162,7 +161,7 @@ class PictureWordsTest {
             .findFirst()
             .orElseThrow();
     Path file = Files.createTempDirectory("zebrawood-picture").resolve("demo.zebrawood");
-    DemoWorkshop.write(file, Instant.parse("2026-05-04T08:00:00Z"));
+    DemoCopy.write(file, Instant.parse("2026-05-04T08:00:00Z"));
     List<String> wrong = new ArrayList<>();
     int pictures = 0;
     try (Workshop workshop = ((Opening.Opened) Workshop.open(file)).workshop()) {

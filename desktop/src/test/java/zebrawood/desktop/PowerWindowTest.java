@@ -15,7 +15,6 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
-import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.power.CurveWay;
 import zebrawood.desktop.power.PowerModel;
 import zebrawood.desktop.power.PowerWay;
@@ -30,7 +29,7 @@ class PowerWindowTest extends WindowTest {
 
   @Override
   protected void prepare(Path workshopFile) {
-    DemoWorkshop.write(workshopFile, clock.instant());
+    DemoCopy.write(workshopFile, clock.instant());
   }
 
   private List<Entry> entries() {

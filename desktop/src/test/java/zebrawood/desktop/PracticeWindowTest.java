@@ -8,13 +8,12 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import zebrawood.desktop.demo.DemoWorkshop;
 
 /** A practice in which something else is done than is advised, and what it says of it. */
 class PracticeWindowTest extends WindowTest {
   @Override
   protected void prepare(Path workshopFile) {
-    DemoWorkshop.write(workshopFile, clock.instant());
+    DemoCopy.write(workshopFile, clock.instant());
   }
 
   private void begin(String station) {

@@ -20,7 +20,6 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
-import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.text.Text;
 import zebrawood.machine.Machine;
 import zebrawood.words.Phrasebook;
@@ -53,7 +52,7 @@ class PseudoLanguageWindowTest extends WindowTest {
   @Override
   protected void prepare(Path workshopFile) {
     Text.use(Phrasebook.pseudo());
-    DemoWorkshop.write(workshopFile, clock.instant());
+    DemoCopy.write(workshopFile, clock.instant());
   }
 
   @AfterEach

@@ -7,7 +7,6 @@ import java.util.List;
 import javafx.scene.control.TitledPane;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Standing;
@@ -17,7 +16,7 @@ import zebrawood.site.SiteStation;
 class SiteWindowTest extends WindowTest {
   @Override
   protected void prepare(Path workshopFile) {
-    DemoWorkshop.write(workshopFile, clock.instant());
+    DemoCopy.write(workshopFile, clock.instant());
   }
 
   private List<Entry> entries() {

@@ -13,7 +13,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.ledger.Entry;
 import zebrawood.machine.Fitting;
 import zebrawood.start.StartStation;
@@ -24,7 +23,7 @@ class StartWindowTest extends WindowTest {
 
   @Override
   protected void prepare(Path workshopFile) {
-    DemoWorkshop.write(workshopFile, clock.instant());
+    DemoCopy.write(workshopFile, clock.instant());
   }
 
   private List<Entry> entries() {

@@ -9,7 +9,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.sample.SampleModel;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.stations.StationList;
@@ -25,7 +24,7 @@ class SubjectsWindowTest extends WindowTest {
 
   @Override
   protected void prepare(Path workshopFile) {
-    DemoWorkshop.write(workshopFile, clock.instant());
+    DemoCopy.write(workshopFile, clock.instant());
   }
 
   /** A machine of which nobody said which lens is on it. */

@@ -274,9 +274,7 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
   @Override
   protected Optional<Message> waitsFor() {
     int more = LEAST_PLACES - read().size();
-    return more <= 0
-        ? Optional.empty()
-        : Optional.of(more == 1 ? Message.of("bed.wait.one") : Message.of("bed.wait.more", more));
+    return more <= 0 ? Optional.empty() : Optional.of(Message.of("bed.wait.more", more));
   }
 
   @Override

@@ -143,8 +143,7 @@ final class SettingLines {
     if (writes > 0) {
       steps.add(
           Step.of(
-              Message.of(
-                  writes == 1 ? "controller.step.write-one" : "controller.step.write", writes),
+              Message.of("controller.step.write", writes),
               Message.of("controller.step.write.why")));
     }
     Set<Advice> written = Collections.newSetFromMap(new IdentityHashMap<>());

@@ -17,6 +17,9 @@ import zebrawood.words.Message;
 /** Practice on a simulated source whose job program and controller do not agree on "100 %". */
 final class WordsPractice
     extends Practice<PowerModel, StandInWordSource, PowerReadings, PowerFinding> {
+  private static final double SMALL_TOP = 400;
+  private static final double LARGE_TOP = 1600;
+
   private static final double USUAL_KHZ = 40;
   private static final double USUAL_NS = 100;
 
@@ -27,8 +30,8 @@ final class WordsPractice
   @Override
   protected StandInWordSource make(long number) {
     Random random = new Random(number);
-    double controller = random.nextBoolean() ? 1000 : 255;
-    double job = controller == 1000 ? 255 : 1000;
+    double controller = random.nextBoolean() ? SMALL_TOP : LARGE_TOP;
+    double job = controller == SMALL_TOP ? LARGE_TOP : SMALL_TOP;
     return new StandInWordSource(controller, job, usualKhz(), number);
   }
 

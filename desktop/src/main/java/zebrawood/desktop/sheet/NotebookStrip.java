@@ -55,8 +55,7 @@ final class NotebookStrip extends HBox {
       trend.getChildren().add(Trend.small(measured, TREND_WIDTH, TREND_HEIGHT));
     }
     trend.setManaged(measured.size() > 1);
-    open.setText(
-        Text.of(entries.size() == 1 ? "notebook.open-one" : "notebook.open", entries.size()));
+    open.setText(Text.of("notebook.open", entries.size()));
   }
 
   private static Optional<Entry> last(List<Entry> entries, EntryKind kind) {

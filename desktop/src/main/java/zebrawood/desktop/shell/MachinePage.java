@@ -173,7 +173,7 @@ final class MachinePage extends BorderPane {
     if (others == 0) {
       return Text.of("today.all-hold");
     }
-    String need = others == 1 ? Text.of("today.need-one") : Text.of("today.need-many", others);
+    String need = Text.of("today.need-many", others);
     String rest =
         switch ((int) holding) {
           case 0 -> "";

@@ -3,14 +3,9 @@ package zebrawood.desktop.solve;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.PrintStream;
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
-import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.slf4j.LoggerFactory;
 import zebrawood.desktop.station.Solver;
 import zebrawood.measure.UnusableReading;
@@ -25,12 +20,6 @@ public final class SolveCommand {
 
   /** Bytes of a document; the largest image's readings are far below. */
   static final int MOST_BYTES = 64 * 1024 * 1024;
-
-  /** Lines solved side by side before they are written in order, and their bytes. */
-  private static final int BATCH = 4096;
-
-  private static final int BATCH_BYTES = 16 * 1024 * 1024;
-  private static final int WORTH_SHARING = 32;
 
   private final List<Solver> solvers;
   private final int mostBytes;
@@ -72,7 +61,8 @@ public final class SolveCommand {
       throws IOException {
     byte[] bytes = in.readNBytes(mostBytes + 1);
     try {
-      out.println(answer(solver, new BoundedLines.Line(bytes, bytes.length > mostBytes)));
+      out.writeBytes(answer(solver, new BoundedLines.Line(bytes, bytes.length > mostBytes)));
+      out.println();
       return FOUND;
     } catch (UnusableReading e) {
       err.println(e.getMessage());
@@ -82,20 +72,18 @@ public final class SolveCommand {
 
   private int many(Solver solver, InputStream in, PrintStream out) throws IOException {
     BoundedLines lines = new BoundedLines(in, mostBytes);
-    List<BoundedLines.Line> batch = new ArrayList<>();
-    long bytes = 0;
-    for (var line = lines.next(); line.isPresent(); line = lines.next()) {
-      if (line.get().tooLong() || !blank(line.get().bytes())) {
-        batch.add(line.get());
-        bytes += line.get().bytes().length;
+    try (OrderedAnswers answers = new OrderedAnswers(line -> answerOrRefusal(solver, line), out)) {
+      for (var line = lines.next(); line.isPresent(); line = lines.next()) {
+        if (line.get().tooLong() || !blank(line.get().bytes())) {
+          answers.add(line.get());
+        }
+        // Somebody who types line by line waits for each answer; a file is read ahead.
+        if (!lines.ready()) {
+          answers.writeAll();
+        }
       }
-      // Somebody who types line by line waits for each answer; a file is read ahead.
-      if (batch.size() == BATCH || bytes > BATCH_BYTES || !lines.ready()) {
-        write(solver, batch, out);
-        bytes = 0;
-      }
+      answers.writeAll();
     }
-    write(solver, batch, out);
     return FOUND;
   }
 
@@ -108,36 +96,23 @@ public final class SolveCommand {
     return true;
   }
 
-  private void write(Solver solver, List<BoundedLines.Line> batch, PrintStream out) {
-    Stream<BoundedLines.Line> lines =
-        batch.size() > WORTH_SHARING ? batch.parallelStream() : batch.stream();
-    lines.map(line -> answerOrRefusal(solver, line)).toList().forEach(out::println);
-    out.flush();
-    batch.clear();
-  }
-
-  private String answerOrRefusal(Solver solver, BoundedLines.Line line) {
+  private byte[] answerOrRefusal(Solver solver, BoundedLines.Line line) {
     try {
       return answer(solver, line);
     } catch (UnusableReading e) {
-      return RecordJson.write(new Refusal(e.getMessage()));
+      return RecordJson.writeBytes(new Refusal(e.getMessage()), Phrasebook.ENGLISH);
     }
   }
 
   /**
    * @throws UnusableReading whatever is wrong with the line
    */
-  private String answer(Solver solver, BoundedLines.Line line) {
+  private byte[] answer(Solver solver, BoundedLines.Line line) {
     if (line.tooLong()) {
       throw refused("solve.too-long", Message.of("solve.at-most", mostBytes));
     }
     try {
-      return solver
-          .solve()
-          .apply(
-              StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(line.bytes())).toString());
-    } catch (CharacterCodingException e) {
-      throw refused("solve.not-utf-8", Message.of("solve.one-object"));
+      return solver.solve().apply(line.bytes());
     } catch (UnusableReading e) {
       throw e;
     } catch (RuntimeException | StackOverflowError e) {

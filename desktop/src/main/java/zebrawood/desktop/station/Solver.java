@@ -10,9 +10,10 @@ import zebrawood.words.Phrasebook;
  * One name that {@code solve} answers to.
  *
  * @param name as typed after {@code solve}
- * @param solve one JSON document in, one line of JSON out; throws {@link UnusableReading}
+ * @param solve one JSON document in, one line of JSON out, both UTF-8; throws {@link
+ *     UnusableReading}
  */
-public record Solver(String name, Function<String, String> solve) {
+public record Solver(String name, Function<byte[], byte[]> solve) {
   public static <R extends Record, F extends Finding> Solver of(
       String name, Class<R> readings, Function<R, F> solver) {
     return of(name, readings, solver, Set.of());
@@ -25,9 +26,9 @@ public record Solver(String name, Function<String, String> solve) {
       String name, Class<R> readings, Function<R, F> solver, Set<String> nullable) {
     return new Solver(
         name,
-        text ->
-            RecordJson.write(
-                (Record) solver.apply(RecordJson.read(text, readings, nullable)),
+        utf8 ->
+            RecordJson.writeBytes(
+                (Record) solver.apply(RecordJson.read(utf8, readings, nullable)),
                 Phrasebook.ENGLISH));
   }
 }

@@ -57,7 +57,7 @@ class BedModelTest {
   void adviceFollowsEveryKeystroke() {
     assertThat(waitsFor(work)).isEqualTo("3 more places");
     read(work, "6", "6.6");
-    assertThat(waitsFor(work)).isEqualTo("one more place");
+    assertThat(waitsFor(work)).isEqualTo("1 more place");
     read(work, "6", "6.6", "6.3");
     assertThat(work.steps(found(work)).getFirst().big()).isEqualTo("Read the other places");
     read(work, "6", "6.6", "6.3", "6.9");

@@ -126,7 +126,7 @@ class ControllerSessionTest {
   void aShotEndsWithTheModeOn() {
     AtomicReference<TestShot.Outcome> outcome = new AtomicReference<>();
     session.shot(PORT, new TestShot.Order(0.01, Duration.ofMillis(50)), outcome::set, b -> {});
-    assertThat(await(outcome)).isEqualTo(new TestShot.Outcome.Fired(10));
+    assertThat(await(outcome)).isEqualTo(new TestShot.Outcome.Fired(6));
     assertThat(controller.settings().is(Role.LASER_FOLLOWS_MOTION, Role.ON)).isTrue();
   }
 

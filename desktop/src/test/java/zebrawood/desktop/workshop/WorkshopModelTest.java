@@ -19,8 +19,8 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.bed.BedStation;
+import zebrawood.desktop.DemoCopy;
 import zebrawood.desktop.Models;
-import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.EventKind;
@@ -42,7 +42,7 @@ class WorkshopModelTest {
   @BeforeEach
   void open() {
     file = folder.resolve("w.zebrawood");
-    DemoWorkshop.write(file, clock.instant());
+    DemoCopy.write(file, clock.instant());
     model = start();
   }
 

@@ -17,7 +17,7 @@ import zebrawood.controller.Talk;
 import zebrawood.controller.Write;
 
 /**
- * A controller that is not there, in any dialect: it takes bytes, keeps them in a buffer of 128,
+ * A controller that is not there, in any dialect: it takes bytes, keeps some hundred in a buffer,
  * works through its lines in its own time, and answers.
  *
  * <p>Knows settings, state, homing, moves, power words, a wait, alarms. Time is told to it; between
@@ -26,9 +26,9 @@ import zebrawood.controller.Write;
  * cancel and stop are taken at once, whatever it does.
  */
 public final class SimulatedController {
-  private static final int BUFFER = 128;
-  private static final int LONGEST_LINE = 80;
-  private static final double HOMING_MM_S = 250;
+  private static final int BUFFER = 360;
+  private static final int LONGEST_LINE = 110;
+  private static final double HOMING_MM_S = 160;
 
   /** Why it refuses; the first refusals of a dialect mean these. */
   private enum Refusal {
@@ -312,10 +312,10 @@ public final class SimulatedController {
       alarm(NO_SWITCH);
       return;
     }
-    double way = Math.hypot(frame.widthMm, frame.depthMm);
-    move(0, 0, way / HOMING_MM_S);
+    // One axis after the other, from wherever the head was left.
+    move(0, 0, (frame.widthMm + frame.depthMm) / HOMING_MM_S);
     homed = true;
-    sayAt(talk.ends().getFirst() + endOfLine, busyUntil);
+    out.say(talk.ends().getFirst() + endOfLine, busyUntil);
   }
 
   private void go(Map<String, String> words) {
@@ -363,7 +363,7 @@ public final class SimulatedController {
       done();
     } else if (wait.isPresent() && number(wait.get().get("seconds")) >= 0) {
       busyFor(number(wait.get().get("seconds")), Doing.WAITING);
-      sayAt(talk.ends().getFirst() + endOfLine, busyUntil);
+      out.say(talk.ends().getFirst() + endOfLine, busyUntil);
     } else {
       refuse(Refusal.UNKNOWN);
     }
@@ -386,11 +386,7 @@ public final class SimulatedController {
   }
 
   private void say(String text) {
-    sayAt(text, now);
-  }
-
-  private void sayAt(String text, long at) {
-    out.say(text, at);
+    out.say(text, now);
   }
 
   /** The next byte that is there at this moment; -1 when none is. */

@@ -18,17 +18,17 @@ final class SimulatedMemory {
   /** What it is shipped with. */
   private static final Map<Role, String> SHIPPED_NUMBERS =
       Map.ofEntries(
-          Map.entry(Role.TOP_POWER_WORD, "1000"),
+          Map.entry(Role.TOP_POWER_WORD, "600"),
           Map.entry(Role.LEAST_POWER_WORD, "0"),
-          Map.entry(Role.TRAVEL_X, "200.000"),
-          Map.entry(Role.TRAVEL_Y, "200.000"),
-          Map.entry(Role.STEPS_PER_MM_X, "250.000"),
-          Map.entry(Role.STEPS_PER_MM_Y, "250.000"),
-          Map.entry(Role.MOST_SPEED_X, "500.000"),
-          Map.entry(Role.MOST_SPEED_Y, "500.000"),
-          Map.entry(Role.ACCELERATION_X, "10.000"),
-          Map.entry(Role.ACCELERATION_Y, "10.000"),
-          Map.entry(Role.IDLE_DELAY, "25"));
+          Map.entry(Role.TRAVEL_X, "150.000"),
+          Map.entry(Role.TRAVEL_Y, "150.000"),
+          Map.entry(Role.STEPS_PER_MM_X, "64.000"),
+          Map.entry(Role.STEPS_PER_MM_Y, "64.000"),
+          Map.entry(Role.MOST_SPEED_X, "4800.000"),
+          Map.entry(Role.MOST_SPEED_Y, "4800.000"),
+          Map.entry(Role.ACCELERATION_X, "90.000"),
+          Map.entry(Role.ACCELERATION_Y, "90.000"),
+          Map.entry(Role.IDLE_DELAY, "40"));
 
   private static final Map<Role, String> SHIPPED_MEANINGS =
       Map.of(
@@ -36,7 +36,7 @@ final class SimulatedMemory {
           Role.HOMING, Role.OFF,
           Role.HARD_LIMITS, Role.OFF,
           Role.SOFT_LIMITS, Role.OFF,
-          Role.HOME_CORNER, "rear-right",
+          Role.HOME_CORNER, "front-right",
           Role.REPORT_UNITS, "mm",
           Role.POWER_SENSE, Role.RISING);
 

@@ -87,7 +87,7 @@ interface ControllerLinkContract {
     try (ControllerLink link = linkTo(controller, dialect)) {
       link.connect();
       var outcome = TestShot.fire(link, new TestShot.Order(0.02, Duration.ofMillis(150)));
-      assertThat(outcome).isEqualTo(new TestShot.Outcome.Fired(20));
+      assertThat(outcome).isEqualTo(new TestShot.Outcome.Fired(12));
       assertThat(controller.settings().is(Role.LASER_FOLLOWS_MOTION, Role.ON)).isTrue();
       assertThat(controller.beamOn()).isFalse();
       assertThat(Duration.ofNanos(controller.longestBeamNanos()))

@@ -123,7 +123,7 @@ record Reading(List<Complaint> complaints) {
   }
 
   private Object constant(JsonNode node, Class<?> type, DocumentPath path) {
-    Object known = node.isTextual() ? constant(node.textValue(), type) : null;
+    Object known = node.isTextual() ? Spelling.constant(type, node.textValue()) : null;
     if (known != null) {
       return known;
     }
@@ -133,15 +133,6 @@ record Reading(List<Complaint> complaints) {
       accepted = accepted.isEmpty() ? quoted : Message.of("json.or", accepted, quoted);
     }
     return refuse(node, path, accepted);
-  }
-
-  private static Object constant(String text, Class<?> type) {
-    for (Object constant : type.getEnumConstants()) {
-      if (text.equals(RecordJson.spelled((Enum<?>) constant))) {
-        return constant;
-      }
-    }
-    return null;
   }
 
   private Object list(JsonNode node, Type type, DocumentPath path) {
@@ -163,7 +154,9 @@ record Reading(List<Complaint> complaints) {
     for (var field : node.properties()) {
       DocumentPath at = new DocumentPath.Field(path, field.getKey());
       Object key =
-          keys instanceof Class<?> c && c.isEnum() ? constant(field.getKey(), c) : field.getKey();
+          keys instanceof Class<?> c && c.isEnum()
+              ? Spelling.constant(c, field.getKey())
+              : field.getKey();
       if (key == null) {
         complainOfUnknown(at, Message.verbatim(List.of(spelledOf(keys)).toString()));
       } else {

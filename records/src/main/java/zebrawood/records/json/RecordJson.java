@@ -1,14 +1,19 @@
 package zebrawood.records.json;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
+
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.StreamReadFeature;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -29,6 +34,7 @@ public final class RecordJson {
   private static final JsonMapper MAPPER =
       JsonMapper.builder()
           .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+          .enable(StreamReadFeature.USE_FAST_DOUBLE_PARSER)
           .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
           .build();
 
@@ -57,7 +63,19 @@ public final class RecordJson {
    * @throws UnusableReading naming every field that cannot be used
    */
   public static <T> T read(String text, Class<T> type, Set<String> mustBeThere) {
-    JsonNode node = parse(text);
+    return read(parse(text), type, mustBeThere);
+  }
+
+  /**
+   * @param utf8 the document's bytes
+   * @param mustBeThere optional top-level fields that may be null but not absent
+   * @throws UnusableReading naming every field that cannot be used
+   */
+  public static <T> T read(byte[] utf8, Class<T> type, Set<String> mustBeThere) {
+    return read(parse(utf8), type, mustBeThere);
+  }
+
+  private static <T> T read(JsonNode node, Class<T> type, Set<String> mustBeThere) {
     List<Complaint> complaints = new ArrayList<>();
     for (String field : mustBeThere) {
       if (node.isObject() && !node.has(field)) {
@@ -82,8 +100,40 @@ public final class RecordJson {
           Message.of("json.letters", text.length()),
           Message.of("json.at-most-letters", LONGEST));
     }
+    return object(
+        () -> MAPPER.readTree(text.startsWith(BYTE_ORDER_MARK) ? text.substring(1) : text));
+  }
+
+  private static JsonNode parse(byte[] utf8) {
+    String text = new String(utf8, UTF_8);
+    // Whatever is no UTF-8 becomes this mark, which nobody types; then it is looked at closely.
+    if (text.indexOf('\uFFFD') >= 0) {
+      try {
+        UTF_8.newDecoder().decode(ByteBuffer.wrap(utf8));
+      } catch (CharacterCodingException e) {
+        throw UnusableReading.of(INPUT, Message.of("json.not-utf-8"), Message.of("json.utf-8"));
+      }
+    }
+    if (text.indexOf('\0') >= 0) {
+      // The parser of bytes would take it for another encoding.
+      return parse(text);
+    }
     try {
-      JsonNode node = MAPPER.readTree(text.startsWith(BYTE_ORDER_MARK) ? text.substring(1) : text);
+      return object(() -> MAPPER.readTree(utf8));
+    } catch (UnusableReading e) {
+      // Its places are counted in bytes; those of letters are told.
+      return parse(text);
+    }
+  }
+
+  /** Makes a tree of a document. */
+  private interface Parsing {
+    JsonNode tree() throws IOException;
+  }
+
+  private static JsonNode object(Parsing parsing) {
+    try {
+      JsonNode node = parsing.tree();
       if (node == null || !node.isObject()) {
         Message found =
             node == null || node.isMissingNode() ? Message.of("accepts.empty") : Reading.kind(node);
@@ -100,6 +150,8 @@ public final class RecordJson {
               : Message.of(
                   "json.not-json-at", where.getLineNr(), where.getColumnNr(), Message.quoted(why)),
           Message.of("json.one-object"));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 
@@ -145,7 +197,7 @@ public final class RecordJson {
 
   /** An enum constant as it stands in a document. */
   public static String spelled(Enum<?> constant) {
-    return constant.name().toLowerCase(Locale.ROOT).replace('_', '-');
+    return Spelling.of(constant);
   }
 
   /** One line of JSON to be kept: {@link #read} makes an equal record of it. */
@@ -165,6 +217,11 @@ public final class RecordJson {
   /** One line of JSON for a person: messages stand as sentences. */
   public static String write(Record value, Phrasebook words) {
     return new Writing(Optional.of(words)).write(value, value.getClass());
+  }
+
+  /** The same as {@link #write(Record, Phrasebook)}, as bytes of UTF-8. */
+  public static byte[] writeBytes(Record value, Phrasebook words) {
+    return new Writing(Optional.of(words)).bytes(value, value.getClass());
   }
 
   /**

@@ -1,8 +1,10 @@
 package zebrawood.records.json;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
+
 import com.fasterxml.jackson.core.JsonGenerator;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
@@ -26,60 +28,95 @@ import zebrawood.words.Phrasebook;
  *     it everything stands as it is, and what a sealed interface permits says its kind
  */
 record Writing(Optional<Phrasebook> words) {
+  private static final int FIRST_BYTES = 2048;
+
   /**
    * @param declared what the reader will ask for: the record's class or a sealed interface
    */
   String write(Record value, Type declared) {
-    StringWriter out = new StringWriter();
+    return new String(bytes(value, declared), UTF_8);
+  }
+
+  /** The same as UTF-8. */
+  byte[] bytes(Record value, Type declared) {
+    ByteArrayOutputStream out = new ByteArrayOutputStream(FIRST_BYTES);
     try (JsonGenerator generator = RecordJson.mapper().createGenerator(out)) {
       write(value, declared, generator);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-    return out.toString();
+    return out.toByteArray();
   }
 
   private void write(Object value, Type declared, JsonGenerator out) throws IOException {
+    // Tests in the order of how often they hold: a switch over kinds is slow until it is compiled.
+    if (value == null) {
+      out.writeNull();
+    } else if (value instanceof Double d) {
+      out.writeNumber(finite(d));
+    } else if (value instanceof String s) {
+      out.writeString(s);
+    } else if (value instanceof Enum<?> e && !(value instanceof PlainValue)) {
+      out.writeString(RecordJson.spelled(e));
+    } else if (value instanceof List<?> list) {
+      writeList(list, argument(declared, 0), out);
+    } else if (words.isPresent() && saidIn(words.get(), value) instanceof String s) {
+      out.writeString(s);
+    } else if (value instanceof Record r && !plain(value)) {
+      writeRecord(r, declared, out);
+    } else {
+      writeOther(value, declared, out);
+    }
+  }
+
+  private static String saidIn(Phrasebook words, Object value) {
+    if (value instanceof Advice a) {
+      return words.sentence(a);
+    }
+    if (value instanceof Message m) {
+      return words.sentence(m);
+    }
+    return value instanceof Amount a ? words.say(a) : null;
+  }
+
+  /** Whether it stands in an answer as the plain value that it has, or is JSON already. */
+  private boolean plain(Object value) {
+    return value instanceof PlainValue && words.isPresent() || value instanceof Verbatim;
+  }
+
+  private void writeOther(Object value, Type declared, JsonGenerator out) throws IOException {
     switch (value) {
-      case null -> out.writeNull();
-      case Double d -> out.writeNumber(finite(d));
+      case PlainValue p when words.isPresent() -> write(p.plainValue(), Object.class, out);
+      case Enum<?> e -> out.writeString(RecordJson.spelled(e));
       case Integer i -> out.writeNumber(i);
       case Long l -> out.writeNumber(l);
       case Boolean b -> out.writeBoolean(b);
-      case String s -> out.writeString(s);
       case Instant t -> out.writeString(t.toString());
-      case PlainValue p when words.isPresent() -> write(p.plainValue(), Object.class, out);
-      case Amount a when words.isPresent() -> out.writeString(words.get().say(a));
-      case Message m when words.isPresent() -> out.writeString(words.get().sentence(m));
-      case Advice a when words.isPresent() -> out.writeString(words.get().sentence(a));
-      case Enum<?> e -> out.writeString(RecordJson.spelled(e));
       case Optional<?> o -> write(o.orElse(null), argument(declared, 0), out);
       case OptionalDouble o -> write(o.isPresent() ? o.getAsDouble() : null, Object.class, out);
       case OptionalInt o -> write(o.isPresent() ? o.getAsInt() : null, Object.class, out);
-      case List<?> list -> {
-        Type ofItems = argument(declared, 0);
-        out.writeStartArray();
-        for (Object item : list) {
-          write(item, ofItems, out);
-        }
-        out.writeEndArray();
-      }
-      case Map<?, ?> map -> {
-        Type ofValues = argument(declared, 1);
-        out.writeStartObject();
-        for (var field : map.entrySet()) {
-          out.writeFieldName(
-              field.getKey() instanceof Enum<?> e
-                  ? RecordJson.spelled(e)
-                  : field.getKey().toString());
-          write(field.getValue(), ofValues, out);
-        }
-        out.writeEndObject();
-      }
+      case Map<?, ?> map -> writeMap(map, argument(declared, 1), out);
       case Verbatim v -> out.writeRawValue(v.json());
-      case Record r -> writeRecord(r, declared, out);
       default -> throw new IllegalArgumentException("no JSON for " + value.getClass());
     }
+  }
+
+  private void writeList(List<?> list, Type ofItems, JsonGenerator out) throws IOException {
+    out.writeStartArray();
+    for (Object item : list) {
+      write(item, ofItems, out);
+    }
+    out.writeEndArray();
+  }
+
+  private void writeMap(Map<?, ?> map, Type ofValues, JsonGenerator out) throws IOException {
+    out.writeStartObject();
+    for (var field : map.entrySet()) {
+      out.writeFieldName(
+          field.getKey() instanceof Enum<?> e ? RecordJson.spelled(e) : field.getKey().toString());
+      write(field.getValue(), ofValues, out);
+    }
+    out.writeEndObject();
   }
 
   private double finite(double value) {

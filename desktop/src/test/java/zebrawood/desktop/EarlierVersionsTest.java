@@ -14,21 +14,24 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.zip.GZIPInputStream;
-import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import zebrawood.desktop.station.Replay;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Ledger;
 import zebrawood.machine.Machine;
+import zebrawood.quantity.DisplayUnits;
 import zebrawood.records.kept.KeptReadings;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
 import zebrawood.words.Phrasebook;
 
-/** A workshop that the first version wrote, with the standings that it then showed. */
-class FirstVersionTest {
+/** Workshops that earlier versions wrote, with the standings that they then showed. */
+class EarlierVersionsTest {
   private static final Instant THEN = Instant.parse("2026-05-04T08:00:00Z");
 
   /**
@@ -39,27 +42,28 @@ class FirstVersionTest {
 
   @TempDir private Path folder;
 
-  private Workshop opened() throws IOException {
-    Path file = folder.resolve("first.zebrawood");
+  private Workshop opened(String version) throws IOException {
+    Path file = folder.resolve(version + ".zebrawood");
     try (InputStream in =
         new GZIPInputStream(
-            FirstVersionTest.class.getResourceAsStream("first-version.zebrawood.gz"))) {
+            EarlierVersionsTest.class.getResourceAsStream(version + ".zebrawood.gz"))) {
       Files.copy(in, file);
     }
     return ((Opening.Opened) Workshop.open(file)).workshop();
   }
 
-  private static List<String> expected() throws IOException {
+  private static List<String> expected(String version) throws IOException {
     try (InputStream in =
-        FirstVersionTest.class.getResourceAsStream("first-version-standings.txt")) {
+        EarlierVersionsTest.class.getResourceAsStream(version + "-standings.txt")) {
       return new String(in.readAllBytes(), StandardCharsets.UTF_8).lines().toList();
     }
   }
 
-  @Test
-  void itsStandingsAndFiguresAreTheSame() throws IOException {
+  @ParameterizedTest
+  @ValueSource(strings = {"first-version", "second-version"})
+  void standingsAndFiguresAreTheSame(String version) throws IOException {
     List<String> found = new ArrayList<>();
-    try (Workshop workshop = opened()) {
+    try (Workshop workshop = opened(version)) {
       assertThat(workshop.machines().unread()).isEmpty();
       for (Machine machine : workshop.machines().readable()) {
         Ledger ledger = new Ledger(machine, workshop.history(machine.id()));
@@ -87,23 +91,30 @@ class FirstVersionTest {
             });
       }
     }
-    List<String> known = expected().stream().map(line -> line.split(" ")[1]).distinct().toList();
+    List<String> known =
+        expected(version).stream().map(line -> line.split(" ")[1]).distinct().toList();
     found.removeIf(line -> !known.contains(line.split(" ")[1]));
-    assertThat(found).containsExactlyElementsOf(expected());
+    assertThat(found).containsExactlyElementsOf(expected(version));
   }
 
-  @Test
-  void whatWasTypedForAnEntryStillGivesItsFigure() throws IOException {
+  @ParameterizedTest
+  @ValueSource(strings = {"first-version", "second-version"})
+  void whatWasTypedForAnEntryStillGivesItsFigure(String version) throws IOException {
     int again = 0;
-    try (Workshop workshop = opened()) {
+    try (Workshop workshop = opened(version)) {
       for (Machine machine : workshop.machines().readable()) {
         Ledger ledger = new Ledger(machine, workshop.history(machine.id()));
         for (StationDefinition definition : StationList.ALL) {
           for (Entry entry : ledger.entriesAt(definition.station())) {
             assertThat(Phrasebook.ENGLISH.sayKept(entry.because())).isNotBlank();
+            assertThat(workshop.paperOf(entry.id())).as("kept since the third").isEmpty();
+            assertThat(Replay.paperOf(entry, definition, ledger, DisplayUnits.METRIC)).isPresent();
             Map<String, String> typed = KeptReadings.typed(entry).orElseThrow();
             StationModel<?, ?> work = Models.open(definition, new Ledger(machine, List.of()));
             work.form().type(typed);
+            if (version.equals("second-version")) {
+              assertThat(KeptReadings.read(entry, work.visit().readings())).isPresent();
+            }
             if (!ASK_MORE_NOW.contains(definition.station().id())) {
               assertThat(Models.finding(work).verdict()).isEqualTo(entry.verdict());
               again += figures(work, entry);
