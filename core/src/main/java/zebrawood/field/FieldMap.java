@@ -25,7 +25,7 @@ final class FieldMap {
   private static final double CLEARLY_BETTER = 0.98;
 
   /** What depends on the others is not determined. */
-  private static final double NOTHING = 1e-10;
+  private static final double SMALLEST_PIVOT = 1e-10;
 
   /** A fit through a mark does not predict it. */
   private static final double MOST_LEVERAGE = 0.999;
@@ -69,7 +69,7 @@ final class FieldMap {
       double[][] inverse;
       try {
         inverse =
-            new CholeskyDecomposition(normal, NOTHING * n, NOTHING * n)
+            new CholeskyDecomposition(normal, SMALLEST_PIVOT * n, SMALLEST_PIVOT * n)
                 .getSolver()
                 .getInverse()
                 .getData();

@@ -25,7 +25,7 @@ public record FieldScanReadings(
     double fieldMm,
     double toleranceMm,
     OptionalInt tableSize) {
-  private static final int MOST = 200;
+  private static final int MOST_A_SIDE = 200;
 
   /** Of the rule's length: beyond, both rules lie the same way. */
   private static final double SAME_WAY = 0.1;
@@ -34,8 +34,8 @@ public record FieldScanReadings(
     var accepts =
         new Accepts()
             .filled("imagePath", imagePath)
-            .between("columns", columns, 3, MOST)
-            .between("rows", rows, 3, MOST)
+            .between("columns", columns, 3, MOST_A_SIDE)
+            .between("rows", rows, 3, MOST_A_SIDE)
             .positive("pitchMm", pitchMm, FieldReadings.LARGEST_MM)
             .positive("fieldMm", fieldMm, FieldReadings.LARGEST_MM)
             .positive("toleranceMm", toleranceMm, FieldReadings.LARGEST_MM);

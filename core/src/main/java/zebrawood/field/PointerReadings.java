@@ -12,7 +12,7 @@ import zebrawood.words.Message;
  */
 public record PointerReadings(List<Mark> marks, double resolutionMm) {
   private static final int LEAST = 2;
-  private static final int MOST = 10_000;
+  private static final int MOST_POINTERS = 10_000;
 
   /** One of them, both as measured from the field's centre. */
   public record Mark(double xMm, double yMm, double pointerXMm, double pointerYMm) {}
@@ -24,10 +24,10 @@ public record PointerReadings(List<Mark> marks, double resolutionMm) {
         new Accepts()
             .positive("resolutionMm", resolutionMm, far)
             .atLeast("marks", marks, LEAST, "field.count.points");
-    if (marks.size() > MOST) {
-      accepts.complain("marks", marks.size(), Message.of("field.accepts.most", MOST));
+    if (marks.size() > MOST_POINTERS) {
+      accepts.complain("marks", marks.size(), Message.of("field.accepts.most", MOST_POINTERS));
     }
-    for (int i = 0; i < Math.min(MOST, marks.size()); i++) {
+    for (int i = 0; i < Math.min(MOST_POINTERS, marks.size()); i++) {
       Mark m = marks.get(i);
       String at = "marks[" + i + "].";
       accepts

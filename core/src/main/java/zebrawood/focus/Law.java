@@ -102,8 +102,8 @@ public enum Law {
     }
   };
 
-  /** Squares below this are a width of nothing: a step of the fit went too far. */
-  private static final double NOTHING = 1e-10;
+  /** Lower bound of a squared width in mm²; less comes from an overshooting step. */
+  private static final double SMALLEST_SQUARE = 1e-10;
 
   final int parameters;
 
@@ -112,7 +112,7 @@ public enum Law {
   }
 
   private static double root(double square) {
-    return Math.sqrt(Math.max(square, NOTHING));
+    return Math.sqrt(Math.max(square, SMALLEST_SQUARE));
   }
 
   abstract double value(double[] p, double t);

@@ -1,5 +1,6 @@
 package zebrawood.machine;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
 import zebrawood.quantity.Amount;
@@ -9,18 +10,37 @@ import zebrawood.words.Message;
 /**
  * A lens that belongs to the machine.
  *
+ * @param name as people there call it, where they do
  * @param focalLengthMm as engraved on its ring
  * @param fieldMm side of the square it covers, for a galvo head; empty on others
+ * @param beamMm diameter of the beam that enters it, 1/e², where somebody measured it
  */
-public record Lens(double focalLengthMm, OptionalDouble fieldMm) {
+public record Lens(
+    Optional<String> name, double focalLengthMm, OptionalDouble fieldMm, OptionalDouble beamMm) {
+  public static final double SHORTEST_MM = 5;
+  public static final double LONGEST_MM = 2000;
+  public static final double THINNEST_BEAM_MM = 0.1;
+  public static final double WIDEST_BEAM_MM = 100;
+
   public Lens {
-    var accepts = new Accepts().between("focalLengthMm", focalLengthMm, 5, 2000);
-    fieldMm.ifPresent(mm -> accepts.between("fieldMm", mm, 5, 2000));
+    var accepts = new Accepts().between("focalLengthMm", focalLengthMm, SHORTEST_MM, LONGEST_MM);
+    fieldMm.ifPresent(mm -> accepts.between("fieldMm", mm, SHORTEST_MM, LONGEST_MM));
+    beamMm.ifPresent(mm -> accepts.between("beamMm", mm, THINNEST_BEAM_MM, WIDEST_BEAM_MM));
     accepts.orThrow();
   }
 
-  /** Such as "160 mm lens, field 110 mm". */
+  /** One without a name, of whose beam nobody knows. */
+  public Lens(double focalLengthMm, OptionalDouble fieldMm) {
+    this(Optional.empty(), focalLengthMm, fieldMm, OptionalDouble.empty());
+  }
+
+  /** Such as "160 mm lens, field 110 mm", behind its name where it has one. */
   public Message said() {
+    Message measures = measures();
+    return name.map(n -> Message.of("words.comma", Message.verbatim(n), measures)).orElse(measures);
+  }
+
+  private Message measures() {
     Amount focal = Amount.plain(focalLengthMm, Quantity.LENGTH);
     return fieldMm.isPresent()
         ? Message.of(

@@ -1,16 +1,13 @@
 /**
- * What all stations have in common: the shape of one visit.
+ * The one shape of a visit to any station: readings in, a finding out.
  *
- * <p>A {@link zebrawood.station.Visit} says of a station which record its readings are, which
- * record its finding is, and how the one follows from the other; figures and sentences follow from
- * both. What is not typed but needed, such as the pixels of a photograph, comes in by {@link
- * zebrawood.station.Help}. What is proven by hand and eye is a list of {@link
- * zebrawood.station.Proof}s, and {@link zebrawood.station.Proven} judges it the same way
- * everywhere.
+ * <p>{@link zebrawood.station.Visit} names the type of readings and finding, the solver, the
+ * figures for the notebook and the sentences that tell all of it. {@link zebrawood.station.Help}
+ * brings photographs and takes progress; it changes nothing of what is found. {@link
+ * zebrawood.station.Proof} is one thing that is proven by hand and eye, {@link
+ * zebrawood.station.Proven} judges all of them alike.
  *
- * <p>Readings and findings are records all the way down, or sealed interfaces of records, so that
- * what is kept of a visit can be read back as it was.
- *
- * <p>May import {@code measure}, {@code words} and the ledger's figures; no station.
+ * <p>Knows no station. A station's own package makes a Visit of its solver; sheet, record, paper
+ * and {@code solve} need nothing else of it.
  */
 package zebrawood.station;

@@ -274,7 +274,7 @@ class ControllerVisitTest {
         .hasSize(2)
         .anyMatch(a -> a.startsWith("Set \"Field size\" to 150"))
         .anyMatch(a -> a.contains("for a fibre source"));
-    assertThat(f.warnings(ENGLISH)).anyMatch(w -> w.startsWith("1 settings play no role"));
+    assertThat(f.warnings(ENGLISH)).anyMatch(w -> w.startsWith("1 setting plays no role"));
     String right = page.replace("110", "150").replace("CO2", "fiber");
     ControllerVisitFinding other = named(right, Optional.of(page)).solve(FLINT);
     assertThat(other.verdict()).isEqualTo(Verdict.WITHIN);

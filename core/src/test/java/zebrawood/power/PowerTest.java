@@ -16,6 +16,7 @@ import zebrawood.power.PowerFinding.Better;
 import zebrawood.power.PowerReadings.Output;
 import zebrawood.power.PowerTask.Item;
 import zebrawood.station.Proof;
+import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
 class PowerTest {
@@ -70,7 +71,7 @@ class PowerTest {
     assertThat(tube(meter(of(30.5), 28)).verdict()).isEqualTo(Verdict.STOP);
     PowerFinding back = tube(meter(of(25.5), 31));
     assertThat(back.verdict()).isEqualTo(Verdict.WITHIN);
-    assertThat(back.warnings()).isNotEmpty();
+    assertThat(back.warnings()).extracting(Message::key).containsExactly("power.was-over");
   }
 
   @Test
@@ -116,7 +117,7 @@ class PowerTest {
     PowerFinding unknown = tube(fine, of(4), output(60, 90, NONE));
     assertThat(unknown.verdict()).isEqualTo(Verdict.WITHIN);
     assertThat(unknown.better()).contains(Better.RESCALE);
-    assertThat(unknown.warnings()).isNotEmpty();
+    assertThat(unknown.warnings()).extracting(Message::key).containsExactly("power.limit-unknown");
     PowerFinding worn = tube(fine, of(4), output(60, 90, of(30)));
     assertThat(worn.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(worn.better()).contains(Better.REPLACE);

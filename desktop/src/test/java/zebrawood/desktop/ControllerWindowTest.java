@@ -481,7 +481,7 @@ class ControllerWindowTest extends WindowTest {
     assertThat(page()).contains("how it prints its settings");
     press("#dialect-teach");
     assertThat(page())
-        .contains("From the file mark.cfg: 1 settings", "Field size to the right")
+        .contains("From the file mark.cfg: 1 setting", "Field size to the right")
         .contains("Set \"Field size\" to 60");
     onInterface(() -> {
       TitledPane fold = (TitledPane) node("#controller-pasted-fold");

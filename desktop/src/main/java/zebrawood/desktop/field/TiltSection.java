@@ -24,7 +24,7 @@ final class TiltSection extends Section<Void, Void> {
   private static final double LARGEST_MM = 5000;
 
   /** A stack of shims may be off by so much. */
-  private static final double NEAR_ENOUGH_MM = 0.05;
+  private static final double STACK_WITHIN_MM = 0.05;
 
   private final QuantityField distance;
   private final QuantityField columnBase;
@@ -88,7 +88,7 @@ final class TiltSection extends Section<Void, Void> {
   private Optional<ShimStacks> stacks() {
     return atHand.isEmpty() || atHand.problem().isPresent()
         ? Optional.empty()
-        : Optional.of(new ShimStacks(thicknesses(atHand.text()), NEAR_ENOUGH_MM));
+        : Optional.of(new ShimStacks(thicknesses(atHand.text()), STACK_WITHIN_MM));
   }
 
   /** On a stand-in nothing is shimmed that the record would have to know. */

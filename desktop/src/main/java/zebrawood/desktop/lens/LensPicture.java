@@ -18,7 +18,7 @@ final class LensPicture {
   private static final double BOTTOM = 62;
   private static final double SIDE = 12;
   private static final int PIECES = 36;
-  private static final int MOST = 4;
+  private static final int MOST_LENSES = 4;
   private static final double LETTER = 7;
 
   private final Canvas on;
@@ -29,7 +29,7 @@ final class LensPicture {
 
   void draw(Optional<LensVisitFinding> found, OptionalDouble thicknessMm) {
     List<LensCompared> all =
-        found.map(f -> f.compared().stream().limit(MOST).toList()).orElse(List.of());
+        found.map(f -> f.compared().stream().limit(MOST_LENSES).toList()).orElse(List.of());
     if (all.isEmpty()) {
       on.words(
           Text.of("lens.picture.empty"),

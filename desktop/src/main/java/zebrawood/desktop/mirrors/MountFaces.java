@@ -14,7 +14,7 @@ import zebrawood.records.picture.Canvas;
  */
 final class MountFaces {
   private static final double LEAST = 20;
-  private static final double MOST = 72;
+  private static final double LARGEST_FACE_PX = 72;
   private static final double LABEL = 18;
   private static final double SCREW_SHARE = 0.08;
   private static final double ARROW_SHARE = 0.17;
@@ -30,7 +30,7 @@ final class MountFaces {
     int mirrors = work.train.mirrors();
     boolean row = area.width() > area.height();
     double each = (row ? area.width() : area.height()) / mirrors;
-    double size = Math.clamp((row ? area.height() : each) - LABEL - 10, LEAST, MOST);
+    double size = Math.clamp((row ? area.height() : each) - LABEL - 10, LEAST, LARGEST_FACE_PX);
     Optional<String> first =
         finding.map(MarksPicture::toTurn).filter(l -> !l.isEmpty()).map(List::getFirst);
     for (int i = 1; i <= mirrors; i++) {

@@ -8,7 +8,7 @@ import java.util.function.DoubleUnaryOperator;
 final class Heights {
   private final Map<Double, Double> known = new HashMap<>();
 
-  /** Not at one stroke: while it is computed a layout may be asked for, and all is forgotten. */
+  /** Not {@code computeIfAbsent}: computing may trigger a layout that clears this map. */
   double at(double width, DoubleUnaryOperator compute) {
     Double height = known.get(width);
     if (height == null) {

@@ -114,11 +114,15 @@ final class MachineCard {
       showWhile(
           form,
           () ->
-              section.heading().equals(MachineForm.FITTED)
+              section.fields().isEmpty()
+                  || section.heading().equals(MachineForm.FITTED)
                   || section.fields().stream().anyMatch(form::applies),
           heading);
       if (section.heading().equals(MachineForm.FITTED)) {
         grid.add(fitted(form), 0, grid.getRowCount(), 2, 1);
+      }
+      if (section.heading().equals(MachineForm.LENSES)) {
+        grid.add(pane.make(LensRow.part(form.lenses())), 0, grid.getRowCount(), 2, 1);
       }
       section.fields().forEach(f -> row(grid, pane, form, f));
     }

@@ -12,6 +12,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleBooleanProperty;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
+import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
@@ -19,6 +20,7 @@ import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
 import zebrawood.machine.Fitting;
 import zebrawood.machine.Identity;
+import zebrawood.machine.Lens;
 import zebrawood.machine.Machine;
 import zebrawood.machine.PulseRange;
 import zebrawood.machine.Source;
@@ -34,8 +36,12 @@ final class MachineForm {
   /** The section with what is fitted. */
   static final String FITTED = "machine.group.fitted";
 
+  /** The section with a row for each lens. */
+  static final String LENSES = "machine.group.lenses";
+
   private static final int LONGEST_NAME = 60;
   private static final int MOST_PARTS = 12;
+  private static final int MOST_LENSES = 12;
   private final List<Machine> others;
   private final Phrasebook words;
   private final Optional<Machine> before;
@@ -54,7 +60,7 @@ final class MachineForm {
   private final WordsField place;
   private final WordsField customer;
   private final WordsField startUp;
-  private final WordsField lenses;
+  private final Group<LensRow> lenses;
   private final WordsField pulses;
   private final WordsField mirrors;
   private final ChoiceField<Train.GantryEnd> lastAt;
@@ -89,7 +95,7 @@ final class MachineForm {
     place = form.plainWords("place");
     customer = form.plainWords("customer");
     startUp = form.plainWords("startUp");
-    lenses = form.words("lenses", typed -> TypedOptics.lenses(typed, units));
+    lenses = form.group("lens", 1, MOST_LENSES, i -> LensRow.make(form, i));
     pulses = form.words("pulses", TypedOptics::pulses);
     mirrors = form.words("mirrors", TypedOptics::mirrors);
     lastAt = form.choice("lastAt", Train.GantryEnd.class, Train.GantryEnd.LEFT);
@@ -126,7 +132,11 @@ final class MachineForm {
     tolerance.set(machine.levelToleranceMm());
     tick(machine.fitted());
     fittedByHand = machine.fittings().isPresent();
-    lenses.set(machine.lenses().map(l -> TypedOptics.words(l, form.units())).orElse(""));
+    List<Lens> its = machine.lenses().orElse(List.of());
+    lenses.resize(its.size());
+    for (int i = 0; i < its.size(); i++) {
+      lenses.rows().get(i).set(its.get(i));
+    }
     pulses.set(machine.source().pulses().map(PulseRange::said).map(words::say).orElse(""));
     mirrors.set(machine.train().map(TypedOptics::words).orElse(""));
     machine.train().flatMap(Train::lastAt).ifPresent(lastAt::set);
@@ -177,7 +187,8 @@ final class MachineForm {
     return List.of(
         new Section("machine.group.kind", List.of(build, source, name)),
         new Section("machine.group.source", List.of(watts, wavelength, pulses)),
-        new Section("machine.group.area", List.of(width, depth, support, tolerance, lenses)),
+        new Section("machine.group.area", List.of(width, depth, support, tolerance)),
+        new Section(LENSES, List.of()),
         new Section("machine.group.mirrors", List.of(mirrors, lastAt, railAt)),
         new Section(FITTED, List.of(startUp)),
         new Section("machine.group.whose", List.of(serialNumber, place, customer)));
@@ -204,6 +215,10 @@ final class MachineForm {
     return mirrored || field != mirrors && field != lastAt && field != railAt;
   }
 
+  Group<LensRow> lenses() {
+    return lenses;
+  }
+
   Map<Fitting, BooleanProperty> fitted() {
     return fitted;
   }
@@ -224,13 +239,17 @@ final class MachineForm {
     problem.set(
         nameProblem()
             .or(() ->
-                Stream.of(watts, wavelength, width, depth, tolerance)
+                Stream.concat(
+                        Stream.of(watts, wavelength, width, depth, tolerance),
+                        lenses.begun().stream().map(LensRow::focal))
                     .filter(QuantityField::isEmpty)
                     .findFirst()
                     .map(f -> Message.of("form.empty", f.label())))
             .or(() -> form.fields().flatMap(f -> f.problem().stream()).findFirst())
             .or(() ->
-                Stream.of(serialNumber, place, customer)
+                Stream.concat(
+                        Stream.of(serialNumber, place, customer),
+                        lenses.rows().stream().map(LensRow::name))
                     .filter(f -> f.text().strip().length() > Identity.LONGEST)
                     .findFirst()
                     .map(f -> Message.of("machine.problem.long", f.label(), Identity.LONGEST)))
@@ -277,7 +296,9 @@ final class MachineForm {
             tolerance.number(),
             fittedByHand ? Optional.of(chosen()) : Optional.empty(),
             startUpOrder().isEmpty() ? Optional.empty() : Optional.of(startUpOrder()),
-            said(lenses).map(typed -> TypedOptics.lenses(typed, form.units())),
+            lenses.begun().isEmpty()
+                ? Optional.empty()
+                : Optional.of(lenses.begun().stream().map(LensRow::lens).toList()),
             train(),
             identity()));
   }

@@ -1,47 +1,23 @@
 package zebrawood.desktop.shell;
 
-import java.util.List;
-import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import zebrawood.machine.Lens;
 import zebrawood.machine.PulseRange;
 import zebrawood.machine.Train;
 import zebrawood.measure.UnusableReading;
-import zebrawood.quantity.Amount;
-import zebrawood.quantity.DisplayUnits;
 import zebrawood.quantity.Numbers;
-import zebrawood.quantity.Quantity;
-import zebrawood.quantity.Unit;
 import zebrawood.words.Message;
 
-/** Lenses, pulses and mirrors of a machine as they are typed in one line each, and back. */
+/** Pulses and mirrors of a machine as they are typed in one line each, and back. */
 final class TypedOptics {
   private static final String NUMBER = "(\\d{1,6}(?:[.,]\\d{1,6})?)";
-  private static final Pattern LENS = Pattern.compile(NUMBER + "(?:/" + NUMBER + ")?");
   private static final Pattern RANGE =
       Pattern.compile(NUMBER + "\\s*(?:-|–|to)\\s*" + NUMBER + "\\s*(?:khz)?");
   private static final Pattern ANGLE = Pattern.compile(NUMBER + "°?");
 
   private TypedOptics() {}
-
-  /**
-   * @param typed focal lengths, each with a slash and its field where it has one, in the units
-   *     shown
-   */
-  static List<Lens> lenses(String typed, DisplayUnits units) {
-    Unit unit = Quantity.LENGTH.shownIn(units);
-    return each(typed, LENS, "Lenses", "machine.accepts.lenses")
-        .map(m ->
-            new Lens(
-                unit.toCanonical(number(m, 1)),
-                m.group(2) == null
-                    ? OptionalDouble.empty()
-                    : OptionalDouble.of(unit.toCanonical(number(m, 2)))))
-        .toList();
-  }
 
   /**
    * @param typed such as "20 to 60 kHz"
@@ -63,18 +39,6 @@ final class TypedOptics {
   static Train mirrors(String typed) {
     return new Train(
         each(typed, ANGLE, "Mirrors", "machine.accepts.angles").map(m -> number(m, 1)).toList());
-  }
-
-  static String words(List<Lens> lenses, DisplayUnits units) {
-    return lenses.stream()
-        .map(l ->
-            shown(l.focalLengthMm(), units)
-                + (l.fieldMm().isPresent() ? "/" + shown(l.fieldMm().getAsDouble(), units) : ""))
-        .collect(Collectors.joining(", "));
-  }
-
-  private static String shown(double mm, DisplayUnits units) {
-    return Amount.plain(mm, Quantity.LENGTH).number(units);
   }
 
   static String words(Train train) {

@@ -169,7 +169,7 @@ class BedModelTest {
     type(work, "support.0.id", "");
     assertThat(waitsFor(work)).contains("Name of the screw");
     type(work, "support.0.id", "a");
-    assertThat(found(work)).isNotNull();
+    assertThat(finding(work).verdict()).isEqualTo(Verdict.ADJUST);
   }
 
   @Test

@@ -146,15 +146,27 @@ class MachineFormTest {
   }
 
   @Test
-  void lensesPulsesAndMirrorsAreTypedInALineEach() {
+  void lensesAreRowsPulsesAndMirrorsALineEach() {
     type(form, "name", "Flint");
-    type(form, "lenses", "160/110; 254/175,5  100");
+    form.lenses().resize(4);
+    type(form, "lens.1.focal", "160");
+    type(form, "lens.1.field", "110");
+    type(form, "lens.2.focal", "10 in");
+    type(form, "lens.2.field", "175,5");
+    type(form, "lens.2.name", "the long one");
+    type(form, "lens.3.beam", "7");
+    assertThat(problem(form)).contains("Focal length of lens 3");
+    type(form, "lens.3.focal", "100");
     type(form, "mirrors", "45, 30, 45°");
     type(form, "pulses", "20 to 60");
     Machine gantry = form.machine().orElseThrow();
     assertThat(gantry.lenses().orElseThrow())
         .extracting(lens -> Phrasebook.ENGLISH.say(lens.said()))
-        .containsExactly("160 mm lens, field 110 mm", "254 mm lens, field 175.5 mm", "100 mm lens");
+        .containsExactly(
+            "160 mm lens, field 110 mm",
+            "the long one, 254 mm lens, field 175.5 mm",
+            "100 mm lens");
+    assertThat(gantry.lenses().get().getLast().beamMm()).hasValue(7);
     assertThat(gantry.mirrorTrain().incidenceDeg()).containsExactly(45.0, 30.0, 45.0);
     assertThat(gantry.source().pulses()).as("a tube is not pulsed").isEmpty();
     type(form, "build", "GALVO");
@@ -164,9 +176,11 @@ class MachineFormTest {
     assertThat(galvo.train()).as("a galvo head has no such mirrors").isEmpty();
     assertThat(new MachineForm(List.of(), Phrasebook.ENGLISH, Optional.of(galvo)).machine())
         .contains(galvo);
-    type(form, "lenses", "F-theta");
-    assertThat(problem(form)).contains("Lenses is \"F-theta\"", "160/110");
-    type(form, "lenses", "");
+    type(form, "lens.1.focal", "F-theta");
+    assertThat(problem(form)).contains("F-theta is no number");
+    type(form, "lens.1.focal", "3");
+    assertThat(problem(form)).contains("Accepted is 5 mm to 2000 mm");
+    type(form, "lens.1.focal", "160");
     type(form, "mirrors", "45, 45, 45, 45");
     assertThat(problem(form)).contains("4 mirrors", "1 to 3");
     type(form, "mirrors", "");

@@ -10,7 +10,7 @@ import java.io.Reader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.IllegalFormatException;
+import java.text.ChoiceFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Properties;
@@ -143,14 +143,20 @@ class TextTest {
   void everyFormatIsAFormat() throws IOException {
     defined()
         .forEach((key, words) -> {
-          try {
-            assertThat(String.format(words, (Object[]) "aaaaaaaaaaaa".split(""))).isNotNull();
-          } catch (IllegalFormatException e) {
-            throw new AssertionError(key + ": " + words, e);
+          Matcher counted = COUNTED.matcher(words);
+          while (counted.find()) {
+            ChoiceFormat choice = new ChoiceFormat(counted.group(1));
+            assertThat(choice.getFormats()).as(key).hasSizeGreaterThan(1).doesNotContain("");
+            assertThat(choice.format(1)).as(key).isNotEqualTo(choice.format(2));
           }
-          assertThat(words.replace("%s", "").replace("%%", "")).as(key).doesNotContain("%");
+          assertThat(COUNTED.matcher(words).replaceAll("").replaceAll("%(?:\\d+\\$)?s|%%", ""))
+              .as(key)
+              .doesNotContain("%");
         });
   }
+
+  /** A word that depends on a number. */
+  private static final Pattern COUNTED = Pattern.compile("%(?:\\d+\\$)?\\[([^\\]]*)]");
 
   private static final Pattern LITERAL = Pattern.compile("\"(?:[^\"\\\\\n]|\\\\.)*\"");
 

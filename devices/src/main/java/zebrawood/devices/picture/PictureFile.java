@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Iterator;
-import java.util.concurrent.CancellationException;
 import java.util.function.DoubleConsumer;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
@@ -51,7 +50,7 @@ public final class PictureFile {
           if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
             throw refused(field, "measure.picture.too-large", path);
           }
-          Heard heard = new Heard(reached);
+          ReadProgress heard = new ReadProgress(reached);
           reader.addIIOReadProgressListener(heard);
           BufferedImage image = reader.read(0);
           heard.orThrow();

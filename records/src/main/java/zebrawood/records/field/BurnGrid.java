@@ -18,15 +18,15 @@ import zebrawood.words.Message;
  * @param crossMm from end to end of a bar
  */
 public record BurnGrid(int columns, int rows, double pitchMm, double crossMm) {
-  private static final int MOST = 200;
+  private static final int MOST_A_SIDE = 200;
   private static final double LARGEST_MM = 10_000;
   private static final double SECONDS_A_MINUTE = 60;
 
   public BurnGrid {
     var accepts =
         new Accepts()
-            .between("columns", columns, 3, MOST)
-            .between("rows", rows, 3, MOST)
+            .between("columns", columns, 3, MOST_A_SIDE)
+            .between("rows", rows, 3, MOST_A_SIDE)
             .positive("pitchMm", pitchMm, LARGEST_MM)
             .positive("crossMm", crossMm, LARGEST_MM);
     if (accepts.fine() && crossMm > 0.6 * pitchMm) {

@@ -64,7 +64,7 @@ class ConfigurationTextTest {
     assertThat(read(laughs)).doesNotContain("haha");
     assertThat(read("<a><!-- --><b>".repeat(20_000))).isEmpty();
     assertThat(read("[{\"a\":".repeat(20_000))).isEmpty();
-    assertThat(read("a,b\n".repeat(100_000))).isNotNull();
+    assertThat(read("a,b\n".repeat(100_000)).length()).isLessThan(1_000_000);
     assertThat(read("")).isEmpty();
     assertThat(read("not one of these")).isEmpty();
   }

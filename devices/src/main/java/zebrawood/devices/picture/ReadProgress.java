@@ -11,11 +11,11 @@ import javax.imageio.event.IIOReadProgressListener;
  * CancellationException}: the reader, which may stand in the middle of foreign code, is then asked
  * to stop, and it is thrown afterwards.
  */
-final class Heard implements IIOReadProgressListener {
+final class ReadProgress implements IIOReadProgressListener {
   private final DoubleConsumer reached;
   private Optional<CancellationException> ended = Optional.empty();
 
-  Heard(DoubleConsumer reached) {
+  ReadProgress(DoubleConsumer reached) {
     this.reached = reached;
   }
 
