@@ -4,8 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
@@ -138,6 +140,7 @@ class PictureBoundsWindowTest extends WindowTest {
 
   @Test
   void noWordsLieOnOneAnotherOrLeaveAPicture() {
+    Set<String> alike = new HashSet<>();
     for (Machine machine : onInterface(() -> app.model().machinesProperty().get())) {
       onInterface(() -> {
         app.model().choose(machine);
@@ -146,6 +149,13 @@ class PictureBoundsWindowTest extends WindowTest {
       until("it is open", () -> app.model().opened().machine().equals(machine));
       for (Station station :
           onInterface(() -> List.copyOf(app.model().opened().standings().keySet()))) {
+        boolean read =
+            onInterface(() -> !app.model().opened().ledger().entriesAt(station).isEmpty());
+        boolean first =
+            alike.add(station.id() + machine.build() + machine.source() + machine.bedSupport());
+        if (!read && !first) {
+          continue;
+        }
         onInterface(() -> {
           app.shell().show(station.id());
           return null;

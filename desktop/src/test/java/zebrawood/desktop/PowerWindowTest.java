@@ -250,7 +250,7 @@ class PowerWindowTest extends WindowTest {
     press("#power-settings-make");
     until("it is made", () -> Files.exists(folder.resolve("jobs-new.csv")));
     until("it is told", () -> told("2 settings are in"));
-    assertThat(page()).contains("1 keep their watts, 1 do not").contains("cut no longer has");
+    assertThat(page()).contains("1 keeps its watts, 1 does not").contains("cut no longer has");
     List<String> lines = Files.readAllLines(folder.resolve("jobs-new.csv"));
     assertThat(lines.getFirst()).isEqualTo("name,percent,speedMmS,stock,reachable");
     assertThat(lines.get(1)).matches("edge,58[.0-9]*,20,birch,true");

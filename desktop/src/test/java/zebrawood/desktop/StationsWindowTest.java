@@ -3,7 +3,6 @@ package zebrawood.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -20,17 +19,11 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import zebrawood.desktop.form.Field;
-import zebrawood.desktop.form.QuantityField;
-import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.sample.SampleModel;
 import zebrawood.desktop.sheet.FormPane;
-import zebrawood.desktop.station.AtMachine;
 import zebrawood.desktop.station.StationDefinition;
-import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.stations.StationList;
-import zebrawood.ledger.Ledger;
 import zebrawood.machine.Machine;
-import zebrawood.quantity.DisplayUnits;
 import zebrawood.words.Phrasebook;
 
 /**
@@ -60,12 +53,6 @@ class StationsWindowTest extends WindowTest {
 
   private static StationDefinition definition(String id) {
     return ALL.stream().filter(d -> d.station().id().equals(id)).findFirst().orElseThrow();
-  }
-
-  private static StationModel<?, ?> work(String id, DisplayUnits units) {
-    return definition(id)
-        .model()
-        .apply(new AtMachine(new Ledger(Models.ALDER, List.of()), units, Clock.systemUTC()));
   }
 
   /** A machine of the demo that has the station; Alder is open already. */
@@ -208,41 +195,6 @@ class StationsWindowTest extends WindowTest {
         new HashMap<>(onInterface(() -> app.model().draft(definition(station).station())));
     draft.entrySet().removeIf(e -> !e.getKey().startsWith(Field.READING) || e.getValue().isBlank());
     return draft;
-  }
-
-  @ParameterizedTest
-  @MethodSource("stations")
-  void valuesAreTheSameInEveryUnitAndWhatIsNotKnownIsHarmless(String station) {
-    StationForm form = work(station, DisplayUnits.METRIC).form();
-    form.allAtOnce(() ->
-        form.fields()
-            .filter(QuantityField.class::isInstance)
-            .forEach(f -> ((QuantityField) f).set(7)));
-    Map<String, String> kept = form.typed();
-    DisplayUnits other =
-        DisplayUnits.METRIC
-            .with(DisplayUnits.Length.INCH)
-            .with(DisplayUnits.Temperature.FAHRENHEIT)
-            .with(DisplayUnits.Speed.MM_PER_MINUTE);
-    form.setUnits(other);
-    form.fields()
-        .filter(QuantityField.class::isInstance)
-        .map(QuantityField.class::cast)
-        .filter(f -> f.problem().isEmpty() && f.value().isPresent())
-        .forEach(f -> assertThat(f.number()).as(f.name()).isEqualTo(7));
-    StationForm again = work(station, other).form();
-    again.type(form.typed());
-    assertThat(again.typed()).isEqualTo(form.typed());
-    form.setUnits(DisplayUnits.METRIC);
-    assertThat(form.typed()).isEqualTo(kept);
-
-    Map<String, String> strange = new HashMap<>(kept);
-    strange.replaceAll((name, words) -> "no such thing");
-    strange.put("of.a.newer.version", "stays");
-    StationModel<?, ?> work = work(station, DisplayUnits.METRIC);
-    work.form().type(strange);
-    assertThat(work.solved()).as("of what is no figure nothing follows").isEmpty();
-    assertThat(work.form().typed()).containsEntry("of.a.newer.version", "stays");
   }
 
   /** Every sentence is there for every machine and in every language that a bundle is put in. */
