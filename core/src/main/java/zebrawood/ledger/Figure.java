@@ -23,6 +23,8 @@ public record Figure(
     String unit,
     OptionalDouble uncertainty,
     OptionalDouble limit) {
+  private static final int MOST_DECIMALS = 5;
+
   public static Figure of(String id, double value, Quantity quantity) {
     return new Figure(
         id,
@@ -57,12 +59,18 @@ public record Figure(
   /** A value of the same kind, to be said: the figure itself, its uncertainty, its limit. */
   public Amount amount(double of) {
     return quantity()
-        .map(q -> Amount.of(of, q, q.usualDecimals()))
+        .map(q -> Amount.of(of, q, Math.max(q.usualDecimals(), decimalsKnown())))
         .orElseGet(() -> Amount.of(of, Quantity.NUMBER, 2));
   }
 
   public Amount amount() {
     return amount(value);
+  }
+
+  /** So many that the uncertainty is no less than two of the last one. */
+  private int decimalsKnown() {
+    double u = uncertainty.orElse(0);
+    return u > 0 ? Math.clamp((int) Math.ceil(-Math.log10(u / 2)), 0, MOST_DECIMALS) : 0;
   }
 
   public boolean overLimit() {

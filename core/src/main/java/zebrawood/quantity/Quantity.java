@@ -168,12 +168,12 @@ public enum Quantity {
   }
 
   /**
-   * Decimals of the canonical unit, as finely as a figure of it is read: temperatures to a tenth,
-   * what is counted or large to a whole.
+   * Decimals of the canonical unit, as finely as a figure of it is read: temperatures and tubes'
+   * currents to a tenth, what is counted or large to a whole.
    */
   public int usualDecimals() {
     return switch (this) {
-      case TEMPERATURE, TEMPERATURE_DIFFERENCE, OPTICAL_DENSITY -> 1;
+      case TEMPERATURE, TEMPERATURE_DIFFERENCE, OPTICAL_DENSITY, SMALL_CURRENT -> 1;
       case CONDUCTIVITY, PERCENT, FLOW, LINES, DISTANCE -> 0;
       default -> 2;
     };
