@@ -26,8 +26,8 @@ public record Dialect(
     String settingLine,
     String writeLine,
     Optional<List<String>> remark,
-    Map<String, Said> roles,
-    Optional<Talk> talk) {
+    Map<String, PrintedRole> roles,
+    Optional<WireSyntax> talk) {
   private static final int LONGEST_NAME = 80;
   private static final int LONGEST_WORD = 80;
   private static final int MOST_REMARKS = 10;
@@ -38,17 +38,17 @@ public record Dialect(
    * @param key as printed
    * @param values what each meaning of a choice is printed as; none for a number
    */
-  public record Said(String key, Optional<Map<String, String>> values) {
-    public Said {
+  public record PrintedRole(String key, Optional<Map<String, String>> values) {
+    public PrintedRole {
       values = values.map(v -> Collections.unmodifiableMap(new LinkedHashMap<>(v)));
     }
 
-    public static Said number(String key) {
-      return new Said(key, Optional.empty());
+    public static PrintedRole number(String key) {
+      return new PrintedRole(key, Optional.empty());
     }
 
-    public static Said choice(String key, Map<String, String> values) {
-      return new Said(key, Optional.of(values));
+    public static PrintedRole choice(String key, Map<String, String> values) {
+      return new PrintedRole(key, Optional.of(values));
     }
   }
 
@@ -84,7 +84,7 @@ public record Dialect(
     }
   }
 
-  private static void roles(Accepts accepts, Map<String, Said> roles) {
+  private static void roles(Accepts accepts, Map<String, PrintedRole> roles) {
     Map<String, String> keys = new HashMap<>();
     roles.forEach((spelled, said) -> {
       String field = "roles." + spelled;
@@ -150,7 +150,7 @@ public record Dialect(
   }
 
   /** What is known of a role. */
-  public Optional<Said> role(Role role) {
+  public Optional<PrintedRole> role(Role role) {
     return Optional.ofNullable(roles.get(role.spelled()));
   }
 
@@ -159,21 +159,21 @@ public record Dialect(
   }
 
   /** The roles with what is known of them. */
-  public Map<Role, Said> byRole() {
-    Map<Role, Said> byRole = new EnumMap<>(Role.class);
+  public Map<Role, PrintedRole> byRole() {
+    Map<Role, PrintedRole> byRole = new EnumMap<>(Role.class);
     roles.forEach((spelled, said) -> byRole.put(Role.find(spelled).orElseThrow(), said));
     return byRole;
   }
 
   /** What a meaning of a choice is printed as; empty where that is not known. */
   public Optional<String> printed(Role role, String meaning) {
-    return role(role).flatMap(Said::values).map(v -> v.get(meaning));
+    return role(role).flatMap(PrintedRole::values).map(v -> v.get(meaning));
   }
 
   /** What a printed value of a choice means; empty where that is not known. */
   public Optional<String> meaning(Role role, String printed) {
     return role(role)
-        .flatMap(Said::values)
+        .flatMap(PrintedRole::values)
         .flatMap(values ->
             values.entrySet().stream()
                 .filter(e -> Printed.same(e.getValue(), printed))
@@ -203,7 +203,7 @@ public record Dialect(
     return write(key, value, meaning);
   }
 
-  public Dialect withTalk(Talk how) {
+  public Dialect withTalk(WireSyntax how) {
     return new Dialect(name, settingLine, writeLine, remark, roles, Optional.of(how));
   }
 }

@@ -202,7 +202,7 @@ final class VisitAudit {
     Optional<String> idle = settings.printed(Role.IDLE_DELAY);
     dialect
         .talk()
-        .flatMap(Talk::idleHolds)
+        .flatMap(WireSyntax::idleHolds)
         .filter(holds -> idle.filter(now -> !Printed.same(now, holds)).isPresent())
         .ifPresent(
             holds -> writes.add(dialect.write(dialect.key(Role.IDLE_DELAY).orElseThrow(), holds)));
@@ -265,7 +265,7 @@ final class VisitAudit {
       warnings.add(Message.of("controller.controller-visit.job-software-does"));
     }
     Optional<String> idle = settings.printed(Role.IDLE_DELAY);
-    Optional<String> holds = r.dialect().talk().flatMap(Talk::idleHolds);
+    Optional<String> holds = r.dialect().talk().flatMap(WireSyntax::idleHolds);
     if (idle.isPresent() && holds.filter(h -> !Printed.same(h, idle.get())).isPresent()) {
       warnings.add(
           Message.of(

@@ -29,8 +29,8 @@ import zebrawood.words.Message;
  * <p>In: marks in mm with their paths in mm. Out: the deviation added at each mirror in mrad with
  * its standard deviation, turns, offsets left in mm. One linear least-squares solution over all
  * marks and both axes; unknown in each axis are the offset of the marks at each place, and the
- * angle of each mirror, as {@link Columns} has them: a mark has moved by each angle times the path
- * from its mirror, to the right with the sign changed by each fold on the way.
+ * angle of each mirror, as {@link AxisColumns} has them: a mark has moved by each angle times the
+ * path from its mirror, to the right with the sign changed by each fold on the way.
  *
  * <p>A mirror turned by a about the vertical turns the beam by 2a; tipped by b about the horizontal
  * line in its face by 2 cos(i) b, at an angle of incidence i (the root of 2 at 45 degrees): the law
@@ -53,14 +53,14 @@ public final class Alignment {
   private final MirrorReadings readings;
   private final List<Mark> marks;
   private final int mirrors;
-  private final Columns columns;
+  private final AxisColumns columns;
   private final LinearFit fit;
 
   private Alignment(MirrorReadings readings) {
     this.readings = readings;
     marks = readings.marks();
     mirrors = readings.mirrorTrain().mirrors();
-    columns = Columns.of(marks, mirrors);
+    columns = AxisColumns.of(marks, mirrors);
     fit = fit(marks, columns, readings);
   }
 
@@ -69,15 +69,15 @@ public final class Alignment {
   }
 
   /** Both axes in one fit: first all to the right, then all up. */
-  static LinearFit fit(List<Mark> marks, Columns columns, MirrorReadings readings) {
+  static LinearFit fit(List<Mark> marks, AxisColumns columns, MirrorReadings readings) {
     int n = marks.size();
     int u = columns.count();
     double[][] design = new double[2 * n][2 * u];
     double[] read = new double[2 * n];
     for (int i = 0; i < n; i++) {
       Mark mark = marks.get(i);
-      System.arraycopy(columns.row(mark, Columns.SWAPS), 0, design[i], 0, u);
-      System.arraycopy(columns.row(mark, Columns.KEEPS), 0, design[n + i], u, u);
+      System.arraycopy(columns.row(mark, AxisColumns.SWAPS), 0, design[i], 0, u);
+      System.arraycopy(columns.row(mark, AxisColumns.KEEPS), 0, design[n + i], u, u);
       read[i] = mark.rightMm();
       read[n + i] = mark.upMm();
     }
@@ -171,8 +171,8 @@ public final class Alignment {
       if (mark.atHead()) {
         places.add(
             new double[] {
-              mark.rightMm() - columns.moved(mark, Columns.SWAPS, rightMrad),
-              mark.upMm() - columns.moved(mark, Columns.KEEPS, upMrad)
+              mark.rightMm() - columns.moved(mark, AxisColumns.SWAPS, rightMrad),
+              mark.upMm() - columns.moved(mark, AxisColumns.KEEPS, upMrad)
             });
       }
     }

@@ -121,12 +121,12 @@ final class MarksNeeded {
 
   /** Whether every angle and the offset at the head follow from the marks. */
   static boolean determined(List<Mark> marks, int mirrors) {
-    Columns columns = Columns.of(marks, mirrors);
+    AxisColumns columns = AxisColumns.of(marks, mirrors);
     if (marks.size() < columns.count()) {
       return false;
     }
     double[][] rows =
-        marks.stream().map(m -> columns.row(m, Columns.KEEPS)).toArray(double[][]::new);
+        marks.stream().map(m -> columns.row(m, AxisColumns.KEEPS)).toArray(double[][]::new);
     // The offsets are free: only differences of paths tell the angles.
     double least =
         Arrays.stream(

@@ -45,18 +45,18 @@ public record MirrorFinding(
 
   /** How far the angles have moved a mark to the right, by its path from each mirror before it. */
   public double movedRightMm(double[] pathsMm) {
-    return moved(pathsMm, Columns.SWAPS, m -> m.beamErrorRightMrad().value());
+    return moved(pathsMm, AxisColumns.SWAPS, m -> m.beamErrorRightMrad().value());
   }
 
   /** And how far up. */
   public double movedUpMm(double[] pathsMm) {
-    return moved(pathsMm, Columns.KEEPS, m -> m.beamErrorUpMrad().value());
+    return moved(pathsMm, AxisColumns.KEEPS, m -> m.beamErrorUpMrad().value());
   }
 
   private double moved(double[] pathsMm, double fold, ToDoubleFunction<Mirror> angleMrad) {
     double[] metres = Arrays.stream(pathsMm).map(mm -> mm / 1000).toArray();
     double[] angles = mirrors.values().stream().mapToDouble(angleMrad).toArray();
-    return Columns.movedMm(metres, fold, angles);
+    return AxisColumns.movedMm(metres, fold, angles);
   }
 
   /**

@@ -40,10 +40,10 @@ final class Misfit {
   private static final double SURE = 4;
 
   private final MirrorReadings readings;
-  private final Columns columns;
+  private final AxisColumns columns;
   private final double explained;
 
-  private Misfit(MirrorReadings readings, Columns columns, LinearFit fit) {
+  private Misfit(MirrorReadings readings, AxisColumns columns, LinearFit fit) {
     this.readings = readings;
     this.columns = columns;
     explained = Math.max(EXPLAINED * EXPLAINED, EXPLAINED_SHARE * reduced(fit));
@@ -52,7 +52,7 @@ final class Misfit {
   /** A pattern, and how well it explains the marks. */
   private record Candidate(Suspicion suspicion, double reduced) {}
 
-  static Optional<Suspicion> of(MirrorReadings readings, Columns columns, LinearFit fit) {
+  static Optional<Suspicion> of(MirrorReadings readings, AxisColumns columns, LinearFit fit) {
     if (fit.degreesOfFreedom() == 0
         || reduced(fit) <= SUSPICIOUS * SUSPICIOUS
         || rmsMm(fit) < MATTERS_SHARE * readings.toleranceMm()) {
@@ -66,8 +66,8 @@ final class Misfit {
     // Over four corners an angle that grows and one odd mark differ only in that the odd mark is
     // off in both axes: what needs one axis only is asked first.
     return Stream.of(
-            misfit.grows(Columns.KEEPS, Kind.TWISTED_RAIL),
-            misfit.grows(Columns.SWAPS, Kind.UNSQUARE_GANTRY))
+            misfit.grows(AxisColumns.KEEPS, Kind.TWISTED_RAIL),
+            misfit.grows(AxisColumns.SWAPS, Kind.UNSQUARE_GANTRY))
         .flatMap(Optional::stream)
         .min(Comparator.comparingDouble(Candidate::reduced))
         .or(misfit::oneMark)
@@ -149,8 +149,10 @@ final class Misfit {
     for (int i = 0; i < n; i++) {
       Mark mark = readings.marks().get(i);
       double extra = mark.atHead() ? travel(mark) * mark.metresFrom(mirrors) : 0;
-      design[i] = row(columns.row(mark, Columns.SWAPS), 0, axis == Columns.SWAPS ? extra : 0);
-      design[n + i] = row(columns.row(mark, Columns.KEEPS), u, axis == Columns.KEEPS ? extra : 0);
+      design[i] =
+          row(columns.row(mark, AxisColumns.SWAPS), 0, axis == AxisColumns.SWAPS ? extra : 0);
+      design[n + i] =
+          row(columns.row(mark, AxisColumns.KEEPS), u, axis == AxisColumns.KEEPS ? extra : 0);
       read[i] = mark.rightMm();
       read[n + i] = mark.upMm();
     }
@@ -207,10 +209,10 @@ final class Misfit {
       Mark odd = others.remove(i);
       if (!others.stream().anyMatch(Mark::atHead)
           || !MarksNeeded.determined(others, columns.mirrors())
-          || others.size() <= Columns.of(others, columns.mirrors()).count()) {
+          || others.size() <= AxisColumns.of(others, columns.mirrors()).count()) {
         continue;
       }
-      LinearFit fit = Alignment.fit(others, Columns.of(others, columns.mirrors()), readings);
+      LinearFit fit = Alignment.fit(others, AxisColumns.of(others, columns.mirrors()), readings);
       if (reduced(fit) < explained && best.filter(b -> b.reduced <= reduced(fit)).isEmpty()) {
         best = Optional.of(new Candidate(oddOne(odd), reduced(fit)));
       }

@@ -34,7 +34,7 @@ final class Rims {
                   lost.add(
                       new Lost(
                           Message.of("mirrors.at.mirror", 1),
-                          Opening.lostShare(
+                          Aperture.lostShare(
                               seenMm(faceMm, train, 1), beam, Math.hypot(s.rightMm(), s.upMm())))));
           visit
               .full()
@@ -43,8 +43,8 @@ final class Rims {
                   At at = At.values()[mirror - 2];
                   double seen = seenMm(faceMm, train, mirror);
                   furthest(r.marks(), at)
-                      .ifPresent(
-                          off -> lost.add(new Lost(at.said(), Opening.lostShare(seen, beam, off))));
+                      .ifPresent(off ->
+                          lost.add(new Lost(at.said(), Aperture.lostShare(seen, beam, off))));
                 }
               });
         });
@@ -54,7 +54,7 @@ final class Rims {
             furthest(r.marks(), At.HEAD)
                 .ifPresent(off ->
                     lost.add(
-                        new Lost(At.HEAD.said(), Opening.lostShare(r.apertureMm(), beam, off)))));
+                        new Lost(At.HEAD.said(), Aperture.lostShare(r.apertureMm(), beam, off)))));
     return lost;
   }
 

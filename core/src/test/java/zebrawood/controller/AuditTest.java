@@ -19,7 +19,7 @@ import zebrawood.controller.ControllerReadings.Laser;
 import zebrawood.controller.ControllerReadings.MachineFacts;
 import zebrawood.controller.ControllerReadings.Policy;
 import zebrawood.controller.ControllerReadings.Units;
-import zebrawood.controller.Dialect.Said;
+import zebrawood.controller.Dialect.PrintedRole;
 import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
 
@@ -181,8 +181,8 @@ class AuditTest {
 
   @Test
   void homingWaitsForACornerThatCannotBeWritten() {
-    Map<String, Said> roles = new LinkedHashMap<>(Dialects.TERSE.roles());
-    roles.put("home-corner", Said.choice("corner", Map.of("rear-right", "rr")));
+    Map<String, PrintedRole> roles = new LinkedHashMap<>(Dialects.TERSE.roles());
+    roles.put("home-corner", PrintedRole.choice("corner", Map.of("rear-right", "rr")));
     Dialect poor =
         new Dialect(
             "Poor",
@@ -205,7 +205,7 @@ class AuditTest {
         .anyMatch(w -> w.contains("wrong corner"));
     assertThat(severity(f, "soft-limits")).isEqualTo(Severity.NOTE);
     roles.put("home-corner", Dialects.TERSE.roles().get("home-corner"));
-    roles.put("soft-limits", Said.choice("soft", Map.of("on", "1")));
+    roles.put("soft-limits", PrintedRole.choice("soft", Map.of("on", "1")));
     Dialect noOff =
         new Dialect(
             "Poor",
@@ -237,8 +237,8 @@ class AuditTest {
             "make {key} {value}",
             Optional.of(List.of("//", "(")),
             Map.of(
-                "top-power-word", Said.number("beam is top"),
-                "homing", Said.choice("seek", Map.of("on", "Yes", "off", "No"))),
+                "top-power-word", PrintedRole.number("beam is top"),
+                "homing", PrintedRole.choice("seek", Map.of("on", "Yes", "off", "No"))),
             Optional.empty());
     Settings s =
         Settings.parse(
@@ -275,10 +275,10 @@ class AuditTest {
                 "no place",
                 Optional.empty(),
                 Map.of(
-                    "homing", Said.number("a"),
-                    "travel-x", Said.choice("b", Map.of()),
-                    "travel-y", Said.number("a"),
-                    "magic", Said.number("c")),
+                    "homing", PrintedRole.number("a"),
+                    "travel-x", PrintedRole.choice("b", Map.of()),
+                    "travel-y", PrintedRole.number("a"),
+                    "magic", PrintedRole.number("c")),
                 Optional.empty()))
         .isInstanceOfSatisfying(
             UnusableReading.class,
@@ -298,7 +298,7 @@ class AuditTest {
                 "{key}={value}",
                 "{key}={value}",
                 Optional.empty(),
-                Map.of("homing", Said.choice("a", Map.of("on", "1", "off", "1.0"))),
+                Map.of("homing", PrintedRole.choice("a", Map.of("on", "1", "off", "1.0"))),
                 Optional.empty()))
         .hasMessageContaining("differs");
   }
@@ -407,14 +407,15 @@ class AuditTest {
 
   /** With roles and meanings that nobody named. */
   private static Dialect poorer(Random random) {
-    Map<String, Said> roles = new LinkedHashMap<>();
+    Map<String, PrintedRole> roles = new LinkedHashMap<>();
     Dialects.TERSE
         .roles()
         .forEach((role, said) -> {
           if (random.nextInt(8) > 0) {
             Map<String, String> values = new LinkedHashMap<>(said.values().orElse(Map.of()));
             values.keySet().removeIf(m -> random.nextInt(10) == 0 && random.nextBoolean());
-            roles.put(role, said.values().isPresent() ? Said.choice(said.key(), values) : said);
+            roles.put(
+                role, said.values().isPresent() ? PrintedRole.choice(said.key(), values) : said);
           }
         });
     return new Dialect(

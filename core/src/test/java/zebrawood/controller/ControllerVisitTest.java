@@ -20,7 +20,7 @@ import zebrawood.controller.ControllerVisitReadings.Motion;
 import zebrawood.controller.ControllerVisitReadings.PanelAnswer;
 import zebrawood.controller.ControllerVisitReadings.PanelStep;
 import zebrawood.controller.ControllerVisitReadings.TwoMarks;
-import zebrawood.controller.Dialect.Said;
+import zebrawood.controller.Dialect.PrintedRole;
 import zebrawood.ledger.Figure;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
@@ -106,12 +106,13 @@ class ControllerVisitTest {
           NamedFields.LINE,
           Optional.empty(),
           Map.of(
-              "field-size-x", Said.number("Field size"),
-              "field-size-y", Said.number("Field height"),
-              "lens-focal-length", Said.number("Lens"),
-              "source-kind", Said.choice("Laser type", Map.of("co2", "CO2", "fibre", "fiber")),
-              "least-pulse-rate", Said.number("Min frequency (kHz)"),
-              "most-pulse-rate", Said.number("Max frequency")),
+              "field-size-x", PrintedRole.number("Field size"),
+              "field-size-y", PrintedRole.number("Field height"),
+              "lens-focal-length", PrintedRole.number("Lens"),
+              "source-kind",
+                  PrintedRole.choice("Laser type", Map.of("co2", "CO2", "fibre", "fiber")),
+              "least-pulse-rate", PrintedRole.number("Min frequency (kHz)"),
+              "most-pulse-rate", PrintedRole.number("Max frequency")),
           Optional.empty());
 
   private static ControllerVisitReadings named(String text, Optional<String> before) {

@@ -4,7 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import zebrawood.controller.Dialect.Said;
+import zebrawood.controller.Dialect.PrintedRole;
 
 /** Made-up dialects for tests. */
 public final class Dialects {
@@ -15,26 +15,27 @@ public final class Dialects {
 
   private static Dialect terse() {
     Map<String, String> bits = Map.of("on", "1", "off", "0");
-    Map<String, Said> roles = new LinkedHashMap<>();
-    roles.put("idle-delay", Said.number("idle"));
-    roles.put("report-units", Said.choice("tell", Map.of("mm", "mm", "inch", "in")));
-    roles.put("soft-limits", Said.choice("soft", bits));
-    roles.put("hard-limits", Said.choice("hard", bits));
-    roles.put("homing", Said.choice("seek", bits));
+    Map<String, PrintedRole> roles = new LinkedHashMap<>();
+    roles.put("idle-delay", PrintedRole.number("idle"));
+    roles.put("report-units", PrintedRole.choice("tell", Map.of("mm", "mm", "inch", "in")));
+    roles.put("soft-limits", PrintedRole.choice("soft", bits));
+    roles.put("hard-limits", PrintedRole.choice("hard", bits));
+    roles.put("homing", PrintedRole.choice("seek", bits));
     roles.put(
         "home-corner",
-        Said.choice(
+        PrintedRole.choice(
             "corner",
             Map.of(
                 "front-left", "fl", "front-right", "fr", "rear-left", "rl", "rear-right", "rr")));
-    roles.put("top-power-word", Said.number("top"));
-    roles.put("least-power-word", Said.number("least"));
-    roles.put("laser-follows-motion", Said.choice("follow", bits));
-    roles.put("power-sense", Said.choice("sense", Map.of("rising", "up", "falling", "down")));
-    roles.put("steps-per-mm-x", Said.number("steps_x"));
-    roles.put("steps-per-mm-y", Said.number("steps_y"));
-    roles.put("travel-x", Said.number("reach_x"));
-    roles.put("travel-y", Said.number("reach_y"));
+    roles.put("top-power-word", PrintedRole.number("top"));
+    roles.put("least-power-word", PrintedRole.number("least"));
+    roles.put("laser-follows-motion", PrintedRole.choice("follow", bits));
+    roles.put(
+        "power-sense", PrintedRole.choice("sense", Map.of("rising", "up", "falling", "down")));
+    roles.put("steps-per-mm-x", PrintedRole.number("steps_x"));
+    roles.put("steps-per-mm-y", PrintedRole.number("steps_y"));
+    roles.put("travel-x", PrintedRole.number("reach_x"));
+    roles.put("travel-y", PrintedRole.number("reach_y"));
     return new Dialect(
         "Terse",
         "{key}: {value}",
@@ -44,14 +45,14 @@ public final class Dialects {
         Optional.of(talk()));
   }
 
-  private static Talk talk() {
-    return new Talk(
-        Talk.EndOfLine.LF,
+  private static WireSyntax talk() {
+    return new WireSyntax(
+        WireSyntax.EndOfLine.LF,
         9_600,
         10,
         true,
         false,
-        "show" + Talk.END,
+        "show" + WireSyntax.END,
         List.of("end"),
         List.of(),
         List.of(),

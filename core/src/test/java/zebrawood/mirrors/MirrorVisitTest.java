@@ -127,9 +127,9 @@ class MirrorVisitTest {
     assertThat(found.lost())
         .extracting(Lost::share)
         .containsExactly(
-            Opening.lostShare(20 * Math.cos(Math.PI / 3), 7, 5),
-            Opening.lostShare(20 * Math.cos(Math.PI / 6), 7, 4 * 0.7),
-            Opening.lostShare(16, 7, 4 * 1.55));
+            Aperture.lostShare(20 * Math.cos(Math.PI / 3), 7, 5),
+            Aperture.lostShare(20 * Math.cos(Math.PI / 6), 7, 4 * 0.7),
+            Aperture.lostShare(16, 7, 4 * 1.55));
     assertThat(found.warnings(ENGLISH))
         .anyMatch(w -> w.startsWith("The rim of mirror 1 would scorch"));
     assertThat(found.advice(ENGLISH).getFirst())

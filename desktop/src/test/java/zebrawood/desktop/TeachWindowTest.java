@@ -19,10 +19,10 @@ import org.junit.jupiter.api.Test;
 import zebrawood.controller.ControllerStation;
 import zebrawood.controller.Corner;
 import zebrawood.controller.Dialect;
-import zebrawood.controller.Dialect.Said;
+import zebrawood.controller.Dialect.PrintedRole;
 import zebrawood.controller.Role;
-import zebrawood.controller.Talk;
-import zebrawood.controller.Talk.Meant;
+import zebrawood.controller.WireSyntax;
+import zebrawood.controller.WireSyntax.RefusalText;
 import zebrawood.desktop.controller.CornerIfKnown;
 import zebrawood.desktop.controller.IfKnown;
 import zebrawood.devices.controller.Faults;
@@ -44,20 +44,20 @@ class TeachWindowTest extends WindowTest {
 
   private static Dialect rill() {
     Map<String, String> bits = Map.of("on", "1", "off", "0");
-    Map<String, Said> roles = new LinkedHashMap<>();
-    roles.put("top-power-word", Said.number("a1"));
-    roles.put("least-power-word", Said.number("a2"));
-    roles.put("laser-follows-motion", Said.choice("a3", bits));
-    roles.put("homing", Said.choice("b1", bits));
+    Map<String, PrintedRole> roles = new LinkedHashMap<>();
+    roles.put("top-power-word", PrintedRole.number("a1"));
+    roles.put("least-power-word", PrintedRole.number("a2"));
+    roles.put("laser-follows-motion", PrintedRole.choice("a3", bits));
+    roles.put("homing", PrintedRole.choice("b1", bits));
     roles.put(
         "home-corner",
-        Said.choice(
+        PrintedRole.choice(
             "b2",
             Map.of("front-left", "0", "front-right", "1", "rear-left", "2", "rear-right", "3")));
-    roles.put("hard-limits", Said.choice("b3", bits));
-    roles.put("soft-limits", Said.choice("b4", bits));
-    roles.put("travel-x", Said.number("c1"));
-    roles.put("travel-y", Said.number("c2"));
+    roles.put("hard-limits", PrintedRole.choice("b3", bits));
+    roles.put("soft-limits", PrintedRole.choice("b4", bits));
+    roles.put("travel-x", PrintedRole.number("c1"));
+    roles.put("travel-y", PrintedRole.number("c2"));
     return new Dialect(
         "Rill",
         "~{key} is {value}",
@@ -65,31 +65,31 @@ class TeachWindowTest extends WindowTest {
         Optional.of(List.of(";")),
         roles,
         Optional.of(
-            new Talk(
-                Talk.EndOfLine.CR,
+            new WireSyntax(
+                WireSyntax.EndOfLine.CR,
                 115_200,
                 15,
                 true,
                 true,
-                "tell" + Talk.END,
+                "tell" + WireSyntax.END,
                 List.of("so"),
-                List.of(new Meant("not", "it will not")),
-                List.of(new Meant("help", "it found no switch")),
+                List.of(new RefusalText("not", "it will not")),
+                List.of(new RefusalText("help", "it found no switch")),
                 Optional.of("%"),
                 Optional.of("({state} {x} {y})"),
                 Map.of(
-                    Talk.STANDING, List.of("rest"),
-                    Talk.MOVING, List.of("run"),
-                    Talk.ALARM, List.of("shut")),
-                Optional.of("seek" + Talk.END),
-                Optional.of("ride {x} {y} {speed}" + Talk.END),
+                    WireSyntax.STANDING, List.of("rest"),
+                    WireSyntax.MOVING, List.of("run"),
+                    WireSyntax.ALARM, List.of("shut")),
+                Optional.of("seek" + WireSyntax.END),
+                Optional.of("ride {x} {y} {speed}" + WireSyntax.END),
                 Optional.of("!"),
                 Optional.of("&"),
                 Optional.of("^"),
-                Optional.of("open" + Talk.END),
-                Optional.of("burn {word}" + Talk.END),
-                Optional.of("cool" + Talk.END),
-                Optional.of("stay {seconds}" + Talk.END),
+                Optional.of("open" + WireSyntax.END),
+                Optional.of("burn {word}" + WireSyntax.END),
+                Optional.of("cool" + WireSyntax.END),
+                Optional.of("stay {seconds}" + WireSyntax.END),
                 Optional.empty())));
   }
 
@@ -141,7 +141,7 @@ class TeachWindowTest extends WindowTest {
               .orElse(Map.of())
               .forEach((meaning, printed) -> set("role-" + role + "-" + meaning, printed));
         });
-    Talk talk = RILL.talk().orElseThrow();
+    WireSyntax talk = RILL.talk().orElseThrow();
     Map<String, String> commands = new LinkedHashMap<>();
     commands.put("ask-settings", talk.askSettings());
     commands.put("ask-state", talk.askState().orElseThrow());
@@ -164,7 +164,7 @@ class TeachWindowTest extends WindowTest {
     commands.put("baud", "115200");
     commands.put("longest-answer", "15");
     commands.forEach((name, text) -> set("talk-" + name, text));
-    choose("#controller-talk-end-of-line", Talk.EndOfLine.CR);
+    choose("#controller-talk-end-of-line", WireSyntax.EndOfLine.CR);
     choose("#controller-talk-alone", IfKnown.YES);
     choose("#controller-talk-from-home", IfKnown.YES);
   }

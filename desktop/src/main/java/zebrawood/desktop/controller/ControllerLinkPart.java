@@ -7,7 +7,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import zebrawood.controller.Dialect;
 import zebrawood.controller.Settings;
-import zebrawood.controller.Talk;
+import zebrawood.controller.WireSyntax;
 import zebrawood.controller.Write;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.station.EntryRecorder;
@@ -320,7 +320,7 @@ final class ControllerLinkPart implements LinkBar.Actions {
             Text.of("controller.shot.line", shown(work.share), shown(work.pulse)),
             String.join("  ", TestShot.lines(order, settings)),
             Text.of(
-                settings.dialect().talk().filter(Talk::aloneWhileStoring).isPresent()
+                settings.dialect().talk().filter(WireSyntax::aloneWhileStoring).isPresent()
                     ? "controller.shot.link-goes-alone"
                     : "controller.shot.link-goes")),
         Text.of("controller.shot.caution", work.machine.standingCaution()),
@@ -380,7 +380,7 @@ final class ControllerLinkPart implements LinkBar.Actions {
 
   private void move(String port, List<Motion.Place> places) {
     Optional<ControllerSession.Line> line = line(port);
-    Optional<Talk> talk = line.flatMap(l -> l.dialect().talk());
+    Optional<WireSyntax> talk = line.flatMap(l -> l.dialect().talk());
     if (talk.isEmpty()) {
       return;
     }
@@ -389,7 +389,8 @@ final class ControllerLinkPart implements LinkBar.Actions {
       say("controller.motion.not-known");
       return;
     }
-    List<String> lines = new ArrayList<>(List.of(Talk.words(talk.get().home().orElseThrow())));
+    List<String> lines =
+        new ArrayList<>(List.of(WireSyntax.words(talk.get().home().orElseThrow())));
     lines.addAll(Motion.lines(talk.get(), places, SPEED_MM_MIN));
     host.confirm(
         Text.of("controller.motion.title"),

@@ -17,7 +17,7 @@ import zebrawood.controller.Dialect;
 import zebrawood.controller.Role;
 import zebrawood.controller.RunUp;
 import zebrawood.controller.Settings;
-import zebrawood.controller.Talk;
+import zebrawood.controller.WireSyntax;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Proofs;
@@ -118,7 +118,7 @@ public final class ControllerModel
   }
 
   /** How it is talked to, as far as somebody said it. */
-  Optional<Talk> talks() {
+  Optional<WireSyntax> talks() {
     return dialect().flatMap(Dialect::talk);
   }
 

@@ -14,7 +14,7 @@ import org.slf4j.LoggerFactory;
 import zebrawood.controller.Dialect;
 import zebrawood.controller.Role;
 import zebrawood.controller.Settings;
-import zebrawood.controller.Talk;
+import zebrawood.controller.WireSyntax;
 import zebrawood.controller.Write;
 import zebrawood.desktop.job.Jobs;
 import zebrawood.desktop.text.Text;
@@ -101,7 +101,7 @@ final class ControllerSession {
       return;
     }
     words.set(doing);
-    double baud = line.dialect.talk().map(Talk::baud).orElse(0.0);
+    double baud = line.dialect.talk().map(WireSyntax::baud).orElse(0.0);
     jobs.run(
         progress -> {
           try (ControllerLink link =

@@ -9,12 +9,12 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.stream.Stream;
 import zebrawood.controller.Dialect;
-import zebrawood.controller.Dialect.Said;
+import zebrawood.controller.Dialect.PrintedRole;
 import zebrawood.controller.NamedFields;
 import zebrawood.controller.Role;
-import zebrawood.controller.Talk;
-import zebrawood.controller.Talk.EndOfLine;
-import zebrawood.controller.Talk.Meant;
+import zebrawood.controller.WireSyntax;
+import zebrawood.controller.WireSyntax.EndOfLine;
+import zebrawood.controller.WireSyntax.RefusalText;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
@@ -98,7 +98,7 @@ final class DialectFields {
     for (String command : COMMANDS) {
       commands.put(command, form.words("talk." + command));
     }
-    for (String state : List.of(Talk.STANDING, Talk.MOVING, Talk.ALARM)) {
+    for (String state : List.of(WireSyntax.STANDING, WireSyntax.MOVING, WireSyntax.ALARM)) {
       states.put(state, form.words("talk.state." + state));
     }
     ends = form.words("talk.ends");
@@ -149,12 +149,14 @@ final class DialectFields {
   }
 
   private Dialect make() {
-    Map<String, Said> roles = new LinkedHashMap<>();
+    Map<String, PrintedRole> roles = new LinkedHashMap<>();
     keys.forEach((role, key) -> {
       if (!key.isEmpty()) {
         roles.put(
             role.spelled(),
-            role.isChoice() ? Said.choice(text(key), values(role)) : Said.number(text(key)));
+            role.isChoice()
+                ? PrintedRole.choice(text(key), values(role))
+                : PrintedRole.number(text(key)));
       }
     });
     return new Dialect(
@@ -182,7 +184,7 @@ final class DialectFields {
     return Stream.of(text(field).split("\\s*[|]\\s*")).filter(s -> !s.isBlank()).toList();
   }
 
-  private static List<Meant> meant(WordsField field) {
+  private static List<RefusalText> meant(WordsField field) {
     return field
         .text()
         .lines()
@@ -190,8 +192,8 @@ final class DialectFields {
         .map(line -> {
           int at = line.indexOf(MEANS.strip());
           return at < 0
-              ? new Meant(line.strip(), "")
-              : new Meant(
+              ? new RefusalText(line.strip(), "")
+              : new RefusalText(
                   line.substring(0, at).strip(),
                   line.substring(at + MEANS.strip().length()).strip());
         })
@@ -202,10 +204,10 @@ final class DialectFields {
     return said(commands.get(name));
   }
 
-  private Talk talk() {
+  private WireSyntax talk() {
     Map<String, List<String>> called = new LinkedHashMap<>();
     states.forEach((state, field) -> called.put(state, words(field)));
-    return new Talk(
+    return new WireSyntax(
         endOfLine.get(),
         baud.value().orElse(USUAL_BAUD),
         longestAnswer.value().orElse(USUAL_ANSWER_S),
@@ -256,7 +258,7 @@ final class DialectFields {
     form.allAtOnce(() -> all().forEach(field -> field.set("")));
   }
 
-  private void take(Talk talk) {
+  private void take(WireSyntax talk) {
     endOfLine.set(talk.endOfLine());
     baud.set(talk.baud());
     longestAnswer.set(talk.longestAnswerS());
@@ -286,7 +288,7 @@ final class DialectFields {
     set.apply("idleHolds", talk.idleHolds());
   }
 
-  private static String lines(List<Meant> meant) {
+  private static String lines(List<RefusalText> meant) {
     return String.join("\n", meant.stream().map(m -> m.begins() + MEANS + m.meaning()).toList());
   }
 

@@ -88,7 +88,7 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
   final WordsField grid = form().words("visit.grid", GridText::read);
   final ScanFields scan = new ScanFields(form());
   final PointerSection pointer = new PointerSection(form(), resolution, way);
-  private final TableSection table = new TableSection(form(), field, this::solved);
+  private final CommandTableSection table = new CommandTableSection(form(), field, this::solved);
   private final BurnSection burn = new BurnSection(form(), field, scan, way);
   private final TiltSection tilt =
       new TiltSection(form(), field, () -> solved().flatMap(s -> s.finding().plain()));

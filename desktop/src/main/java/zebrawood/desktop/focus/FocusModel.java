@@ -111,7 +111,7 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
   final Group<QuantityField> probes =
       form().group("visit.probe", FIRST_PROBES, MOST_PROBES, this::probe);
   final PhotoFields photo = new PhotoFields(form());
-  private final TableSection table = new TableSection(form());
+  private final BedStackSection table = new BedStackSection(form());
   private final PlanSection plan = new PlanSection(form(), depth, run);
   private final Optional<PiercingSection> head;
   private final Ways<FocusWay, FocusTask> ways;

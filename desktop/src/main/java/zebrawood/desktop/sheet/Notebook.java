@@ -84,7 +84,7 @@ public final class Notebook extends HBox {
   public void show(List<Entry> entries, Instant now) {
     Shown shown = new Shown(List.copyOf(entries), Text.words().units());
     if (shown.equals(last)) {
-      // Columns made anew cost more than a key takes to repeat.
+      // SheetColumns made anew cost more than a key takes to repeat.
       return;
     }
     last = shown;

@@ -36,7 +36,7 @@ public final class SheetFrame extends BorderPane {
     HBox header = new HBox(name, asked, subject, spacer(), state);
     header.getStyleClass().add("sheet-header");
     setTop(header);
-    setCenter(new Columns(scrolling(readings), picture, doNext));
+    setCenter(new SheetColumns(scrolling(readings), picture, doNext));
     setBottom(notebook);
   }
 

@@ -6,7 +6,7 @@ import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.Tooltip;
 
-/** Columns of words for tables that are only read. */
+/** SheetColumns of words for tables that are only read. */
 public final class Tables {
   private Tables() {}
 

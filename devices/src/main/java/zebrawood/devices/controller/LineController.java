@@ -10,7 +10,7 @@ import java.util.function.BooleanSupplier;
 import zebrawood.controller.Dialect;
 import zebrawood.controller.LinePattern;
 import zebrawood.controller.Settings;
-import zebrawood.controller.Talk;
+import zebrawood.controller.WireSyntax;
 import zebrawood.controller.Write;
 import zebrawood.devices.controller.LinkTrouble.Kind;
 import zebrawood.measure.UnusableReading;
@@ -50,7 +50,7 @@ public final class LineController implements ControllerLink {
 
   private final Port port;
   private final Dialect dialect;
-  private final Talk talk;
+  private final WireSyntax talk;
   private final Optional<LinePattern> stateLine;
   private final BooleanSupplier cancelled;
   private final StringBuilder coming = new StringBuilder();
@@ -224,7 +224,7 @@ public final class LineController implements ControllerLink {
         return Optional.of(Settings.lines(text.toString(), dialect))
             .filter(lines -> !lines.isEmpty() && !late);
       }
-      Optional<Talk.Meant> refusal = talk.refusal(line);
+      Optional<WireSyntax.RefusalText> refusal = talk.refusal(line);
       if (refusal.isPresent()) {
         throw new LinkTrouble(
             Kind.REJECTED, Message.of("controller.trouble.no-settings", said(refusal.get(), line)));
@@ -233,7 +233,7 @@ public final class LineController implements ControllerLink {
     }
   }
 
-  private static Message said(Talk.Meant meant, String line) {
+  private static Message said(WireSyntax.RefusalText meant, String line) {
     return meant.meaning().isBlank()
         ? Message.quoted(line)
         : Message.of(
@@ -259,8 +259,8 @@ public final class LineController implements ControllerLink {
     Optional<Message> refused = Optional.empty();
     for (int answered = 0; answered < asked; ) {
       String line = line(bound);
-      Optional<Talk.Meant> refusal = talk.refusal(line);
-      Optional<Talk.Meant> alarm = talk.alarm(line);
+      Optional<WireSyntax.RefusalText> refusal = talk.refusal(line);
+      Optional<WireSyntax.RefusalText> alarm = talk.alarm(line);
       if (refusal.isPresent()) {
         answered++;
         refused = refused.or(() -> Optional.of(said(refusal.get(), line)));

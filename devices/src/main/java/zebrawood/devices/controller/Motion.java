@@ -4,7 +4,7 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import zebrawood.controller.Talk;
+import zebrawood.controller.WireSyntax;
 import zebrawood.words.Message;
 
 /**
@@ -87,7 +87,7 @@ public final class Motion {
   }
 
   /** The lines that {@link #drive} would send. */
-  public static List<String> lines(Talk talk, List<Place> places, double speedMmMin) {
+  public static List<String> lines(WireSyntax talk, List<Place> places, double speedMmMin) {
     return places.stream()
         .map(p -> talk.sent(talk.jog().orElseThrow(), words(p, speedMmMin)).strip())
         .toList();
@@ -95,11 +95,11 @@ public final class Motion {
 
   @FunctionalInterface
   private interface Work {
-    Outcome on(Talk talk) throws LinkTrouble;
+    Outcome on(WireSyntax talk) throws LinkTrouble;
   }
 
   private static Outcome guarded(ControllerLink link, Work work) {
-    Talk talk = link.dialect().talk().orElseThrow();
+    WireSyntax talk = link.dialect().talk().orElseThrow();
     if (!talk.canMove()) {
       return new Outcome.NotThere(Message.of("controller.motion.not-known"));
     }

@@ -137,7 +137,7 @@ public final class SettingsChange {
    * the top, homing before the soft limits that need it.
    */
   public static List<Write> restore(Settings from, Settings to) {
-    Map<Role, Dialect.Said> roles = from.dialect().byRole();
+    Map<Role, Dialect.PrintedRole> roles = from.dialect().byRole();
     List<Difference> differences = Difference.between(from, to);
     boolean leastRises = rises(from, to);
     return differences.stream()

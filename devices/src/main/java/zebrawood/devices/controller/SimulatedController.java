@@ -13,7 +13,7 @@ import zebrawood.controller.LinePattern;
 import zebrawood.controller.Printed;
 import zebrawood.controller.Role;
 import zebrawood.controller.Settings;
-import zebrawood.controller.Talk;
+import zebrawood.controller.WireSyntax;
 import zebrawood.controller.Write;
 
 /**
@@ -55,7 +55,7 @@ public final class SimulatedController {
   }
 
   private final Dialect dialect;
-  private final Talk talk;
+  private final WireSyntax talk;
   private final String endOfLine;
   private final SimulatedMemory memory;
   private final Frame frame;
@@ -136,7 +136,7 @@ public final class SimulatedController {
     if (c == '\n' || c == '\r') {
       String line = arriving.toString().strip();
       arriving.setLength(0);
-      if (!line.isEmpty() && !atOnce(line + Talk.END)) {
+      if (!line.isEmpty() && !atOnce(line + WireSyntax.END)) {
         unread.add(line);
         kept += line.length() + 1;
         advanceTo(at);
@@ -215,7 +215,7 @@ public final class SimulatedController {
     }
     Optional<Write> set = memory.written(command);
     Optional<Map<String, String>> go = read(talk.jog(), command);
-    String line = command + Talk.END;
+    String line = command + WireSyntax.END;
     if (command.length() > LONGEST_LINE) {
       refuse(Refusal.TOO_LONG);
     } else if (line.equals(talk.askSettings())) {
@@ -251,21 +251,21 @@ public final class SimulatedController {
   }
 
   private void refuse(Refusal why) {
-    List<Talk.Meant> all = talk.refusals();
+    List<WireSyntax.RefusalText> all = talk.refusals();
     if (!all.isEmpty()) {
       say(all.get(Math.min(why.ordinal(), all.size() - 1)).begins() + endOfLine);
     }
   }
 
   private void alarm(int which) {
-    List<Talk.Meant> all = talk.alarms();
+    List<WireSyntax.RefusalText> all = talk.alarms();
     if (!all.isEmpty()) {
       say(all.get(Math.min(which, all.size() - 1)).begins() + endOfLine);
     }
   }
 
   private static Optional<Map<String, String>> read(Optional<String> command, String line) {
-    return command.flatMap(c -> LinePattern.of(Talk.words(c)).read(line));
+    return command.flatMap(c -> LinePattern.of(WireSyntax.words(c)).read(line));
   }
 
   private void set(Write write) {
@@ -372,9 +372,9 @@ public final class SimulatedController {
   private String state() {
     String kind =
         switch (doing) {
-          case NOTHING -> Talk.STANDING;
-          case MOVING, WAITING -> Talk.MOVING;
-          case ALARM -> Talk.ALARM;
+          case NOTHING -> WireSyntax.STANDING;
+          case MOVING, WAITING -> WireSyntax.MOVING;
+          case ALARM -> WireSyntax.ALARM;
         };
     String called = talk.states().getOrDefault(kind, List.of(kind)).getFirst();
     return LinePattern.of(talk.stateLine().orElseThrow())

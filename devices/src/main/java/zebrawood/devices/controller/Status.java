@@ -6,7 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.controller.LinePattern;
 import zebrawood.controller.Printed;
-import zebrawood.controller.Talk;
+import zebrawood.controller.WireSyntax;
 
 /**
  * What a controller says of itself.
@@ -24,7 +24,7 @@ public record Status(Kind kind, String state, double xMm, double yMm) {
   }
 
   /** Empty when the line is no status. */
-  static Optional<Status> read(String line, LinePattern pattern, Talk talk) {
+  static Optional<Status> read(String line, LinePattern pattern, WireSyntax talk) {
     return pattern
         .read(line)
         .flatMap(v -> {
@@ -42,13 +42,13 @@ public record Status(Kind kind, String state, double xMm, double yMm) {
   }
 
   private static Kind kind(String state, Map<String, List<String>> states) {
-    if (in(states.get(Talk.STANDING), state)) {
+    if (in(states.get(WireSyntax.STANDING), state)) {
       return Kind.STANDING;
     }
-    if (in(states.get(Talk.MOVING), state)) {
+    if (in(states.get(WireSyntax.MOVING), state)) {
       return Kind.MOVING;
     }
-    return in(states.get(Talk.ALARM), state) ? Kind.ALARM : Kind.NOT_KNOWN;
+    return in(states.get(WireSyntax.ALARM), state) ? Kind.ALARM : Kind.NOT_KNOWN;
   }
 
   private static boolean in(List<String> words, String state) {

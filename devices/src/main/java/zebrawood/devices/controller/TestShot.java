@@ -10,7 +10,7 @@ import java.util.OptionalDouble;
 import zebrawood.controller.Dialect;
 import zebrawood.controller.Role;
 import zebrawood.controller.Settings;
-import zebrawood.controller.Talk;
+import zebrawood.controller.WireSyntax;
 import zebrawood.controller.Write;
 import zebrawood.measure.Accepts;
 import zebrawood.words.Message;
@@ -124,7 +124,7 @@ public final class TestShot {
 
   private static Optional<Message> pulse(
       ControllerLink link, Write off, Write on, List<String> beam, Order order) {
-    Talk talk = link.dialect().talk().orElseThrow();
+    WireSyntax talk = link.dialect().talk().orElseThrow();
     Duration atMost = order.pulse.plus(AFTER);
     try {
       String end = talk.endOfLine().sent();
@@ -146,7 +146,7 @@ public final class TestShot {
 
   /** Whether the dialect says how: mode, beam on and off, and a wait that ends by itself. */
   public static boolean canFire(Dialect dialect) {
-    return dialect.talk().filter(Talk::canFire).isPresent()
+    return dialect.talk().filter(WireSyntax::canFire).isPresent()
         && dialect.printed(Role.LASER_FOLLOWS_MOTION, Role.ON).isPresent()
         && dialect.printed(Role.LASER_FOLLOWS_MOTION, Role.OFF).isPresent()
         && dialect.key(Role.TOP_POWER_WORD).isPresent();
@@ -173,7 +173,7 @@ public final class TestShot {
 
   /** Beam on, wait, beam off, as they are sent. */
   static List<String> beam(Dialect dialect, long word, Duration pulse) {
-    Talk talk = dialect.talk().orElseThrow();
+    WireSyntax talk = dialect.talk().orElseThrow();
     String seconds = String.format(Locale.ROOT, "%.3f", pulse.toMillis() / 1000.0);
     return List.of(
         talk.sent(talk.beamOn().orElseThrow(), Map.of("word", String.valueOf(word))),
@@ -183,7 +183,7 @@ public final class TestShot {
 
   /** Whether the laser is off and follows the motion, read back; put right where it does not. */
   public static boolean restored(ControllerLink link) {
-    Talk talk = link.dialect().talk().orElseThrow();
+    WireSyntax talk = link.dialect().talk().orElseThrow();
     Optional<Write> on = Settings.line(link.dialect(), Role.LASER_FOLLOWS_MOTION, Role.ON);
     for (int i = 0; i < TRIES; i++) {
       try {

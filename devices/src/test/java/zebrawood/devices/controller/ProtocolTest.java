@@ -18,14 +18,14 @@ import zebrawood.controller.Dialect;
 import zebrawood.controller.LinePattern;
 import zebrawood.controller.Role;
 import zebrawood.controller.Settings;
-import zebrawood.controller.Talk;
+import zebrawood.controller.WireSyntax;
 import zebrawood.controller.Write;
 import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
 class ProtocolTest {
   private static final Dialect STAND_IN = StandInDialect.DIALECT;
-  private static final Talk TALK = STAND_IN.talk().orElseThrow();
+  private static final WireSyntax TALK = STAND_IN.talk().orElseThrow();
   private static final LinePattern STATE = LinePattern.of(TALK.stateLine().orElseThrow());
 
   @Test
@@ -112,10 +112,10 @@ class ProtocolTest {
 
   @Test
   void whereNobodySaidHowAPulseEndsNothingIsFired() throws LinkTrouble {
-    Talk t = TALK;
+    WireSyntax t = TALK;
     Dialect mute =
         STAND_IN.withTalk(
-            new Talk(
+            new WireSyntax(
                 t.endOfLine(),
                 t.baud(),
                 t.longestAnswerS(),

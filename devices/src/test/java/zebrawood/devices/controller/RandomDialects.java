@@ -8,10 +8,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import zebrawood.controller.Dialect;
-import zebrawood.controller.Dialect.Said;
+import zebrawood.controller.Dialect.PrintedRole;
 import zebrawood.controller.Role;
-import zebrawood.controller.Talk;
-import zebrawood.controller.Talk.Meant;
+import zebrawood.controller.WireSyntax;
+import zebrawood.controller.WireSyntax.RefusalText;
 
 /** Dialects that nobody speaks: any words, any marks, lines or single letters. */
 final class RandomDialects {
@@ -48,7 +48,7 @@ final class RandomDialects {
     taken.clear();
     String between = of(List.of(" = ", "=", ": ", " -> ", "|", " "));
     String before = random.nextBoolean() ? "" : word() + " ";
-    Map<String, Said> roles = new LinkedHashMap<>();
+    Map<String, PrintedRole> roles = new LinkedHashMap<>();
     for (Role role : Role.values()) {
       String key = random.nextInt(3) == 0 ? word() + random.nextInt(99) : word();
       if (role.isChoice()) {
@@ -58,9 +58,9 @@ final class RandomDialects {
         for (int i = 0; i < role.meanings().size(); i++) {
           values.put(role.meanings().get(i), random.nextBoolean() ? printed.get(i) : word());
         }
-        roles.put(role.spelled(), Said.choice(key, values));
+        roles.put(role.spelled(), PrintedRole.choice(key, values));
       } else {
-        roles.put(role.spelled(), Said.number(key));
+        roles.put(role.spelled(), PrintedRole.number(key));
       }
     }
     return new Dialect(
@@ -73,39 +73,41 @@ final class RandomDialects {
   }
 
   private String line() {
-    return word() + Talk.END;
+    return word() + WireSyntax.END;
   }
 
-  private Talk talk() {
+  private WireSyntax talk() {
     boolean letters = random.nextBoolean();
-    return new Talk(
-        of(List.of(Talk.EndOfLine.values())),
+    return new WireSyntax(
+        of(List.of(WireSyntax.EndOfLine.values())),
         115_200,
         10 + random.nextInt(20),
         random.nextBoolean(),
         true,
         line(),
         List.of(word()),
-        List.of(new Meant(word(), "first"), new Meant(word(), "soft limits need homing")),
-        List.of(new Meant(word(), "homing found no switch"), new Meant(word(), "stopped")),
+        List.of(
+            new RefusalText(word(), "first"), new RefusalText(word(), "soft limits need homing")),
+        List.of(
+            new RefusalText(word(), "homing found no switch"), new RefusalText(word(), "stopped")),
         Optional.of(letters ? "%" : line()),
         Optional.of(of(List.of("({state} {x} {y})", "{state}/{x}/{y}", "at {x};{y} {state}"))),
         Map.of(
-            Talk.STANDING,
+            WireSyntax.STANDING,
             List.of(word()),
-            Talk.MOVING,
+            WireSyntax.MOVING,
             List.of(word()),
-            Talk.ALARM,
+            WireSyntax.ALARM,
             List.of(word())),
         Optional.of(line()),
-        Optional.of(word() + " {x} {y} {speed}" + Talk.END),
+        Optional.of(word() + " {x} {y} {speed}" + WireSyntax.END),
         Optional.of(letters ? "!" : line()),
         Optional.of(letters ? "&" : line()),
         Optional.of(letters ? "^" : line()),
         Optional.of(line()),
-        Optional.of(word() + " {word}" + Talk.END),
+        Optional.of(word() + " {word}" + WireSyntax.END),
         Optional.of(line()),
-        Optional.of(word() + " {seconds}" + Talk.END),
+        Optional.of(word() + " {seconds}" + WireSyntax.END),
         Optional.empty());
   }
 }

@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import zebrawood.controller.Dialect;
-import zebrawood.controller.Dialect.Said;
+import zebrawood.controller.Dialect.PrintedRole;
 import zebrawood.controller.Role;
-import zebrawood.controller.Talk;
-import zebrawood.controller.Talk.Meant;
+import zebrawood.controller.WireSyntax;
+import zebrawood.controller.WireSyntax.RefusalText;
 
 /** How the simulated controller talks: a language of our own making, of no controller there is. */
 public final class StandInDialect {
@@ -25,74 +25,74 @@ public final class StandInDialect {
 
   private StandInDialect() {}
 
-  private static Map<String, Said> roles() {
-    Map<String, Said> roles = new LinkedHashMap<>();
-    roles.put("top-power-word", Said.number("beam top"));
-    roles.put("least-power-word", Said.number("beam least"));
-    roles.put("laser-follows-motion", Said.choice("beam follows", YES_NO));
-    roles.put("homing", Said.choice("corner search", YES_NO));
+  private static Map<String, PrintedRole> roles() {
+    Map<String, PrintedRole> roles = new LinkedHashMap<>();
+    roles.put("top-power-word", PrintedRole.number("beam top"));
+    roles.put("least-power-word", PrintedRole.number("beam least"));
+    roles.put("laser-follows-motion", PrintedRole.choice("beam follows", YES_NO));
+    roles.put("homing", PrintedRole.choice("corner search", YES_NO));
     roles.put(
         "home-corner",
-        Said.choice(
+        PrintedRole.choice(
             "corner",
             Map.of(
                 "front-left", "near left",
                 "front-right", "near right",
                 "rear-left", "far left",
                 "rear-right", "far right")));
-    roles.put("hard-limits", Said.choice("end switches", YES_NO));
-    roles.put("soft-limits", Said.choice("stay inside", YES_NO));
-    roles.put("travel-x", Said.number("reach across"));
-    roles.put("travel-y", Said.number("reach deep"));
-    roles.put("steps-per-mm-x", Said.number("steps across"));
-    roles.put("steps-per-mm-y", Said.number("steps deep"));
-    roles.put("most-speed-x", Said.number("speed across"));
-    roles.put("most-speed-y", Said.number("speed deep"));
-    roles.put("acceleration-x", Said.number("push across"));
-    roles.put("acceleration-y", Said.number("push deep"));
-    roles.put("idle-delay", Said.number("rest after"));
-    roles.put("report-units", Said.choice("speak in", Map.of("mm", "mm", "inch", "inches")));
+    roles.put("hard-limits", PrintedRole.choice("end switches", YES_NO));
+    roles.put("soft-limits", PrintedRole.choice("stay inside", YES_NO));
+    roles.put("travel-x", PrintedRole.number("reach across"));
+    roles.put("travel-y", PrintedRole.number("reach deep"));
+    roles.put("steps-per-mm-x", PrintedRole.number("steps across"));
+    roles.put("steps-per-mm-y", PrintedRole.number("steps deep"));
+    roles.put("most-speed-x", PrintedRole.number("speed across"));
+    roles.put("most-speed-y", PrintedRole.number("speed deep"));
+    roles.put("acceleration-x", PrintedRole.number("push across"));
+    roles.put("acceleration-y", PrintedRole.number("push deep"));
+    roles.put("idle-delay", PrintedRole.number("rest after"));
+    roles.put("report-units", PrintedRole.choice("speak in", Map.of("mm", "mm", "inch", "inches")));
     return roles;
   }
 
-  private static Talk talk() {
-    return new Talk(
-        Talk.EndOfLine.LF,
+  private static WireSyntax talk() {
+    return new WireSyntax(
+        WireSyntax.EndOfLine.LF,
         115_200,
         20,
         false,
         true,
-        "list" + Talk.END,
+        "list" + WireSyntax.END,
         List.of("done"),
         List.of(
-            new Meant("no: unknown", "it does not know this line"),
-            new Meant("no: not before", "soft limits need homing switched on first"),
-            new Meant("no: too long", "the line is too long"),
-            new Meant("no: locked", "it is locked in alarm: home or clear it first"),
-            new Meant("no: outside", "the move would leave the travel"),
-            new Meant("no: search is off", "homing is switched off")),
+            new RefusalText("no: unknown", "it does not know this line"),
+            new RefusalText("no: not before", "soft limits need homing switched on first"),
+            new RefusalText("no: too long", "the line is too long"),
+            new RefusalText("no: locked", "it is locked in alarm: home or clear it first"),
+            new RefusalText("no: outside", "the move would leave the travel"),
+            new RefusalText("no: search is off", "homing is switched off")),
         List.of(
-            new Meant(
+            new RefusalText(
                 "alarm: no switch",
                 "homing found no switch: not wired, unplugged, or it looks at the wrong corner"),
-            new Meant(
+            new RefusalText(
                 "alarm: stopped",
                 "it was stopped while it moved; its place is lost, home it again")),
-        Optional.of("how" + Talk.END),
+        Optional.of("how" + WireSyntax.END),
         Optional.of("is {state} at {x} / {y}"),
         Map.of(
-            Talk.STANDING, List.of("still"),
-            Talk.MOVING, List.of("going", "searching", "waiting", "pausing"),
-            Talk.ALARM, List.of("alarmed")),
-        Optional.of("search" + Talk.END),
-        Optional.of("go {x} {y} at {speed}" + Talk.END),
-        Optional.of("wait" + Talk.END),
-        Optional.of("drop" + Talk.END),
-        Optional.of("stop" + Talk.END),
-        Optional.of("clear" + Talk.END),
-        Optional.of("light {word}" + Talk.END),
-        Optional.of("dark" + Talk.END),
-        Optional.of("pause {seconds}" + Talk.END),
+            WireSyntax.STANDING, List.of("still"),
+            WireSyntax.MOVING, List.of("going", "searching", "waiting", "pausing"),
+            WireSyntax.ALARM, List.of("alarmed")),
+        Optional.of("search" + WireSyntax.END),
+        Optional.of("go {x} {y} at {speed}" + WireSyntax.END),
+        Optional.of("wait" + WireSyntax.END),
+        Optional.of("drop" + WireSyntax.END),
+        Optional.of("stop" + WireSyntax.END),
+        Optional.of("clear" + WireSyntax.END),
+        Optional.of("light {word}" + WireSyntax.END),
+        Optional.of("dark" + WireSyntax.END),
+        Optional.of("pause {seconds}" + WireSyntax.END),
         Optional.of("999"));
   }
 }

@@ -1,11 +1,18 @@
 package zebrawood.records.picture;
 
+import java.io.StringWriter;
 import java.util.Base64;
+import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
+import javax.xml.stream.XMLOutputFactory;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamWriter;
+import zebrawood.records.picture.Canvas.Mark;
 
 /** A picture as SVG for paper; looks that are for the screen alone are drawn plainly. */
 public final class SvgCanvas implements Canvas {
+  private static final String XLINK = "http://www.w3.org/1999/xlink";
   private static final String INK = "#241A12";
   private static final String SOFT = "#6F5F4E";
   private static final String LINE = "#8B745C";
@@ -13,19 +20,19 @@ public final class SvgCanvas implements Canvas {
   private static final String GREEN = "#17705A";
   private static final String AMBER = "#965B06";
 
-  private static final Map<String, String> LOOKS =
+  private static final Map<String, Map<String, String>> LOOKS =
       Map.ofEntries(
           Map.entry("plan-bed", stroked(LINE)),
-          Map.entry("plan-grid", "stroke=\"#EADFCD\" fill=\"none\""),
-          Map.entry("plan-place", "fill=\"" + INK + "\" stroke=\"" + INK + "\""),
+          Map.entry("plan-grid", attributes("stroke", "#EADFCD", "fill", "none")),
+          Map.entry("plan-place", attributes("fill", INK, "stroke", INK)),
           Map.entry("plan-leader", stroked(AMBER)),
-          Map.entry("plan-screw", "fill=\"" + AMBER + "\""),
-          Map.entry("plan-shim", "fill=\"" + AMBER + "\""),
-          Map.entry("plan-side", "fill=\"" + SOFT + "\""),
-          Map.entry("plan-now", "fill=\"" + INK + "\""),
-          Map.entry("plan-after", "fill=\"" + SOFT + "\""),
+          Map.entry("plan-screw", attributes("fill", AMBER)),
+          Map.entry("plan-shim", attributes("fill", AMBER)),
+          Map.entry("plan-side", attributes("fill", SOFT)),
+          Map.entry("plan-now", attributes("fill", INK)),
+          Map.entry("plan-after", attributes("fill", SOFT)),
           Map.entry("opening", stroked(INK)),
-          Map.entry("mark-now", "fill=\"" + RED + "\""),
+          Map.entry("mark-now", attributes("fill", RED)),
           Map.entry("mark-after", stroked(INK)),
           Map.entry("mark-way", dashed(SOFT)),
           Map.entry("beam-ideal", stroked(LINE)),
@@ -33,36 +40,39 @@ public final class SvgCanvas implements Canvas {
           Map.entry("trend-axis", stroked(LINE)),
           Map.entry("trend-limit", dashed(GREEN)),
           Map.entry("trend-line", stroked(INK)),
-          Map.entry("trend-dot", "fill=\"" + INK + "\""),
-          Map.entry("trend-over", "fill=\"" + RED + "\""),
-          Map.entry("duct-piece", "fill=\"#F3ECE0\" stroke=\"" + INK + "\""),
-          Map.entry("duct-suction", "fill=\"none\" stroke-width=\"2\" stroke=\"#B5522B\""),
-          Map.entry("duct-pressure", "fill=\"none\" stroke-width=\"2\" stroke=\"" + RED + "\""),
+          Map.entry("trend-dot", attributes("fill", INK)),
+          Map.entry("trend-over", attributes("fill", RED)),
+          Map.entry("duct-piece", attributes("fill", "#F3ECE0", "stroke", INK)),
+          Map.entry(
+              "duct-suction", attributes("fill", "none", "stroke-width", "2", "stroke", "#B5522B")),
+          Map.entry(
+              "duct-pressure", attributes("fill", "none", "stroke-width", "2", "stroke", RED)),
           Map.entry("duct-blower", dashed(SOFT)),
-          Map.entry("duct-fan", "fill=\"#FFFFFF\" stroke=\"" + INK + "\""),
+          Map.entry("duct-fan", attributes("fill", "#FFFFFF", "stroke", INK)),
           Map.entry("scale-stem", stroked(LINE)),
-          Map.entry("scale-allowed", "fill=\"#CBE3DB\""),
+          Map.entry("scale-allowed", attributes("fill", "#CBE3DB")),
           Map.entry("scale-tick", stroked(LINE)),
-          Map.entry("scale-coolant", "fill=\"" + INK + "\""),
-          Map.entry("focus-dot", "fill=\"" + RED + "\""),
+          Map.entry("scale-coolant", attributes("fill", INK)),
+          Map.entry("focus-dot", attributes("fill", RED)),
           Map.entry("focus-beam", stroked(RED)),
           Map.entry("field-frame", stroked(LINE)),
-          Map.entry("field-place", "fill=\"" + SOFT + "\""),
-          Map.entry("field-error", "fill=\"none\" stroke-width=\"1.5\" stroke=\"" + RED + "\""),
+          Map.entry("field-place", attributes("fill", SOFT)),
+          Map.entry(
+              "field-error", attributes("fill", "none", "stroke-width", "1.5", "stroke", RED)),
           Map.entry("meter-scale", stroked(LINE)),
-          Map.entry("meter-red", "fill=\"none\" stroke-width=\"3\" stroke=\"" + RED + "\""),
-          Map.entry("meter-needle", "fill=\"none\" stroke-width=\"2\" stroke=\"" + INK + "\""),
+          Map.entry("meter-red", attributes("fill", "none", "stroke-width", "3", "stroke", RED)),
+          Map.entry("meter-needle", attributes("fill", "none", "stroke-width", "2", "stroke", INK)),
           Map.entry("power-after", dashed(GREEN)),
           Map.entry("power-now", stroked(RED)),
-          Map.entry("mark-number", "fill=\"#FFFFFF\""),
-          Map.entry("photo-mark", "fill=\"" + RED + "\" stroke=\"#FFFFFF\""),
+          Map.entry("mark-number", attributes("fill", "#FFFFFF")),
+          Map.entry("photo-mark", attributes("fill", RED, "stroke", "#FFFFFF")),
           Map.entry("photo-scale", dashed(AMBER)),
           Map.entry("photo-line", dashed(GREEN)),
           Map.entry("photo-width", stroked(RED)),
           Map.entry("photo-focus", stroked(GREEN)),
           Map.entry("mount-plate", stroked(LINE)),
           Map.entry("mirror-mount", stroked(LINE)),
-          Map.entry("mount-pivot", "fill=\"" + SOFT + "\""),
+          Map.entry("mount-pivot", attributes("fill", SOFT)),
           Map.entry("mount-screw", stroked(INK)),
           Map.entry("turn-arrow", stroked(RED)),
           Map.entry("turn-head", stroked(RED)));
@@ -72,37 +82,80 @@ public final class SvgCanvas implements Canvas {
 
   private final double width;
   private final double height;
-  private final StringBuilder svg = new StringBuilder();
+  private final StringWriter written = new StringWriter();
+  private final XMLStreamWriter svg;
 
   public SvgCanvas(double width, double height) {
     this.width = width;
     this.height = height;
-    svg.append(
-        format(
-            "<svg xmlns=\"http://www.w3.org/2000/svg\""
-                + " xmlns:xlink=\"http://www.w3.org/1999/xlink\" width=\"%.0f\" height=\"%.0f\""
-                + " font-family=\"Inter, DejaVu\" font-size=\"11\" text-anchor=\"middle\">",
-            width, height));
+    try {
+      svg = XMLOutputFactory.newFactory().createXMLStreamWriter(written);
+      svg.writeStartElement("svg");
+      svg.writeDefaultNamespace("http://www.w3.org/2000/svg");
+      svg.writeNamespace("xlink", XLINK);
+      svg.writeAttribute("width", whole(width));
+      svg.writeAttribute("height", whole(height));
+      svg.writeAttribute("font-family", "Inter, DejaVu");
+      svg.writeAttribute("font-size", "11");
+      svg.writeAttribute("text-anchor", "middle");
+    } catch (XMLStreamException e) {
+      throw new IllegalStateException(e);
+    }
   }
 
-  private static String stroked(String colour) {
-    return "fill=\"none\" stroke=\"" + colour + "\"";
+  /** Names and values in turn, in this order. */
+  private static Map<String, String> attributes(String... pairs) {
+    Map<String, String> all = new LinkedHashMap<>();
+    for (int i = 0; i < pairs.length; i += 2) {
+      all.put(pairs[i], pairs[i + 1]);
+    }
+    return all;
   }
 
-  private static String dashed(String colour) {
-    return stroked(colour) + " stroke-dasharray=\"4 3\"";
+  private static Map<String, String> stroked(String colour) {
+    return attributes("fill", "none", "stroke", colour);
   }
 
-  private static String format(String shape, Object... values) {
-    return String.format(Locale.ROOT, shape, values);
+  private static Map<String, String> dashed(String colour) {
+    return attributes("fill", "none", "stroke", colour, "stroke-dasharray", "4 3");
   }
 
-  private Mark add(String shape) {
-    svg.append(shape);
-    return new Plain();
+  private static String whole(double value) {
+    return String.format(Locale.ROOT, "%.0f", value);
   }
 
-  private static String look(String look) {
+  private static String tenth(double value) {
+    return String.format(Locale.ROOT, "%.1f", value);
+  }
+
+  /**
+   * @param words of the element; empty where it has none
+   */
+  private Mark add(
+      String element, Map<String, String> place, Map<String, String> look, String words) {
+    try {
+      if (words.isEmpty()) {
+        svg.writeEmptyElement(element);
+      } else {
+        svg.writeStartElement(element);
+      }
+      for (var attribute : place.entrySet()) {
+        svg.writeAttribute(attribute.getKey(), attribute.getValue());
+      }
+      for (var attribute : look.entrySet()) {
+        svg.writeAttribute(attribute.getKey(), attribute.getValue());
+      }
+      if (!words.isEmpty()) {
+        svg.writeCharacters(words);
+        svg.writeEndElement();
+      }
+      return new Plain();
+    } catch (XMLStreamException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static Map<String, String> look(String look) {
     return LOOKS.getOrDefault(look, stroked(SOFT));
   }
 
@@ -126,15 +179,17 @@ public final class SvgCanvas implements Canvas {
 
   @Override
   public Mark circle(double x, double y, double radius, String look) {
-    return add(format("<circle cx=\"%.1f\" cy=\"%.1f\" r=\"%.1f\" %s/>", x, y, radius, look(look)));
+    return add(
+        "circle", attributes("cx", tenth(x), "cy", tenth(y), "r", tenth(radius)), look(look), "");
   }
 
   @Override
   public Mark line(double fromX, double fromY, double toX, double toY, String look) {
     return add(
-        format(
-            "<line x1=\"%.1f\" y1=\"%.1f\" x2=\"%.1f\" y2=\"%.1f\" %s/>",
-            fromX, fromY, toX, toY, look(look)));
+        "line",
+        attributes("x1", tenth(fromX), "y1", tenth(fromY), "x2", tenth(toX), "y2", tenth(toY)),
+        look(look),
+        "");
   }
 
   @Override
@@ -142,9 +197,10 @@ public final class SvgCanvas implements Canvas {
       double x, double y, double radius, double startDeg, double lengthDeg, String look) {
     double from = Math.toRadians(startDeg);
     double to = Math.toRadians(startDeg + lengthDeg);
-    return add(
-        format(
-            "<path d=\"M %.1f %.1f A %.1f %.1f 0 %d %d %.1f %.1f\" %s/>",
+    String path =
+        String.format(
+            Locale.ROOT,
+            "M %.1f %.1f A %.1f %.1f 0 %d %d %.1f %.1f",
             x + radius * Math.cos(from),
             y - radius * Math.sin(from),
             radius,
@@ -152,34 +208,44 @@ public final class SvgCanvas implements Canvas {
             Math.abs(lengthDeg) > 180 ? 1 : 0,
             lengthDeg > 0 ? 0 : 1,
             x + radius * Math.cos(to),
-            y - radius * Math.sin(to),
-            look(look)));
+            y - radius * Math.sin(to));
+    return add("path", attributes("d", path), look(look), "");
+  }
+
+  private static Map<String, String> box(double x, double y, double wide, double high) {
+    return attributes(
+        "x",
+        tenth(x),
+        "y",
+        tenth(y),
+        "width",
+        tenth(Math.max(0, wide)),
+        "height",
+        tenth(Math.max(0, high)));
   }
 
   @Override
   public Mark rectangle(double x, double y, double wide, double high, String look) {
-    return add(
-        format(
-            "<rect x=\"%.1f\" y=\"%.1f\" width=\"%.1f\" height=\"%.1f\" %s/>",
-            x, y, Math.max(0, wide), Math.max(0, high), look(look)));
+    return add("rect", box(x, y, wide, high), look(look), "");
   }
 
   @Override
   public Mark image(byte[] png, double x, double y, double wide, double high) {
-    return add(
-        format(
-            "<image x=\"%.1f\" y=\"%.1f\" width=\"%.1f\" height=\"%.1f\""
-                + " xlink:href=\"data:image/png;base64,%s\"/>",
-            x, y, wide, high, Base64.getEncoder().encodeToString(png)));
+    try {
+      add("image", box(x, y, wide, high), Map.of(), "");
+      svg.writeAttribute(
+          XLINK, "href", "data:image/png;base64," + Base64.getEncoder().encodeToString(png));
+      return new Plain();
+    } catch (XMLStreamException e) {
+      throw new IllegalStateException(e);
+    }
   }
 
   @Override
   public Mark words(String words, double x, double y, double wide, String look) {
     return words.isEmpty()
         ? new Plain()
-        : add(
-            format(
-                "<text x=\"%.1f\" y=\"%.1f\" %s>%s</text>", x, y + 4, look(look), escaped(words)));
+        : add("text", attributes("x", tenth(x), "y", tenth(y + 4)), look(look), words);
   }
 
   @Override
@@ -193,23 +259,19 @@ public final class SvgCanvas implements Canvas {
       String look,
       Runnable press) {
     double wide = LETTER_WIDTH * words.codePointCount(0, words.length());
-    add(
-        format(
-            "<rect x=\"%.1f\" y=\"%.1f\" width=\"%.1f\" height=\"14\" fill=\"#FFFFFF\"/>",
-            x - wide / 2, y - 7, wide));
+    add("rect", box(x - wide / 2, y - 7, wide, 14), attributes("fill", "#FFFFFF"), "");
     return words(words, x, y, width, look);
-  }
-
-  private static String escaped(String words) {
-    return words
-        .replace("&", "&amp;")
-        .replace("<", "&lt;")
-        .replace(">", "&gt;")
-        .replace("\"", "&quot;");
   }
 
   /** The picture, whole. */
   public String svg() {
-    return svg + "</svg>";
+    try {
+      // Ends the tag that was written last, which still takes attributes.
+      svg.writeCharacters("");
+      svg.flush();
+    } catch (XMLStreamException e) {
+      throw new IllegalStateException(e);
+    }
+    return written + "</svg>";
   }
 }

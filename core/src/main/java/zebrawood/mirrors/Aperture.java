@@ -11,10 +11,10 @@ import zebrawood.measure.Accepts;
  * integral is summed by Simpson's rule; the Bessel function comes scaled, so that nothing
  * overflows.
  */
-public final class Opening {
+public final class Aperture {
   private static final int STEPS = 400;
 
-  private Opening() {}
+  private Aperture() {}
 
   /** From 0 to 1. */
   public static double lostShare(double openingMm, double beamMm, double offMm) {

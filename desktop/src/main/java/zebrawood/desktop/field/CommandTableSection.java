@@ -23,7 +23,7 @@ import zebrawood.records.field.FieldTable;
 import zebrawood.words.Message;
 
 /** The table behind a grid's coefficients, written for a controller that takes tables. */
-final class TableSection extends Section<Void, Void> {
+final class CommandTableSection extends Section<Void, Void> {
   private final QuantityField size;
   private final WordsField file;
   private final WordsField loaded;
@@ -34,7 +34,7 @@ final class TableSection extends Section<Void, Void> {
    * @param field its size, as typed elsewhere on the sheet
    * @param solved what the station came to
    */
-  TableSection(
+  CommandTableSection(
       StationForm form,
       QuantityField field,
       Supplier<Optional<Outcome.Solved<FieldVisitReadings, FieldVisitFinding>>> solved) {

@@ -17,7 +17,7 @@ import zebrawood.records.kept.KeptReadings;
 import zebrawood.words.Message;
 
 /** What lies on the table now, and what lay on it when the focus was left. */
-final class TableSection extends Section<StackUp, Void> {
+final class BedStackSection extends Section<StackUp, Void> {
   private static final double HIGHEST_MM = 1000;
   private static final double SAME_MM = 0.005;
 
@@ -31,7 +31,7 @@ final class TableSection extends Section<StackUp, Void> {
   private final ChoiceField<ScorchCure> scorch;
   private Optional<StackUp> then = Optional.empty();
 
-  TableSection(StationForm form) {
+  BedStackSection(StationForm form) {
     super(Message.of("focus.move.say"));
     layers =
         Stream.of("riser", "honeycomb", "spoilBoard", "stock")

@@ -35,7 +35,7 @@ import zebrawood.words.Message;
  * @param dwell with {@code {seconds}} in it: it waits by itself and does nothing else
  * @param idleHolds the idle delay that holds the motors for ever
  */
-public record Talk(
+public record WireSyntax(
     EndOfLine endOfLine,
     double baud,
     double longestAnswerS,
@@ -43,8 +43,8 @@ public record Talk(
     boolean placesFromHomeCorner,
     String askSettings,
     List<String> ends,
-    List<Meant> refusals,
-    List<Meant> alarms,
+    List<RefusalText> refusals,
+    List<RefusalText> alarms,
     Optional<String> askState,
     Optional<String> stateLine,
     Map<String, List<String>> states,
@@ -89,9 +89,9 @@ public record Talk(
    * @param begins what the line begins with
    * @param meaning in words
    */
-  public record Meant(String begins, String meaning) {}
+  public record RefusalText(String begins, String meaning) {}
 
-  public Talk {
+  public WireSyntax {
     ends = List.copyOf(ends);
     refusals = List.copyOf(refusals);
     alarms = List.copyOf(alarms);
@@ -146,14 +146,14 @@ public record Talk(
     }
   }
 
-  private static void meant(Accepts accepts, String field, List<Meant> lines) {
+  private static void meant(Accepts accepts, String field, List<RefusalText> lines) {
     if (lines.size() > MOST_LINES) {
       accepts.complain(
           field,
           Message.of("accepts.of-them", lines.size()),
           Message.of("controller.dialect.lines", 0, MOST_LINES));
     }
-    begins(accepts, field, lines.stream().map(Meant::begins).toList());
+    begins(accepts, field, lines.stream().map(RefusalText::begins).toList());
     for (int i = 0; i < lines.size(); i++) {
       if (lines.get(i).meaning.length() > LONGEST_MEANING) {
         accepts.complain(
@@ -201,15 +201,15 @@ public record Talk(
   }
 
   /** What a line that refuses means. */
-  public Optional<Meant> refusal(String line) {
+  public Optional<RefusalText> refusal(String line) {
     return longest(refusals.stream().filter(m -> line.startsWith(m.begins)));
   }
 
-  public Optional<Meant> alarm(String line) {
+  public Optional<RefusalText> alarm(String line) {
     return longest(alarms.stream().filter(m -> line.startsWith(m.begins)));
   }
 
-  private static Optional<Meant> longest(Stream<Meant> fitting) {
+  private static Optional<RefusalText> longest(Stream<RefusalText> fitting) {
     return fitting.max(java.util.Comparator.comparingInt(m -> m.begins.length()));
   }
 

@@ -7,11 +7,11 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 
-class OpeningTest {
+class ApertureTest {
   @Test
   void aCentredBeamLosesWhatTheTextbookSays() {
     for (double opening : new double[] {2, 6, 10, 20}) {
-      assertThat(Opening.lostShare(opening, 7, 0))
+      assertThat(Aperture.lostShare(opening, 7, 0))
           .isCloseTo(Math.exp(-2 * opening * opening / 49), within(1e-6));
     }
   }
@@ -31,10 +31,10 @@ class OpeningTest {
           through++;
         }
       }
-      assertThat(1 - Opening.lostShare(12, 7, off))
+      assertThat(1 - Aperture.lostShare(12, 7, off))
           .isCloseTo(through / (double) all, within(0.003));
     }
-    assertThatThrownBy(() -> Opening.lostShare(0, 7, Double.NaN))
+    assertThatThrownBy(() -> Aperture.lostShare(0, 7, Double.NaN))
         .hasMessageContaining("openingMm is 0")
         .hasMessageContaining("offMm is not a number");
   }

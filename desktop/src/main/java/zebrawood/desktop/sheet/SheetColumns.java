@@ -8,7 +8,7 @@ import javafx.scene.layout.Region;
  * The three columns of a sheet, as high as there is room. Each is a layout of its own: what changes
  * in one asks nothing of the others, nor of the window, so that advice can follow every keystroke.
  */
-final class Columns extends Region {
+final class SheetColumns extends Region {
   private static final double APART = 16;
 
   /** Least and usual width of each; the middle one takes what is left. */
@@ -16,7 +16,7 @@ final class Columns extends Region {
 
   private static final double[] USUAL = {308, 300, 304};
 
-  Columns(Region left, Region middle, Region right) {
+  SheetColumns(Region left, Region middle, Region right) {
     getStyleClass().add("sheet-columns");
     List<Region> columns = List.of(left, middle, right);
     columns.forEach(c -> c.setManaged(false));

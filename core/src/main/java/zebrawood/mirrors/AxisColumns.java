@@ -10,15 +10,15 @@ import zebrawood.mirrors.MirrorReadings.Mark;
  * The unknowns of one axis: the offset of the marks at each place where there are any, then the
  * angle of each mirror.
  */
-record Columns(int mirrors, List<At> places) {
+record AxisColumns(int mirrors, List<At> places) {
   /** What a fold in the horizontal plane does to a shift or an angle to the right. */
   static final double SWAPS = -1;
 
   /** And to one that goes up. */
   static final double KEEPS = 1;
 
-  static Columns of(List<Mark> marks, int mirrors) {
-    return new Columns(
+  static AxisColumns of(List<Mark> marks, int mirrors) {
+    return new AxisColumns(
         mirrors,
         Stream.of(At.values()).filter(at -> marks.stream().anyMatch(m -> m.at() == at)).toList());
   }
