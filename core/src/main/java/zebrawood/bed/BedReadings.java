@@ -1,5 +1,6 @@
 package zebrawood.bed;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import zebrawood.measure.Accepts;
@@ -24,7 +25,10 @@ public record BedReadings(
   public BedReadings {
     points = List.copyOf(points);
     screws = List.copyOf(screws);
-    List<String> ids = screws.stream().map(Screw::id).toList();
+    List<String> ids = new ArrayList<>();
+    for (Screw screw : screws) {
+      ids.add(screw.id());
+    }
     var accepts = new Accepts();
     LevelFit.check(accepts, points, gaugeResolutionMm, toleranceMm);
     accepts

@@ -2,6 +2,7 @@ package zebrawood.bed;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.Place;
@@ -31,6 +32,9 @@ import zebrawood.words.Message;
  * again after turning.
  */
 public final class Levelling {
+  private static final Comparator<ScrewTurn> MOST_TURNS_FIRST =
+      Comparator.comparingDouble((ScrewTurn t) -> t.turns().value()).reversed();
+
   private Levelling() {}
 
   public static BedFinding solve(BedReadings readings) {
@@ -38,13 +42,15 @@ public final class Levelling {
         new LevelFit(readings.points(), readings.gaugeResolutionMm(), readings.toleranceMm());
     PlaneFit surface = level.surface();
     Target target = target(readings, surface);
-    List<ScrewTurn> turns =
-        readings.screws().stream().map(screw -> turn(screw, target, surface)).toList();
+    List<ScrewTurn> turns = new ArrayList<>();
+    for (Screw screw : readings.screws()) {
+      turns.add(turn(screw, target, surface));
+    }
     Verdict verdict = level.verdict();
     return new BedFinding(
         perMetre(surface.slopeX(), 1),
         perMetre(surface.slopeY(), 1),
-        turns,
+        List.copyOf(turns),
         level.nowMm,
         level.warpMm,
         afterEighthsMm(readings, turns, level),
@@ -78,7 +84,9 @@ public final class Levelling {
       return at(
           lowToHigh.stream().filter(s -> s.id().equals(kept)).findFirst().orElseThrow(), surface);
     }
-    double half = lowToHigh.stream().mapToDouble(s -> 1 / s.pitchMm()).sum() / 2;
+    DoubleSummaryStatistics weights = new DoubleSummaryStatistics();
+    lowToHigh.forEach(s -> weights.accept(1 / s.pitchMm()));
+    double half = weights.getSum() / 2;
     double below = 0;
     for (int i = 0; i < lowToHigh.size(); i++) {
       below += 1 / lowToHigh.get(i).pitchMm();
@@ -151,11 +159,13 @@ public final class Levelling {
   }
 
   private static void addTurns(List<Advice> advice, List<ScrewTurn> turns) {
-    turns.stream()
-        .filter(t -> t.direction() != TurnDirection.NONE)
-        .sorted(Comparator.comparingDouble((ScrewTurn t) -> t.turns().value()).reversed())
-        .map(Levelling::sentence)
-        .forEach(advice::add);
+    List<ScrewTurn> largestFirst = new ArrayList<>(turns);
+    largestFirst.sort(MOST_TURNS_FIRST);
+    for (ScrewTurn turn : largestFirst) {
+      if (turn.direction() != TurnDirection.NONE) {
+        advice.add(sentence(turn));
+      }
+    }
   }
 
   private static Advice sentence(ScrewTurn turn) {

@@ -79,7 +79,11 @@ public final class Accepts {
 
   /** Places that do not all lie in one line, so that a plane through them is determined. */
   public Accepts notInOneLine(String field, List<? extends Place> places) {
-    if (places.size() >= 3 && Spread.of(places).inOneLine()) {
+    return places.size() >= 3 ? notInOneLine(field, Spread.of(places)) : this;
+  }
+
+  Accepts notInOneLine(String field, Spread ofPlaces) {
+    if (ofPlaces.inOneLine()) {
       complain(field, Message.of("accepts.in-one-line"), Message.of("accepts.not-in-line"));
     }
     return this;

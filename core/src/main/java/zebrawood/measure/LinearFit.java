@@ -32,7 +32,7 @@ public final class LinearFit {
   private final RealVector residuals;
   private final int degreesOfFreedom;
   private final double chiSquare;
-  private RealMatrix covariance;
+  private double[][] covariance;
 
   private LinearFit(
       RealMatrix design,
@@ -75,21 +75,20 @@ public final class LinearFit {
   }
 
   /** Made when first asked for: many fits are only asked for their coefficients. */
-  private RealMatrix covariance() {
+  private double[][] covariance() {
     if (covariance == null) {
       double enlarge = degreesOfFreedom > 0 ? Math.max(1, chiSquare / degreesOfFreedom) : 1;
       covariance =
           MatrixUtils.inverse(design.transposeMultiply(design))
-              .scalarMultiply(readingVariance * enlarge);
+              .scalarMultiply(readingVariance * enlarge)
+              .getData();
     }
     return covariance;
   }
 
   /** Of all coefficients with one another, row by row. */
   public List<List<Double>> covariances() {
-    return Arrays.stream(covariance().getData())
-        .map(row -> Arrays.stream(row).boxed().toList())
-        .toList();
+    return Arrays.stream(covariance()).map(row -> Arrays.stream(row).boxed().toList()).toList();
   }
 
   public double coefficient(int index) {
@@ -98,14 +97,22 @@ public final class LinearFit {
 
   public Estimate estimate(int index) {
     return new Estimate(
-        coefficients.getEntry(index), Math.sqrt(Math.max(0, covariance().getEntry(index, index))));
+        coefficients.getEntry(index), Math.sqrt(Math.max(0, covariance()[index][index])));
   }
 
   /** A weighted sum of the coefficients, with the uncertainty that their covariance gives it. */
   public Estimate combination(double... weights) {
-    RealVector w = new ArrayRealVector(weights, false);
-    double variance = w.dotProduct(covariance().operate(w));
-    return new Estimate(coefficients.dotProduct(w), Math.sqrt(Math.max(0, variance)));
+    double value = 0;
+    double variance = 0;
+    for (int i = 0; i < weights.length; i++) {
+      double row = 0;
+      for (int j = 0; j < weights.length; j++) {
+        row += covariance()[i][j] * weights[j];
+      }
+      value += coefficients.getEntry(i) * weights[i];
+      variance += weights[i] * row;
+    }
+    return new Estimate(value, Math.sqrt(Math.max(0, variance)));
   }
 
   /** Reading less fit, in the order of the readings. */

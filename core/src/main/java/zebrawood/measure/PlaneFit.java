@@ -27,13 +27,12 @@ public final class PlaneFit {
    */
   public static <P extends Place> PlaneFit of(
       List<P> places, ToDoubleFunction<? super P> heightMm, double heightErrorMm) {
-    new Accepts()
-        .atLeast("points", places, 3, "accepts.places")
-        .notInOneLine("points", places)
-        .orThrow();
+    new Accepts().atLeast("points", places, 3, "accepts.places").orThrow();
+    Spread spread = Spread.of(places);
+    new Accepts().notInOneLine("points", spread).orThrow();
     int n = places.size();
-    double middleX = places.stream().mapToDouble(Place::xMm).sum() / n;
-    double middleY = places.stream().mapToDouble(Place::yMm).sum() / n;
+    double middleX = spread.middleXMm();
+    double middleY = spread.middleYMm();
     double[][] design = new double[n][];
     double[] heights = new double[n];
     for (int i = 0; i < n; i++) {

@@ -24,12 +24,17 @@ public final class Numbers {
     }
     long power = POWERS[decimals];
     long scaled = Math.round(Math.abs(value) * power);
-    String whole = (value < 0 && scaled != 0 ? "-" : "") + scaled / power;
-    if (decimals == 0) {
-      return whole;
+    StringBuilder text = new StringBuilder(decimals + 12);
+    if (value < 0 && scaled != 0) {
+      text.append('-');
     }
-    String rest = String.valueOf(scaled % power);
-    return whole + "." + "0".repeat(decimals - rest.length()) + rest;
+    text.append(scaled / power);
+    if (decimals > 0) {
+      // The one before the rest keeps its zeros, and makes room for the point.
+      int point = text.length();
+      text.append(power + scaled % power).setCharAt(point, '.');
+    }
+    return text.toString();
   }
 
   /** To so many decimals, as a number. */

@@ -25,6 +25,9 @@ public final class Phrasebook {
   private static final List<String> SHARED =
       List.of("zebrawood.words.common", "zebrawood.words.interface", "zebrawood.words.paper");
 
+  /** Letters of a long sentence. */
+  private static final int LONG = 160;
+
   private final Locale locale;
   private final DisplayUnits units;
   private final UnaryOperator<String> spoken;
@@ -79,12 +82,19 @@ public final class Phrasebook {
 
   /** As words without a full stop, or as the bundle ends it. */
   public String say(Message message) {
+    StringBuilder words = new StringBuilder(LONG);
+    say(message, words);
+    return words.toString();
+  }
+
+  private void say(Message message, StringBuilder to) {
     if (message.key().equals(Message.BARE) && message.arguments().getFirst() instanceof Amount a) {
-      return a.number(units);
+      to.append(a.number(units));
+      return;
     }
-    return find(message.key())
+    find(message.key())
         .orElseThrow(() -> new MissingResourceException("no words", "bundles", message.key()))
-        .with(message.arguments(), this::argument);
+        .say(message.arguments(), this::say, to);
   }
 
   public String say(Enum<?> constant) {
@@ -106,21 +116,23 @@ public final class Phrasebook {
     return amount.shown(units);
   }
 
-  private String argument(Object argument) {
+  private void say(Object argument, StringBuilder to) {
     // No pattern switch: its first use costs a start some milliseconds.
     if (argument instanceof Amount amount) {
-      return say(amount);
+      to.append(say(amount));
+    } else if (argument instanceof Message message) {
+      say(message, to);
+    } else {
+      to.append(argument);
     }
-    return argument instanceof Message message ? say(message) : argument.toString();
   }
 
   /** A whole sentence: what, and behind a colon why. */
   public String sentence(Advice advice) {
-    String what =
-        advice
-            .subject()
-            .map(s -> say("words.at", say(s), lowerFirst(say(advice.what()))))
-            .orElse(say(advice.what()));
+    if (advice.subject().isEmpty()) {
+      return ended(say(advice.said()));
+    }
+    String what = say("words.at", say(advice.subject().get()), lowerFirst(say(advice.what())));
     return ended(advice.why().map(why -> say("words.because", what, say(why))).orElse(what));
   }
 
@@ -152,7 +164,9 @@ public final class Phrasebook {
   }
 
   private Optional<Sentence> find(String key) {
-    return known.computeIfAbsent(key, this::lookUp);
+    // Asked first: computing waits for others that look up.
+    Optional<Sentence> sentence = known.get(key);
+    return sentence != null ? sentence : known.computeIfAbsent(key, this::lookUp);
   }
 
   private Optional<Sentence> lookUp(String key) {

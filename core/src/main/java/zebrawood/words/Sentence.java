@@ -4,7 +4,7 @@ import java.text.ChoiceFormat;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.function.Function;
+import java.util.function.BiConsumer;
 import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -91,18 +91,20 @@ record Sentence(List<String> words, List<Sentence.Place> places) {
   }
 
   /**
+   * @param said says an argument
+   * @param to where the words go
    * @throws IndexOutOfBoundsException when an argument is missing
    */
-  String with(List<Object> arguments, Function<Object, String> said) {
-    if (places.isEmpty()) {
-      return words.getFirst();
-    }
-    StringBuilder all = new StringBuilder(words.getFirst());
+  void say(List<Object> arguments, BiConsumer<Object, StringBuilder> said, StringBuilder to) {
+    to.append(words.getFirst());
     for (int i = 0; i < places.size(); i++) {
       Object argument = arguments.get(places.get(i).argument());
-      all.append(places.get(i) instanceof Counted c ? c.of(argument) : said.apply(argument))
-          .append(words.get(i + 1));
+      if (places.get(i) instanceof Counted c) {
+        to.append(c.of(argument));
+      } else {
+        said.accept(argument, to);
+      }
+      to.append(words.get(i + 1));
     }
-    return all.toString();
   }
 }

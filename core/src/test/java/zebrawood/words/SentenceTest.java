@@ -12,7 +12,13 @@ import org.junit.jupiter.api.Test;
 
 class SentenceTest {
   private static String said(String text, Object... arguments) {
-    return Sentence.read(text, UnaryOperator.identity()).with(List.of(arguments), Object::toString);
+    return said(Sentence.read(text, UnaryOperator.identity()), arguments);
+  }
+
+  private static String said(Sentence sentence, Object... arguments) {
+    StringBuilder words = new StringBuilder();
+    sentence.say(List.of(arguments), (argument, to) -> to.append(argument), words);
+    return words.toString();
   }
 
   /** The library's own formatter says what a text means. */
@@ -43,7 +49,7 @@ class SentenceTest {
   @Test
   void onlyPlainWordsAreSpoken() {
     Sentence loud = Sentence.read("turn %s by %2$s %%", s -> s.toUpperCase(Locale.ROOT));
-    assertThat(loud.with(List.of("it", "half"), Object::toString)).isEqualTo("TURN it BY half %");
+    assertThat(said(loud, "it", "half")).isEqualTo("TURN it BY half %");
   }
 
   @Test

@@ -42,10 +42,10 @@ public final class Zebrawood implements Callable<Integer> {
    * @return the exit code
    */
   static int run(String... args) {
-    Optional<Callable<Integer>> window = plainWindow(args);
-    if (window.isPresent()) {
+    Optional<Callable<Integer>> plain = plain(args);
+    if (plain.isPresent()) {
       try {
-        return window.get().call();
+        return plain.get().call();
       } catch (Exception e) {
         return told(e);
       }
@@ -60,19 +60,32 @@ public final class Zebrawood implements Callable<Integer> {
   }
 
   /**
-   * The two ways to a window that a technician uses; the command line's parser costs a third of a
-   * start.
+   * The ways to a window and to an answer that are used most; the command line's parser costs a
+   * third of a start.
    */
-  private static Optional<Callable<Integer>> plainWindow(String... args) {
-    if (args.length == 1 && args[0].equals("demo")) {
-      return Optional.of(new Demo());
-    }
-    Zebrawood plain = new Zebrawood();
-    if (args.length == 2 && args[0].equals("--workshop")) {
-      plain.workshop = Path.of(args[1]);
-      return Optional.of(plain);
-    }
-    return args.length == 0 ? Optional.of(plain) : Optional.empty();
+  private static Optional<Callable<Integer>> plain(String... args) {
+    String first = args.length == 0 ? "" : args[0];
+    boolean named = args.length > 1 && !args[1].startsWith("-");
+    return switch (first) {
+      case "" -> args.length == 0 ? Optional.of(new Zebrawood()) : Optional.empty();
+      case "demo" -> args.length == 1 ? Optional.of(new Demo()) : Optional.empty();
+      case "--workshop" -> args.length == 2 ? Optional.of(at(Path.of(args[1]))) : Optional.empty();
+      case "solve" -> named ? solving(args) : Optional.empty();
+      default -> Optional.empty();
+    };
+  }
+
+  private static Zebrawood at(Path workshop) {
+    Zebrawood window = new Zebrawood();
+    window.workshop = workshop;
+    return window;
+  }
+
+  private static Optional<Callable<Integer>> solving(String... args) {
+    Solve solve = new Solve();
+    solve.station = args[1];
+    solve.lines = args.length == 3 && args[2].equals("--lines");
+    return args.length == 2 || solve.lines ? Optional.of(solve) : Optional.empty();
   }
 
   private static Message refusal(CommandLine.ParameterException e) {

@@ -2,6 +2,7 @@ package zebrawood.records.json;
 
 import static java.nio.charset.StandardCharsets.UTF_8;
 
+import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.StreamReadFeature;
 import com.fasterxml.jackson.databind.DeserializationFeature;
@@ -31,12 +32,18 @@ import zebrawood.words.Phrasebook;
  * gapMm} and {@code gapMmUncertainty}.
  */
 public final class RecordJson {
-  private static final JsonMapper MAPPER =
-      JsonMapper.builder()
-          .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-          .enable(StreamReadFeature.USE_FAST_DOUBLE_PARSER)
-          .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
-          .build();
+  private static final JsonFactory JSON =
+      JsonFactory.builder().enable(StreamReadFeature.USE_FAST_DOUBLE_PARSER).build();
+
+  /** Made when it is first asked for: it takes longer to be made than a document to be read. */
+  private static final class Trees {
+    static final JsonMapper MAPPER =
+        JsonMapper.builder()
+            .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+            .enable(StreamReadFeature.USE_FAST_DOUBLE_PARSER)
+            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .build();
+  }
 
   /** Some editors begin a file with it. */
   private static final String BYTE_ORDER_MARK = "\uFEFF";
@@ -47,7 +54,7 @@ public final class RecordJson {
 
   /** Loads what the first document needs; meant for another thread while a file is being opened. */
   public static void prepare() {
-    MAPPER.createObjectNode();
+    Trees.MAPPER.createObjectNode();
     parse("{\"ready\":1.5}");
   }
 
@@ -72,7 +79,12 @@ public final class RecordJson {
    * @throws UnusableReading naming every field that cannot be used
    */
   public static <T> T read(byte[] utf8, Class<T> type, Set<String> mustBeThere) {
-    return read(parse(utf8), type, mustBeThere);
+    // Whatever is no letter of ASCII is looked at closely.
+    Optional<Object> quick =
+        plain(utf8) ? QuickReading.of(JSON, utf8, type, mustBeThere) : Optional.empty();
+    return quick.isPresent()
+        ? type.cast(quick.get())
+        : read(parse(decoded(utf8)), type, mustBeThere);
   }
 
   private static <T> T read(JsonNode node, Class<T> type, Set<String> mustBeThere) {
@@ -101,28 +113,24 @@ public final class RecordJson {
           Message.of("json.at-most-letters", LONGEST));
     }
     return object(
-        () -> MAPPER.readTree(text.startsWith(BYTE_ORDER_MARK) ? text.substring(1) : text));
+        () -> Trees.MAPPER.readTree(text.startsWith(BYTE_ORDER_MARK) ? text.substring(1) : text));
   }
 
-  private static JsonNode parse(byte[] utf8) {
-    String text = new String(utf8, UTF_8);
-    // Whatever is no UTF-8 becomes this mark, which nobody types; then it is looked at closely.
-    if (text.indexOf('\uFFFD') >= 0) {
-      try {
-        UTF_8.newDecoder().decode(ByteBuffer.wrap(utf8));
-      } catch (CharacterCodingException e) {
-        throw UnusableReading.of(INPUT, Message.of("json.not-utf-8"), Message.of("json.utf-8"));
+  /** Whether all are letters of ASCII, of which none is nought. */
+  private static boolean plain(byte[] utf8) {
+    for (byte b : utf8) {
+      if (b <= 0) {
+        return false;
       }
     }
-    if (text.indexOf('\0') >= 0) {
-      // The parser of bytes would take it for another encoding.
-      return parse(text);
-    }
+    return true;
+  }
+
+  private static String decoded(byte[] utf8) {
     try {
-      return object(() -> MAPPER.readTree(utf8));
-    } catch (UnusableReading e) {
-      // Its places are counted in bytes; those of letters are told.
-      return parse(text);
+      return UTF_8.newDecoder().decode(ByteBuffer.wrap(utf8)).toString();
+    } catch (CharacterCodingException e) {
+      throw UnusableReading.of(INPUT, Message.of("json.not-utf-8"), Message.of("json.utf-8"));
     }
   }
 
@@ -233,7 +241,7 @@ public final class RecordJson {
     return Reading.message(parse(kept));
   }
 
-  static JsonMapper mapper() {
-    return MAPPER;
+  static JsonFactory factory() {
+    return JSON;
   }
 }

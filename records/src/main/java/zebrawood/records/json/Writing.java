@@ -40,7 +40,7 @@ record Writing(Optional<Phrasebook> words) {
   /** The same as UTF-8. */
   byte[] bytes(Record value, Type declared) {
     ByteArrayOutputStream out = new ByteArrayOutputStream(FIRST_BYTES);
-    try (JsonGenerator generator = RecordJson.mapper().createGenerator(out)) {
+    try (JsonGenerator generator = RecordJson.factory().createGenerator(out)) {
       write(value, declared, generator);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -141,12 +141,12 @@ record Writing(Optional<Phrasebook> words) {
       if (part.estimate()) {
         Estimate estimate =
             component instanceof Optional<?> o ? (Estimate) o.orElse(null) : (Estimate) component;
-        out.writeFieldName(part.name());
+        out.writeFieldName(part.spelled());
         write(estimate == null ? null : estimate.value(), Object.class, out);
-        out.writeFieldName(part.uncertaintyName());
+        out.writeFieldName(part.spelledUncertainty());
         write(estimate == null ? null : estimate.uncertainty(), Object.class, out);
       } else if (!(component instanceof Optional<?> o && o.isEmpty())) {
-        out.writeFieldName(part.name());
+        out.writeFieldName(part.spelled());
         write(component, part.type(), out);
       }
     }

@@ -1,5 +1,6 @@
 package zebrawood.records.json;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -10,6 +11,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.Set;
+import java.util.function.Supplier;
+import java.util.regex.Matcher;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -141,12 +144,68 @@ class RecordJsonTest {
           text.insert(at, letters.charAt(random.nextInt(letters.length())));
         }
       }
-      try {
-        RecordJson.read(text.toString(), BedReadings.class);
-      } catch (UnusableReading refusal) {
-        assertThat(refusal.getMessage()).isNotBlank();
-      }
+      // The quick reader of bytes gives up on what the other one refuses, and reads the rest alike.
+      byte[] utf8 = text.toString().getBytes(UTF_8);
+      Set<String> mustBeThere = Set.of("keepScrew");
+      assertThat(readOrRefused(() -> RecordJson.read(utf8, BedReadings.class, mustBeThere)))
+          .isEqualTo(
+              readOrRefused(
+                  () -> RecordJson.read(text.toString(), BedReadings.class, mustBeThere)));
     }
+  }
+
+  private static Object readOrRefused(Supplier<Record> reading) {
+    try {
+      return reading.get();
+    } catch (UnusableReading refusal) {
+      assertThat(refusal.getMessage()).isNotBlank();
+      return refusal.getMessage();
+    }
+  }
+
+  record Common(
+      double lengthMm,
+      Double otherMm,
+      int count,
+      boolean fitted,
+      Verdict verdict,
+      List<Optional<GapPoint>> points,
+      Optional<Integer> steps,
+      OptionalDouble limitMm) {}
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "",
+        "{\"lengthMm\":1,",
+        "\"fitted\":false",
+        "\"count\":3.0",
+        "\"count\":-0",
+        "\"count\":2147483648",
+        "\"lengthMm\":1.00000000000000000001",
+        "\"lengthMm\":123456789012345678901234567890",
+        "\"lengthMm\":1e400",
+        "\"verdict\":null",
+        "\"points\":[]",
+        "\"points\":[null, {\"yMm\":2,\"xMm\":1,\"gapMm\":3}]",
+        "\"points\":[{\"yMm\":2,\"xMm\":1}]",
+        "\"steps\":4",
+        "\"limitMm\":null",
+        "\"limitMm\":\"0.1\"",
+        "\"other\":[1]",
+        "\"lengthMm\":1,\"lengthMm\":1"
+      })
+  void bytesAreReadAsTextIs(String changed) {
+    String whole =
+        "{\"count\":3,\"lengthMm\":1.25,\"otherMm\":2,\"fitted\":true,\"verdict\":\"within\","
+            + "\"points\":[{\"xMm\":1,\"yMm\":2,\"gapMm\":3}],\"steps\":null,\"limitMm\":0.3}";
+    String name = changed.replaceAll(":.*", "");
+    String text =
+        whole.contains(name) && !name.isEmpty()
+            ? whole.replaceAll(name + ":(\\[.*]|[^,}]*)", Matcher.quoteReplacement(changed))
+            : whole.replaceFirst("}$", changed.isEmpty() ? "}" : "," + changed + "}");
+    assertThat(readOrRefused(() -> RecordJson.read(text.getBytes(UTF_8), Common.class, Set.of())))
+        .isEqualTo(readOrRefused(() -> RecordJson.read(text, Common.class)));
   }
 
   record NotFinite(double value) {}
