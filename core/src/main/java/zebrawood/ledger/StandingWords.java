@@ -3,6 +3,7 @@ package zebrawood.ledger;
 import java.time.ZoneId;
 import java.util.Optional;
 import zebrawood.ledger.Standing.Cause;
+import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Dates;
 import zebrawood.words.Message;
@@ -55,7 +56,13 @@ public final class StandingWords {
     double over = figure.value() - figure.limit().getAsDouble();
     return figure.quantity().equals(Optional.of(Quantity.LINES))
         ? Message.of("ledger.brief.lines", Math.round(over))
-        : Message.of("ledger.brief.out-by", figure.amount(over));
+        : Message.of("ledger.brief.out-by", twoDigits(figure.amount(over)));
+  }
+
+  /** How far about: without the decimals that tell nothing more than the first two digits do. */
+  private static Amount twoDigits(Amount amount) {
+    int decimals = 1 - (int) Math.floor(Math.log10(amount.value()));
+    return Amount.of(amount.value(), amount.quantity(), Math.clamp(decimals, 0, amount.decimals()));
   }
 
   /** Why a station is stale, to stand inside a sentence. */

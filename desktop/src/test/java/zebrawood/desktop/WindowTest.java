@@ -16,13 +16,18 @@ import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
+import javafx.event.Event;
+import javafx.event.EventType;
 import javafx.scene.Node;
+import javafx.scene.Scene;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.control.TitledPane;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.testfx.framework.junit5.ApplicationTest;
@@ -39,6 +44,8 @@ import zebrawood.records.workshop.Workshop;
  */
 public abstract class WindowTest extends ApplicationTest {
   protected static final Duration PATIENCE = Duration.ofSeconds(45);
+
+  private static final boolean OFFSCREEN = "Headless".equals(System.getProperty("glass.platform"));
 
   protected final TestClock clock = new TestClock();
   protected final List<Path> openedOutside = new ArrayList<>();
@@ -171,14 +178,45 @@ public abstract class WindowTest extends ApplicationTest {
     onInterface(() -> null);
   }
 
+  /** Presses keys together and lets them go. */
   protected void keys(KeyCode... codes) {
-    push(codes);
+    if (!OFFSCREEN) {
+      // The screen's server sends them in its own time.
+      push(codes);
+    } else {
+      onInterface(() -> {
+        Robot robot = new Robot();
+        for (KeyCode code : codes) {
+          robot.keyPress(code);
+        }
+        for (KeyCode code : List.of(codes).reversed()) {
+          robot.keyRelease(code);
+        }
+        return null;
+      });
+    }
     settle();
   }
 
+  /** Types letter by letter where the cursor is, without a frame between them. */
   protected void typeWords(String words) {
-    write(words);
+    onInterface(() -> {
+      for (String letter : words.split("")) {
+        typed(KeyEvent.KEY_PRESSED, "");
+        typed(KeyEvent.KEY_TYPED, letter);
+        typed(KeyEvent.KEY_RELEASED, "");
+      }
+      return null;
+    });
     settle();
+  }
+
+  private void typed(EventType<KeyEvent> type, String letter) {
+    Scene scene = app.scene();
+    Node focused = scene.getFocusOwner();
+    Event.fireEvent(
+        focused == null ? scene : focused,
+        new KeyEvent(type, letter, letter, KeyCode.UNDEFINED, false, false, false, false));
   }
 
   /** Puts the cursor into a field as a click would, selects what is there and types over it. */

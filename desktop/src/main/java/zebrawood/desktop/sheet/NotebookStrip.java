@@ -17,6 +17,7 @@ import zebrawood.ledger.FigureWords;
 /** The notebook in one line: as it was found and left last, the trend, and the way to all of it. */
 final class NotebookStrip extends HBox {
   private static final String WORDS = "strip-words";
+  private static final double LEAST_WIDTH = 50;
   private static final double TREND_WIDTH = 170;
   private static final double TREND_HEIGHT = 34;
 
@@ -67,7 +68,7 @@ final class NotebookStrip extends HBox {
     one.setManaged(entry.isPresent());
     entry.ifPresent(e -> {
       var words = Text.words();
-      add(one, Text.of("notebook.strip", DayWords.day(e.time(), zone), e.kind()), WORDS);
+      add(one, Text.of("notebook.strip", DayWords.day(e.time(), zone), e.kind()), WORDS, false);
       e.tellingFigure()
           .ifPresent(f ->
               add(
@@ -75,16 +76,27 @@ final class NotebookStrip extends HBox {
                   FigureWords.withUnit(f, words),
                   f.limit().isEmpty()
                       ? "strip-figure"
-                      : f.overLimit() ? "strip-over" : "strip-within"));
-      add(one, Text.of("notebook.strip.by", words.sayKept(e.because()), e.by()), WORDS);
+                      : f.overLimit() ? "strip-over" : "strip-within",
+                  false));
+      add(one, Text.of("notebook.strip.by", words.sayKept(e.because()), e.by()), WORDS, true);
     });
   }
 
-  /** The figure is never cut, the words around it may be. */
-  private static void add(HBox one, String words, String styleClass) {
+  /** Day and figure are never cut; why and by whom may be. */
+  private static void add(HBox one, String words, String styleClass, boolean givesWay) {
     Label label = new Label(words);
     label.getStyleClass().add(styleClass);
-    label.setMinWidth(styleClass.equals(WORDS) ? 0 : USE_PREF_SIZE);
+    label.setMinWidth(givesWay ? 0 : USE_PREF_SIZE);
+    if (givesWay) {
+      // Dots alone tell nothing.
+      label
+          .widthProperty()
+          .subscribe(width ->
+              label.setOpacity(
+                  width.doubleValue() < Math.min(LEAST_WIDTH, Math.floor(label.prefWidth(-1)))
+                      ? 0
+                      : 1));
+    }
     one.getChildren().add(label);
   }
 }

@@ -35,9 +35,6 @@ final class BeamRail extends Region {
   /** A name of so many letters is never cut; a longer one gives way. */
   private static final int SHORT_NAME = 16;
 
-  /** Where name and standing have no room for both, the shape says how it stands. */
-  private static final int MOST_LETTERS = 24;
-
   private final VBox rows = new VBox();
   private final Line solid = new Line();
   private final Line dotted = new Line();
@@ -147,9 +144,14 @@ final class BeamRail extends Region {
     Label name = new Label(title);
     name.getStyleClass().add("rail-name");
     name.setMinWidth(title.length() <= SHORT_NAME ? USE_PREF_SIZE : NAME_WIDTH);
-    Label standing = new Label(title.length() + brief.length() > MOST_LETTERS ? "" : brief);
+    Label standing = new Label(brief);
     standing.getStyleClass().add("rail-standing");
     standing.setMinWidth(0);
+    // Where name and standing have no room for both, the shape says how it stands.
+    standing
+        .widthProperty()
+        .subscribe(width ->
+            standing.setOpacity(width.doubleValue() < Math.floor(standing.prefWidth(-1)) ? 0 : 1));
     name.setMaxWidth(Double.MAX_VALUE);
     HBox.setHgrow(name, Priority.ALWAYS);
     HBox content = new HBox(mark, name, standing);

@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
+import zebrawood.records.picture.SvgWriter;
 import zebrawood.words.Message;
 
 /**
@@ -64,23 +65,22 @@ public record BurnGrid(int columns, int rows, double pitchMm, double crossMm) {
   public String svg() {
     double w = halfWidthMm();
     double h = halfHeightMm();
-    StringBuilder out = new StringBuilder();
-    out.append("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"")
-        .append(Decimals.of(2 * w))
-        .append("mm\" height=\"")
-        .append(Decimals.of(2 * h))
-        .append("mm\" viewBox=\"")
-        .append(Decimals.of(-w) + " " + Decimals.of(-h) + " ")
-        .append(Decimals.of(2 * w) + " " + Decimals.of(2 * h))
-        .append("\">\n<g stroke=\"black\" stroke-width=\"0.1\" fill=\"none\">\n");
+    String box = Decimals.of(-w) + " " + Decimals.of(-h) + " " + Decimals.of(2 * w);
+    SvgWriter svg =
+        new SvgWriter(
+            "width",
+            Decimals.of(2 * w) + "mm",
+            "height",
+            Decimals.of(2 * h) + "mm",
+            "viewBox",
+            box + " " + Decimals.of(2 * h));
+    svg.begin("g", "stroke", "black", "stroke-width", "0.1", "fill", "none");
     for (Bar bar : bars()) {
-      out.append("<path d=\"M")
-          .append(Decimals.of(bar.fromX) + " " + Decimals.of(-bar.fromY))
-          .append(" L")
-          .append(Decimals.of(bar.toX) + " " + Decimals.of(-bar.toY))
-          .append("\"/>\n");
+      String from = Decimals.of(bar.fromX) + " " + Decimals.of(-bar.fromY);
+      String to = Decimals.of(bar.toX) + " " + Decimals.of(-bar.toY);
+      svg.element("path", "d", "M" + from + " L" + to);
     }
-    return out.append("</g>\n</svg>\n").toString();
+    return svg.end().svg();
   }
 
   /** DXF of lines alone, in millimetres, as every reader takes it. */

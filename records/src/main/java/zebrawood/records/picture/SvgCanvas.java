@@ -1,18 +1,14 @@
 package zebrawood.records.picture;
 
-import java.io.StringWriter;
-import java.util.Base64;
+import static zebrawood.records.picture.SvgWriter.attributes;
+
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
-import javax.xml.stream.XMLOutputFactory;
-import javax.xml.stream.XMLStreamException;
-import javax.xml.stream.XMLStreamWriter;
 import zebrawood.records.picture.Canvas.Mark;
 
 /** A picture as SVG for paper; looks that are for the screen alone are drawn plainly. */
 public final class SvgCanvas implements Canvas {
-  private static final String XLINK = "http://www.w3.org/1999/xlink";
   private static final String INK = "#241A12";
   private static final String SOFT = "#6F5F4E";
   private static final String LINE = "#8B745C";
@@ -82,34 +78,23 @@ public final class SvgCanvas implements Canvas {
 
   private final double width;
   private final double height;
-  private final StringWriter written = new StringWriter();
-  private final XMLStreamWriter svg;
+  private final SvgWriter svg;
 
   public SvgCanvas(double width, double height) {
     this.width = width;
     this.height = height;
-    try {
-      svg = XMLOutputFactory.newFactory().createXMLStreamWriter(written);
-      svg.writeStartElement("svg");
-      svg.writeDefaultNamespace("http://www.w3.org/2000/svg");
-      svg.writeNamespace("xlink", XLINK);
-      svg.writeAttribute("width", whole(width));
-      svg.writeAttribute("height", whole(height));
-      svg.writeAttribute("font-family", "Inter, DejaVu");
-      svg.writeAttribute("font-size", "11");
-      svg.writeAttribute("text-anchor", "middle");
-    } catch (XMLStreamException e) {
-      throw new IllegalStateException(e);
-    }
-  }
-
-  /** Names and values in turn, in this order. */
-  private static Map<String, String> attributes(String... pairs) {
-    Map<String, String> all = new LinkedHashMap<>();
-    for (int i = 0; i < pairs.length; i += 2) {
-      all.put(pairs[i], pairs[i + 1]);
-    }
-    return all;
+    svg =
+        new SvgWriter(
+            "width",
+            whole(width),
+            "height",
+            whole(height),
+            "font-family",
+            "Inter, DejaVu",
+            "font-size",
+            "11",
+            "text-anchor",
+            "middle");
   }
 
   private static Map<String, String> stroked(String colour) {
@@ -133,26 +118,10 @@ public final class SvgCanvas implements Canvas {
    */
   private Mark add(
       String element, Map<String, String> place, Map<String, String> look, String words) {
-    try {
-      if (words.isEmpty()) {
-        svg.writeEmptyElement(element);
-      } else {
-        svg.writeStartElement(element);
-      }
-      for (var attribute : place.entrySet()) {
-        svg.writeAttribute(attribute.getKey(), attribute.getValue());
-      }
-      for (var attribute : look.entrySet()) {
-        svg.writeAttribute(attribute.getKey(), attribute.getValue());
-      }
-      if (!words.isEmpty()) {
-        svg.writeCharacters(words);
-        svg.writeEndElement();
-      }
-      return new Plain();
-    } catch (XMLStreamException e) {
-      throw new IllegalStateException(e);
-    }
+    Map<String, String> attributes = new LinkedHashMap<>(place);
+    attributes.putAll(look);
+    svg.element(element, attributes, words);
+    return new Plain();
   }
 
   private static Map<String, String> look(String look) {
@@ -231,14 +200,8 @@ public final class SvgCanvas implements Canvas {
 
   @Override
   public Mark image(byte[] png, double x, double y, double wide, double high) {
-    try {
-      add("image", box(x, y, wide, high), Map.of(), "");
-      svg.writeAttribute(
-          XLINK, "href", "data:image/png;base64," + Base64.getEncoder().encodeToString(png));
-      return new Plain();
-    } catch (XMLStreamException e) {
-      throw new IllegalStateException(e);
-    }
+    svg.image(png, box(x, y, wide, high));
+    return new Plain();
   }
 
   @Override
@@ -265,13 +228,6 @@ public final class SvgCanvas implements Canvas {
 
   /** The picture, whole. */
   public String svg() {
-    try {
-      // Ends the tag that was written last, which still takes attributes.
-      svg.writeCharacters("");
-      svg.flush();
-    } catch (XMLStreamException e) {
-      throw new IllegalStateException(e);
-    }
-    return written + "</svg>";
+    return svg.svg();
   }
 }
