@@ -14,11 +14,11 @@ import zebrawood.devices.field.StandInHead;
 import zebrawood.devices.field.StandInScan;
 import zebrawood.devices.picture.PictureFile;
 import zebrawood.field.CommandTable;
-import zebrawood.field.Field;
-import zebrawood.field.FieldFinding;
+import zebrawood.field.FieldCorrection;
 import zebrawood.field.FieldFinding.OfGrid;
-import zebrawood.field.FieldReadings;
+import zebrawood.field.FieldFinding;
 import zebrawood.field.FieldReadings.Point;
+import zebrawood.field.FieldReadings;
 import zebrawood.field.FieldScan;
 import zebrawood.field.FieldScanReadings;
 import zebrawood.marks.MarkKind;
@@ -172,10 +172,10 @@ public final class FieldKeeping {
         new FieldReadings(
             SCANNED_MM, STEP_MM, 0.1, Optional.empty(), Optional.of(points), OptionalInt.of(257));
     List<Double> times = new ArrayList<>();
-    OfGrid f = (OfGrid) Field.solve(readings);
+    OfGrid f = (OfGrid) FieldCorrection.solve(readings);
     for (int i = 0; i < 5; i++) {
       long start = System.nanoTime();
-      f = (OfGrid) Field.solve(readings);
+      f = (OfGrid) FieldCorrection.solve(readings);
       times.add((System.nanoTime() - start) / 1e6);
     }
     CommandTable table = new CommandTable(f.table().orElseThrow(), SCANNED_MM);
@@ -237,7 +237,7 @@ public final class FieldKeeping {
       }
       OfGrid f =
           (OfGrid)
-              Field.solve(
+              FieldCorrection.solve(
                   new FieldReadings(
                       field,
                       STEP_MM,

@@ -10,8 +10,8 @@ import java.util.stream.IntStream;
 import zebrawood.field.FieldFinding.Missing;
 import zebrawood.field.FieldFinding.OfGrid;
 import zebrawood.field.FieldReadings.Point;
-import zebrawood.marks.MarkGrid;
 import zebrawood.marks.MarkGrid.Mark;
+import zebrawood.marks.MarkGrid;
 import zebrawood.measure.AffineFit;
 import zebrawood.measure.Picture;
 import zebrawood.measure.UnusableReading;
@@ -48,7 +48,7 @@ public final class FieldScan {
    * @throws UnusableReading when fewer than nine marks are found, or a whole outer row or column is
    *     missing
    */
-  static Field.Grid grid(FieldScanReadings readings, Picture picture, DoubleConsumer reached) {
+  static FieldCorrection.Grid grid(FieldScanReadings readings, Picture picture, DoubleConsumer reached) {
     ScanScale scale = ScanScale.of(readings.scale(), readings.scaleUp());
     MarkGrid.Found found =
         MarkGrid.find(
@@ -77,10 +77,10 @@ public final class FieldScan {
       enough(readings, marks.size());
       points = onGrid(readings, scale, marks);
     }
-    Field.Grid grid =
-        Field.ofGrid(readings.head(), points, new Field.Errors(0, scale.errorX(), scale.errorY()));
+    FieldCorrection.Grid grid =
+        FieldCorrection.ofGrid(readings.head(), points, new FieldCorrection.Errors(0, scale.errorX(), scale.errorY()));
     OfGrid f = grid.finding();
-    return new Field.Grid(
+    return new FieldCorrection.Grid(
         f.scanned(points, missing(readings, marks), warnings(readings, f, off.size())),
         points,
         grid.map(),

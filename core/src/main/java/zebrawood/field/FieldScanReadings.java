@@ -56,7 +56,7 @@ public record FieldScanReadings(
     }
   }
 
-  Field.Head head() {
-    return new Field.Head(fieldMm, toleranceMm, tableSize.orElse(FieldReadings.USUAL_TABLE));
+  FieldCorrection.Head head() {
+    return new FieldCorrection.Head(fieldMm, toleranceMm, tableSize.orElse(FieldReadings.USUAL_TABLE));
   }
 }

@@ -40,17 +40,17 @@ public final class FieldVisit {
   public static FieldVisitFinding solve(FieldVisitReadings readings, Help help) {
     OptionalDouble width =
         readings.task() instanceof BySquare square ? lineWidth(square) : OptionalDouble.empty();
-    Optional<Field.Grid> grid =
+    Optional<FieldCorrection.Grid> grid =
         switch (readings.task()) {
           case BySquare square -> Optional.empty();
-          case ByGrid(FieldReadings typed) -> Optional.of(Field.ofGrid(typed));
+          case ByGrid(FieldReadings typed) -> Optional.of(FieldCorrection.ofGrid(typed));
           case ByScan(FieldScanReadings scan) ->
               Optional.of(
                   FieldScan.grid(scan, help.pictures().apply(scan.imagePath()), help.reached()));
         };
     FieldFinding field =
-        grid.<FieldFinding>map(Field.Grid::finding)
-            .orElseGet(() -> Field.solve(withWidth((BySquare) readings.task(), width)));
+        grid.<FieldFinding>map(FieldCorrection.Grid::finding)
+            .orElseGet(() -> FieldCorrection.solve(withWidth((BySquare) readings.task(), width)));
     Optional<Estimate> skew = skew(readings.task(), field);
     Optional<PointerFinding> pointer = readings.pointer().map(RedPointer::solve);
     List<PartFinding> parts = new ArrayList<>();
@@ -75,7 +75,7 @@ public final class FieldVisit {
         skew,
         width,
         grid.map(g -> ControllerCoefficients.of(g.points(), fieldMm(readings.task()))),
-        grid.map(Field.Grid::offTheMap),
+        grid.map(FieldCorrection.Grid::offTheMap),
         pointer,
         PartFinding.worst(parts),
         advice,
@@ -90,12 +90,12 @@ public final class FieldVisit {
   public static List<FieldFinding.Row> table(FieldVisitReadings readings, FieldVisitFinding found) {
     return switch (readings.task()) {
       case BySquare square -> throw new IllegalArgumentException("a square has no table");
-      case ByGrid(FieldReadings typed) -> Field.ofGrid(typed).table();
+      case ByGrid(FieldReadings typed) -> FieldCorrection.ofGrid(typed).table();
       case ByScan(FieldScanReadings scan) ->
-          Field.ofGrid(
+          FieldCorrection.ofGrid(
                   scan.head(),
                   points(readings.task(), found.field()).orElseThrow(),
-                  new Field.Errors(0, 0, 0))
+                  new FieldCorrection.Errors(0, 0, 0))
               .table();
     };
   }

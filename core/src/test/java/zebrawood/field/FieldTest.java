@@ -23,7 +23,7 @@ import zebrawood.words.Message;
 class FieldTest {
   private static FieldFinding square(
       double commanded, double across, double up, Edges edges, double line, double resolution) {
-    return Field.solve(
+    return FieldCorrection.solve(
         new FieldReadings(
             110,
             resolution,
@@ -82,7 +82,7 @@ class FieldTest {
 
   private static OfGrid solve(List<Point> points, double resolution, int table) {
     return (OfGrid)
-        Field.solve(
+        FieldCorrection.solve(
             new FieldReadings(
                 100,
                 resolution,

@@ -102,7 +102,7 @@ class FieldVisitTest {
     FieldVisitFinding f = FieldVisit.solve(readings, Help.NONE);
     assertThat(((OfGrid) f.field()).table()).isEmpty();
     assertThat(FieldVisit.table(readings, f))
-        .isEqualTo(((OfGrid) Field.solve(grid)).table().orElseThrow())
+        .isEqualTo(((OfGrid) FieldCorrection.solve(grid)).table().orElseThrow())
         .hasSize(49);
   }
 

@@ -28,9 +28,10 @@ import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.station.Ways;
 import zebrawood.devices.picture.PictureFile;
+import zebrawood.field.FieldCorrection;
 import zebrawood.field.FieldFinding;
-import zebrawood.field.FieldReadings;
 import zebrawood.field.FieldReadings.Edges;
+import zebrawood.field.FieldReadings;
 import zebrawood.field.FieldScan;
 import zebrawood.field.FieldScanReadings;
 import zebrawood.field.FieldStation;
@@ -55,7 +56,7 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
   public static final StationDefinition DEFINITION =
       StationDefinition.of(FieldStation.STATION, FieldModel::new)
           .with(
-              Solver.of("field", FieldReadings.class, zebrawood.field.Field::solve),
+              Solver.of("field", FieldReadings.class, FieldCorrection::solve),
               Solver.of(
                   "field-scan",
                   FieldScanReadings.class,

@@ -18,12 +18,12 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.devices.picture.PictureFile;
-import zebrawood.field.Field;
-import zebrawood.field.FieldFinding;
+import zebrawood.field.FieldCorrection;
 import zebrawood.field.FieldFinding.Missing;
 import zebrawood.field.FieldFinding.OfGrid;
-import zebrawood.field.FieldReadings;
+import zebrawood.field.FieldFinding;
 import zebrawood.field.FieldReadings.Point;
+import zebrawood.field.FieldReadings;
 import zebrawood.field.FieldScan;
 import zebrawood.field.FieldScanReadings;
 import zebrawood.field.PointerFinding;
@@ -71,7 +71,7 @@ class StandInHeadTest {
       StandInHead head = StandInHead.any(FIELD_MM, random);
       OfGrid f =
           (OfGrid)
-              Field.solve(
+              FieldCorrection.solve(
                   new FieldReadings(
                       FIELD_MM,
                       0.05,
@@ -132,7 +132,7 @@ class StandInHeadTest {
       assertThat(f.residualRmsAfterMm()).isLessThan(0.02);
       OfGrid exact =
           (OfGrid)
-              Field.solve(
+              FieldCorrection.solve(
                   new FieldReadings(
                       FIELD_MM,
                       0.001,

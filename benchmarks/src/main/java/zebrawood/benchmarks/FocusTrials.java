@@ -27,10 +27,10 @@ import zebrawood.measure.Verdict;
  * photographs of them of twelve megapixels, with the time over what the JDK takes to decode the
  * same file. Arguments: how many ramps, how many photographs.
  */
-public final class FocusFinding {
+public final class FocusTrials {
   private static final double RUN_MM = 200;
 
-  private FocusFinding() {}
+  private FocusTrials() {}
 
   public static void main(String[] args) throws IOException {
     ramps(args.length > 0 ? Integer.parseInt(args[0]) : 2000);

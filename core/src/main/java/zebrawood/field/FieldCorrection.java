@@ -26,13 +26,13 @@ import zebrawood.words.Message;
  * grid: the plain coefficients ({@link HeadFit}) and the smooth map that predicts held-back marks
  * best ({@link FieldMap}), inverted into a table.
  */
-public final class Field {
+public final class FieldCorrection {
   /** Below this share of the field its edge is extrapolated: a warning says so. */
   private static final double ENOUGH_OF_FIELD = 0.8;
 
   private static final int ALONG_EDGE = 60;
 
-  private Field() {}
+  private FieldCorrection() {}
 
   public static FieldFinding solve(FieldReadings readings) {
     return readings.square().isPresent()
@@ -60,7 +60,7 @@ public final class Field {
 
     /** Row by row from the lowest y. */
     List<Row> table() {
-      return Field.table(map, head);
+      return FieldCorrection.table(map, head);
     }
 
     /** How far each mark lies off the smooth map of all of them: x and y, in their order. */
