@@ -48,7 +48,8 @@ public final class FieldScan {
    * @throws UnusableReading when fewer than nine marks are found, or a whole outer row or column is
    *     missing
    */
-  static FieldCorrection.Grid grid(FieldScanReadings readings, Picture picture, DoubleConsumer reached) {
+  static FieldCorrection.Grid grid(
+      FieldScanReadings readings, Picture picture, DoubleConsumer reached) {
     ScanScale scale = ScanScale.of(readings.scale(), readings.scaleUp());
     MarkGrid.Found found =
         MarkGrid.find(
@@ -78,7 +79,8 @@ public final class FieldScan {
       points = onGrid(readings, scale, marks);
     }
     FieldCorrection.Grid grid =
-        FieldCorrection.ofGrid(readings.head(), points, new FieldCorrection.Errors(0, scale.errorX(), scale.errorY()));
+        FieldCorrection.ofGrid(
+            readings.head(), points, new FieldCorrection.Errors(0, scale.errorX(), scale.errorY()));
     OfGrid f = grid.finding();
     return new FieldCorrection.Grid(
         f.scanned(points, missing(readings, marks), warnings(readings, f, off.size())),

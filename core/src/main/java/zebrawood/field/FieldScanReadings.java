@@ -57,6 +57,7 @@ public record FieldScanReadings(
   }
 
   FieldCorrection.Head head() {
-    return new FieldCorrection.Head(fieldMm, toleranceMm, tableSize.orElse(FieldReadings.USUAL_TABLE));
+    return new FieldCorrection.Head(
+        fieldMm, toleranceMm, tableSize.orElse(FieldReadings.USUAL_TABLE));
   }
 }

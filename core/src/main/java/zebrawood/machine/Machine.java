@@ -22,6 +22,7 @@ import zebrawood.words.Message;
  * @param lenses that belong to it; empty while nobody said so
  * @param train its steering mirrors; empty while nobody said so, then the usual two count
  * @param identity what tells it from others of its kind; empty while nobody said so
+ * @param trial of a simulated machine; empty for a real one
  */
 public record Machine(
     String id,
@@ -36,7 +37,8 @@ public record Machine(
     Optional<List<String>> startUp,
     Optional<List<Lens>> lenses,
     Optional<Train> train,
-    Optional<Identity> identity) {
+    Optional<Identity> identity,
+    Optional<Trial> trial) {
 
   /** Longer names would not fit the sheet they are printed on. */
   private static final int LONGEST_NAME = 60;
@@ -106,18 +108,33 @@ public record Machine(
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
+        Optional.empty(),
         Optional.empty());
   }
 
   public Machine withLenses(List<Lens> its) {
-    return with(Optional.of(its), train);
+    return with(Optional.of(its), train, trial);
   }
 
   public Machine withTrain(Train its) {
-    return with(lenses, Optional.of(its));
+    return with(lenses, Optional.of(its), trial);
   }
 
-  private Machine with(Optional<List<Lens>> itsLenses, Optional<Train> itsTrain) {
+  public Machine withTrial(Trial its) {
+    return with(lenses, train, Optional.of(its));
+  }
+
+  public boolean removed() {
+    return trial.equals(Optional.of(Trial.REMOVED));
+  }
+
+  /** Whether it is simulated. */
+  public boolean simulated() {
+    return trial.isPresent();
+  }
+
+  private Machine with(
+      Optional<List<Lens>> itsLenses, Optional<Train> itsTrain, Optional<Trial> itsTrial) {
     return new Machine(
         id,
         name,
@@ -131,7 +148,8 @@ public record Machine(
         startUp,
         itsLenses,
         itsTrain,
-        identity);
+        identity,
+        itsTrial);
   }
 
   /** Its steering mirrors as far as anybody said, else the usual two. */
@@ -177,8 +195,16 @@ public record Machine(
     return has(Fitting.LID_SWITCH);
   }
 
-  /** Source and size in one line, such as "CO₂ glass tube 90 W · gantry with mirrors". */
+  /**
+   * Source and size in one line, such as "CO₂ glass tube 90 W · gantry with mirrors"; a simulated
+   * machine says so first.
+   */
   public Message inOneLine() {
+    Message line = kindAndSize();
+    return simulated() ? Message.of("machine.one-line.simulated", line) : line;
+  }
+
+  private Message kindAndSize() {
     return Message.of(
         "machine.one-line",
         source.kind(),

@@ -131,6 +131,7 @@ class SiteTest {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
+            Optional.empty(),
             Optional.empty());
     assertThat(
             Site.solve(

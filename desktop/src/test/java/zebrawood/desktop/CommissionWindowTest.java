@@ -102,6 +102,9 @@ class CommissionWindowTest extends WindowTest {
     typeWords("Yarrow");
     tabTo("machine-serial-number");
     typeWords("GT-0001");
+    // What a stand-in says is recorded of a simulated machine alone.
+    choose("machine-reality", "SIMULATED");
+    tabTo("machine-add");
     keys(KeyCode.ENTER);
     typeWords("EH");
     keys(KeyCode.ENTER);
@@ -208,7 +211,7 @@ class CommissionWindowTest extends WindowTest {
             pages(folder).stream().filter(p -> p.toString().endsWith(".html")).findFirst().get());
     assertThat(html)
         .contains("Yarrow", "GT-0001", "exhaust and eyewear are read tomorrow")
-        .contains("Technician, date")
+        .contains("Technician, date", "simulated, no real machine")
         .contains("beam top")
         .contains("Without its key it does not fire");
     assertThat(openedOutside).isEmpty();

@@ -22,6 +22,7 @@ import zebrawood.controller.Settings;
 import zebrawood.desktop.controller.CornerIfKnown;
 import zebrawood.desktop.controller.IfKnown;
 import zebrawood.desktop.controller.StandInFault;
+import zebrawood.desktop.station.StationModel;
 import zebrawood.devices.controller.Faults;
 import zebrawood.devices.controller.ServedController;
 import zebrawood.devices.controller.SimulatedController;
@@ -369,27 +370,69 @@ class ControllerWindowTest extends WindowTest {
 
   @Test
   @SuppressWarnings("unchecked") // its items are faults
-  void theStandInCanBeBrokenToPractiseOn() {
+  void whatIsPractisedStaysOutOfTheRecord() {
     openTansy();
-    known();
-    onInterface(() -> {
-      ((TitledPane) node("#controller-practice-fold")).setExpanded(true);
-      ComboBox<String> port = (ComboBox<String>) node("#controller-port");
-      port.setValue(port.getItems().getLast());
-      return null;
-    });
+    List<Entry> before = entries();
+    Map<String, String> typed = typed();
+    choose("#controller-fault", StandInFault.REJECTING);
+    press("#practise");
+    assertThat(ports()).containsExactly("stand-in, to practise");
+    press("#controller-read");
+    until("it is read", () -> dump().contains("beam top"));
     settle();
-    onInterface(() -> {
-      ((ComboBox<StandInFault>) node("#controller-fault")).setValue(StandInFault.REJECTING);
-      return null;
-    });
-    read();
     press("#controller-write");
     press("#confirm-go");
-    initials();
     until("it says what it would not", () -> said().contains("Stopped at"));
     settle();
     assertThat(status()).contains("it does not know this line");
+    press("#confirm-cancel");
+    press("#secondary");
+
+    choose("#controller-fault", StandInFault.NONE);
+    press("#practise");
+    press("#read-all");
+    assertThat(words("#primary")).isEqualTo("Done, read again");
+    press("#primary");
+    press("#read-all");
+    assertThat(onInterface(() -> model().outcome().within()))
+        .as("all is put right, %s", onInterface(this::said))
+        .isTrue();
+    press("#secondary");
+    assertThat(entries()).isEqualTo(before);
+    assertThat(typed()).as("nothing that was practised stays on the sheet").isEqualTo(typed);
+    assertThat(ports()).doesNotContain("stand-in, to practise");
+  }
+
+  @Test
+  void aRealMachineIsNotReadOverTheStandIn() {
+    openTansy();
+    known();
+    int before = entries().size();
+    onInterface(() -> {
+      ((ComboBox<?>) node("#controller-port")).getEditor().setText("stand-in, to practise");
+      return null;
+    });
+    press("#controller-read");
+    until("it says so", () -> linkWords().contains("has no stand-in"));
+    assertThat(dump()).isEmpty();
+    assertThat(entries()).hasSize(before);
+  }
+
+  private String linkWords() {
+    return ((javafx.scene.control.Labeled) node("#controller-link-words")).getText();
+  }
+
+  private StationModel<?, ?> model() {
+    return app.shell().shownSheet().orElseThrow().model();
+  }
+
+  private Map<String, String> typed() {
+    return onInterface(() -> model().form().typed());
+  }
+
+  @SuppressWarnings("unchecked") // its items are names
+  private List<String> ports() {
+    return onInterface(() -> List.copyOf(((ComboBox<String>) node("#controller-port")).getItems()));
   }
 
   @Test

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import javafx.scene.control.ListView;
+import javafx.scene.control.TableView;
 import javafx.scene.input.KeyCode;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -226,8 +227,45 @@ class FirstLightWindowTest extends WindowTest {
         "the correction is withdrawn",
         () -> app.model().opened().ledger().entries().getFirst().id().equals(wrong.id()));
     settle();
-    assertThat(status()).startsWith("Undone: the entry as found");
+    assertThat(status()).startsWith("Taken back: Bed, as found, ");
     assertThat(words("#reading-1-1")).as("what was typed is had back").isEqualTo("6.0");
+  }
+
+  /** The chosen entry of this notebook, and nothing at once that is of another day. */
+  @Test
+  @SuppressWarnings("unchecked") // its items are entries
+  void whatIsTakenBackIsNamedAndAskedForWhereItIsOld() {
+    addMachine("Alder");
+    openBed();
+    read("6.0", "6.6", "6.3", "6.9");
+    keys(KeyCode.ENTER);
+    awaitEntries(1);
+    read("6.4", "6.5", "6.4", "6.4");
+    keys(KeyCode.ENTER);
+    awaitEntries(2);
+    Entry first = entries().getFirst();
+    Entry last = entries().getLast();
+
+    keys(KeyCode.F9);
+    onInterface(() -> {
+      ((TableView<Entry>) node("#notebook")).getSelectionModel().select(first);
+      return null;
+    });
+    press("#take-back");
+    awaitEntries(1);
+    assertThat(entries()).as("the chosen one, not the last").containsExactly(last);
+    assertThat(status()).startsWith("Taken back: Bed, as found, ").contains("0.90 mm");
+
+    clock.advance(Duration.ofDays(3));
+    keys(KeyCode.CONTROL, KeyCode.U);
+    assertThat(page()).contains("Take this entry back?");
+    assertThat(onInterface(() -> ((ListView<String>) node("#confirm-lines")).getItems().toString()))
+        .contains("Bed, as left, ", "recorded by EH");
+    press("#confirm-cancel");
+    assertThat(entries()).containsExactly(last);
+    keys(KeyCode.CONTROL, KeyCode.U);
+    press("#confirm-go");
+    awaitEntries(0);
   }
 
   @Test
@@ -400,7 +438,7 @@ class FirstLightWindowTest extends WindowTest {
           assertThat(e.at()).isEqualTo("2026-05-01T10:00:00Z");
         });
     keys(KeyCode.CONTROL, KeyCode.K);
-    typeWords("take back");
+    typeWords("take back the last event");
     keys(KeyCode.ENTER);
     until("the event is taken back", () -> app.model().opened().ledger().events().isEmpty());
   }

@@ -170,20 +170,12 @@ class PseudoLanguageWindowTest extends WindowTest {
 
   /** What is sent is in the controller's language, what it means in the reader's. */
   @Test
-  @SuppressWarnings("unchecked") // its items are the names of ports
   void noCardThatAsksBeforeItSendsShowsPlainEnglish() {
     choose("Tansy");
     keys(KeyCode.CONTROL, KeyCode.DIGIT3);
     unfold();
-    press("#dialect-stand-in");
-    onInterface(() -> {
-      ComboBox<String> port = (ComboBox<String>) node("#controller-port");
-      port.setValue(port.getItems().getLast());
-      return null;
-    });
-    settle();
-    press("#controller-read");
-    until("it is read", () -> !node("#controller-write").isDisabled());
+    press("#practise");
+    press("#read-all");
     for (String button : List.of("#controller-write", "#controller-homing", "#controller-shot")) {
       press(button);
       assertThat(shows("#confirm-cancel")).as(button).isTrue();

@@ -33,6 +33,19 @@ class TourWindowTest extends WindowTest {
     assertThat(onInterface(() -> app.model().opened().ledger().entries()))
         .as("nothing of a tour is recorded")
         .isEmpty();
+    assertThat(page()).contains("simulated, no real machine", "simulated, 0 of");
+    openStation("bed");
+    assertThat(page()).contains("Notebook, simulated");
+
+    keys(KeyCode.CONTROL, KeyCode.SPACE);
+    typeWords("remove the simulated");
+    keys(KeyCode.ENTER);
+    assertThat(page()).contains("what was recorded of it stays in the file");
+    press("#confirm-go");
+    until("it is gone", () -> app.model().opened() == null);
+    settle();
+    assertThat(onInterface(() -> app.model().machinesProperty().get())).isEmpty();
+    assertThat(shows("#first-machine")).isTrue();
   }
 
   private String words() {

@@ -18,6 +18,7 @@ import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.devices.controller.Motion;
 import zebrawood.devices.controller.SettingsChange;
+import zebrawood.devices.controller.SimulatedController;
 import zebrawood.devices.controller.TestShot;
 import zebrawood.ledger.Entry;
 import zebrawood.quantity.Amount;
@@ -53,10 +54,17 @@ final class ControllerLinkPart implements LinkBar.Actions {
     host = sheet.host();
     workshop = sheet.workshop();
     ports = new Ports(work.machine);
-    work.fault.valueProperty().subscribe(ports::breakWith);
     session = new ControllerSession(ports::open, workshop.ui());
     snapshots = new SnapshotPart(work::settingsOf);
     linkBar = new LinkBar(ports.names(), session, this);
+  }
+
+  /** While somebody practises there is the stand-in alone. */
+  void practiseOn(Optional<SimulatedController> standIn) {
+    session.cancel();
+    readOver = Optional.empty();
+    ports.practiseOn(standIn);
+    linkBar.offer(ports.names());
   }
 
   LinkBar linkBar() {
@@ -96,7 +104,7 @@ final class ControllerLinkPart implements LinkBar.Actions {
 
   /** Where it is and how it is talked to; says so where that is not known. */
   private Optional<ControllerSession.Line> line(String port) {
-    if (work.talks().isEmpty() && port.equals(Ports.standInName())) {
+    if (work.talks().isEmpty() && ports.isStandIn(port)) {
       work.dialect.take(StandIn.dialect());
       say("controller.said.dialect-taken", StandIn.dialect().name());
     }
@@ -178,8 +186,10 @@ final class ControllerLinkPart implements LinkBar.Actions {
         Text.of("controller.write.caution"),
         Text.of("controller.write.go"),
         () ->
-            host.withInitials(
-                () -> sheet.recorder().keep(before.get(), () -> change(port, seen.get(), writes))));
+            sheet
+                .recorder()
+                .withInitials(() ->
+                    sheet.recorder().keep(before.get(), () -> change(port, seen.get(), writes))));
   }
 
   /** What each line means, and the line itself. */
@@ -279,7 +289,7 @@ final class ControllerLinkPart implements LinkBar.Actions {
       return;
     }
     Optional<Message> wrong =
-        Stream.of(work.share, work.pulse)
+        Stream.of(work.shot.share, work.shot.pulse)
             .filter(f -> f.value().isEmpty())
             .map(f -> f.problem().orElse(Message.of("form.empty", f.label())))
             .findFirst();
@@ -312,12 +322,13 @@ final class ControllerLinkPart implements LinkBar.Actions {
   private void confirmShot(String port, Settings settings, EntryRecorder.Reading r) {
     TestShot.Order order =
         new TestShot.Order(
-            work.share.number() / 100, Duration.ofMillis(Math.round(work.pulse.number())));
+            work.shot.share.number() / 100,
+            Duration.ofMillis(Math.round(work.shot.pulse.number())));
     host.confirm(
         Text.of("controller.shot.title"),
         Text.of("controller.shot.why"),
         List.of(
-            Text.of("controller.shot.line", shown(work.share), shown(work.pulse)),
+            Text.of("controller.shot.line", shown(work.shot.share), shown(work.shot.pulse)),
             String.join("  ", TestShot.lines(order, settings)),
             Text.of(
                 settings.dialect().talk().filter(WireSyntax::aloneWhileStoring).isPresent()
@@ -325,7 +336,7 @@ final class ControllerLinkPart implements LinkBar.Actions {
                     : "controller.shot.link-goes")),
         Text.of("controller.shot.caution", work.machine.standingCaution()),
         Text.of("controller.shot.go"),
-        () -> host.withInitials(() -> fire(port, order, r)));
+        () -> sheet.recorder().withInitials(() -> fire(port, order, r)));
   }
 
   private void fire(String port, TestShot.Order order, EntryRecorder.Reading r) {

@@ -10,14 +10,15 @@ import zebrawood.controller.AxisScale;
 import zebrawood.controller.ControllerReadings;
 import zebrawood.controller.ControllerStation;
 import zebrawood.controller.ControllerVisitFinding;
-import zebrawood.controller.ControllerVisitReadings;
 import zebrawood.controller.ControllerVisitReadings.Motion;
 import zebrawood.controller.ControllerVisitReadings.TwoMarks;
+import zebrawood.controller.ControllerVisitReadings;
 import zebrawood.controller.Dialect;
 import zebrawood.controller.Role;
 import zebrawood.controller.RunUp;
 import zebrawood.controller.Settings;
 import zebrawood.controller.WireSyntax;
+import zebrawood.controller.Write;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Proofs;
@@ -28,12 +29,14 @@ import zebrawood.desktop.station.AuditRow;
 import zebrawood.desktop.station.FigureTile;
 import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Part;
+import zebrawood.desktop.station.Practice;
 import zebrawood.desktop.station.SheetContext;
 import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.station.Step;
 import zebrawood.desktop.text.Text;
+import zebrawood.devices.controller.SimulatedController;
 import zebrawood.devices.controller.TestShot.Order;
 import zebrawood.ledger.Entry;
 import zebrawood.machine.Machine;
@@ -77,17 +80,11 @@ public final class ControllerModel
   private final WordsField offline = form().words(Field.READING + "offline");
   private final WordsField leastMark = form().plainWords("leastMark");
   private final WordsField connection = form().words("connection");
-  private final Proofs<Motion> proofs;
-
-  // Orders for one shot are of a form of their own: they are given, not kept.
-  final ChoiceField<StandInFault> fault;
-  final QuantityField share;
-  final QuantityField pulse;
-
-  private Optional<String> leftBefore = Optional.empty();
+  final Proofs<Motion> proofs;
+  final ShotOrder shot;
 
   private final PanelShot panel = new PanelShot(form());
-
+  private Optional<String> leftBefore = Optional.empty();
   private Optional<ControllerLinkPart> link = Optional.empty();
 
   public ControllerModel(Machine machine, DisplayUnits units) {
@@ -95,12 +92,7 @@ public final class ControllerModel
     this.machine = machine;
     rule.set(0.5);
     proofs = form().proofs(machine.build().headTravels() ? List.of(Motion.values()) : List.of());
-    StationForm orders = new StationForm("controller", units);
-    fault = orders.choice("fault", StandInFault.class, StandInFault.NONE);
-    share = orders.quantity("share", Quantity.PERCENT, 0.1, 30);
-    pulse = orders.quantity("pulse", Quantity.PULSE_TIME, 5, 1000);
-    share.set(1);
-    pulse.set(100);
+    shot = new ShotOrder(units);
     startSolving();
   }
 
@@ -219,6 +211,16 @@ public final class ControllerModel
         : Optional.empty();
   }
 
+  /** What would be written if these were its settings; in the order to be sent. */
+  List<Write> writesOf(Settings settings) {
+    return Audit.solve(numbered(settings.dialect(), settings.dump())).writes();
+  }
+
+  @Override
+  public Optional<Practice<?, ?, ControllerVisitReadings, ControllerVisitFinding>> practice() {
+    return Optional.of(new ControllerPractice(this));
+  }
+
   private ControllerReadings numbered(Dialect its, String lines) {
     return new ControllerReadings(
         its,
@@ -252,7 +254,8 @@ public final class ControllerModel
                         new Part.Area(dump, 6, Message.of("controller.dump.prompt")),
                         Part.hint("controller.file.hint"),
                         new Part.CustomNode(ControllerViews.file(this)))),
-                new Part.ReadingStatus()));
+                new Part.ReadingStatus(),
+                new Part.PracticeEntry()));
     parts.addAll(head.software());
     if (!proofs.isEmpty()) {
       parts.add(Part.heading("controller.motion", "sheet.keys"));
@@ -277,7 +280,7 @@ public final class ControllerModel
             Part.fold("controller.marks", Part.hint("controller.marks.hint"), Part.rows(marks)),
             Part.fold(
                 "controller.shot-order",
-                Part.rows(share, pulse),
+                Part.rows(shot.share, shot.pulse),
                 new Part.CustomNode(ControllerViews.shot(this)),
                 Part.heading("controller.panel", "sheet.keys"),
                 new Part.ShownWhile(
@@ -300,8 +303,6 @@ public final class ControllerModel
                 Part.hint("controller.offline.hint"),
                 new Part.Area(offline, 4, Message.of("controller.offline.prompt"))),
             Part.fold(
-                "controller.practice", Part.hint("controller.practice.hint"), Part.rows(fault)),
-            Part.fold(
                 "controller.connection",
                 Part.hint("controller.connection.hint"),
                 Part.rows(connection))));
@@ -323,6 +324,11 @@ public final class ControllerModel
   /** What is done over the link, once the sheet is there. */
   ControllerLinkPart link() {
     return link.orElseThrow();
+  }
+
+  /** While somebody practises, all that is done over the link is done to the stand-in. */
+  void practiseOn(Optional<SimulatedController> standIn) {
+    link.ifPresent(l -> l.practiseOn(standIn));
   }
 
   /** Where it can be sent, what is wrong is seen before it is sent. */

@@ -35,8 +35,7 @@ final class LinkBar extends HeightCachingBox {
     this.actions = actions;
     port.setId("controller-port");
     port.setEditable(true);
-    port.getItems().setAll(ports);
-    port.setValue(ports.getFirst());
+    offer(ports);
     port.setMaxWidth(Double.MAX_VALUE);
     port.setAccessibleText(Text.of("controller.port"));
     Button read = button("controller-read", "controller.read", () -> actions.read(chosen()));
@@ -52,6 +51,12 @@ final class LinkBar extends HeightCachingBox {
     words.managedProperty().bind(words.textProperty().isNotEmpty());
     setSpacing(6);
     getChildren().addAll(port, row(read, write, cancel), words);
+  }
+
+  /** What can be chosen now, the first of them chosen. */
+  void offer(List<String> ports) {
+    port.getItems().setAll(ports);
+    port.setValue(ports.isEmpty() ? "" : ports.getFirst());
   }
 
   private static FlowPane row(Button... buttons) {

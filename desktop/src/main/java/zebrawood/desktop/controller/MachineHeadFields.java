@@ -4,13 +4,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
-import zebrawood.controller.ControllerReadings;
 import zebrawood.controller.ControllerReadings.Head;
 import zebrawood.controller.ControllerReadings.JobSoftware;
 import zebrawood.controller.ControllerReadings.Laser;
 import zebrawood.controller.ControllerReadings.MachineFacts;
 import zebrawood.controller.ControllerReadings.Policy;
 import zebrawood.controller.ControllerReadings.Units;
+import zebrawood.controller.ControllerReadings;
 import zebrawood.controller.ControllerVisitReadings.HomeAtStart;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.QuantityField;
@@ -24,6 +24,7 @@ import zebrawood.words.Message;
 /** What the settings are compared with: the job software, the machine, and the head on it. */
 final class MachineHeadFields {
   private static final double LARGEST_MM = 100_000;
+  private static final double USUAL_TOP_WORD = 1000;
 
   private final StationForm form;
   private final QuantityField topWord;
@@ -57,7 +58,7 @@ final class MachineHeadFields {
     origin = form.choice("origin", CornerIfKnown.class, CornerIfKnown.NOT_KNOWN);
     policy = form.choice("policy", Policy.class, Policy.MATCH_SOFTWARE);
     homeAtStart = form.choice("homeAtStart", HomeAtStart.class, HomeAtStart.NOT_KNOWN);
-    topWord.set(1000);
+    topWord.set(USUAL_TOP_WORD);
   }
 
   /** What the technician looks at, and what the job software is set to. */
@@ -90,6 +91,17 @@ final class MachineHeadFields {
       return Optional.of(switches.label());
     }
     return home.get() == CornerIfKnown.NOT_KNOWN ? Optional.of(home.label()) : Optional.empty();
+  }
+
+  /** What a look at it tells: switches, at this corner. */
+  void seen(CornerIfKnown corner) {
+    form.allAtOnce(() -> {
+      switches.set(IfKnown.YES);
+      home.set(corner);
+      if (topWord.value().isEmpty()) {
+        topWord.set(USUAL_TOP_WORD);
+      }
+    });
   }
 
   boolean switchesFitted() {

@@ -170,7 +170,8 @@ public final class DemoWorkshop {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
-            m.identity());
+            m.identity(),
+            Optional.empty());
     machines.put(m.name(), machine);
     histories.put(m.name(), new ArrayList<>());
     workshop.record(machine, MORNING, now.minus(Duration.ofDays(60)));

@@ -5,11 +5,11 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
-import javafx.beans.binding.Bindings;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -38,16 +38,22 @@ public final class Notebook extends HBox {
   private final ZoneId zone;
 
   /**
-   * @param correct what the correction of the chosen entry is
+   * @param onCorrect mends the chosen entry
+   * @param onTakeBack withdraws the chosen entry
    */
-  public Notebook(String stationId, ZoneId zone, Consumer<Entry> onCorrect, Runnable onUndo) {
+  public Notebook(
+      String title,
+      String stationId,
+      ZoneId zone,
+      Consumer<Entry> onCorrect,
+      Consumer<Entry> onTakeBack) {
     this.stationId = stationId;
     this.zone = zone;
     getStyleClass().add("notebook");
     table.setId("notebook");
     table.setColumnResizePolicy(TableView.CONSTRAINED_RESIZE_POLICY_FLEX_LAST_COLUMN);
     table.setFixedCellSize(25);
-    table.setAccessibleText(Text.of("notebook.title"));
+    table.setAccessibleText(title);
     Label nothing = new Label(Text.of("notebook.empty"));
     nothing.getStyleClass().add("soft");
     table.setPlaceholder(nothing);
@@ -62,11 +68,11 @@ public final class Notebook extends HBox {
     correct.setId("correct");
     correct.disableProperty().bind(table.getSelectionModel().selectedItemProperty().isNull());
     correct.setOnAction(e -> onCorrect.accept(table.getSelectionModel().getSelectedItem()));
-    Button undo = new Button(Text.of("notebook.undo"));
-    undo.setId("undo");
-    undo.disableProperty().bind(Bindings.isEmpty(table.getItems()));
-    undo.setOnAction(e -> onUndo.run());
-    HBox buttons = new HBox(6, correct, undo);
+    Button takeBack = new Button(Text.of("notebook.take-back"));
+    takeBack.setId("take-back");
+    takeBack.disableProperty().bind(table.getSelectionModel().selectedItemProperty().isNull());
+    takeBack.setOnAction(e -> onTakeBack.accept(table.getSelectionModel().getSelectedItem()));
+    FlowPane buttons = new FlowPane(6, 6, correct, takeBack);
     buttons.getStyleClass().add("notebook-buttons");
     HBox.setHgrow(table, Priority.ALWAYS);
     VBox.setVgrow(trendBox, Priority.ALWAYS);

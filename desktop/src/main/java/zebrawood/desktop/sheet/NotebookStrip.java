@@ -27,10 +27,10 @@ final class NotebookStrip extends HBox {
   private final StackPane trend = new StackPane();
   private final Button open = new Button();
 
-  NotebookStrip(ZoneId zone, Runnable onOpen) {
+  NotebookStrip(String titleWords, ZoneId zone, Runnable onOpen) {
     this.zone = zone;
     getStyleClass().add("notebook-strip");
-    Label title = new Label(Text.of("notebook.title"));
+    Label title = new Label(titleWords);
     title.getStyleClass().add("strip-title");
     title.setMinWidth(USE_PREF_SIZE);
     open.setId("notebook-open");

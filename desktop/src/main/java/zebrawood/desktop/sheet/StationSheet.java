@@ -71,10 +71,15 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     boolean listed = model.auditRows().isPresent();
     picture = picture(listed);
     notebook =
-        new Notebook(station.id(), workshop.clock().getZone(), sheet::correct, host::undoLast);
+        new Notebook(
+            notebookTitle(),
+            station.id(),
+            workshop.clock().getZone(),
+            sheet::correct,
+            host::takeBack);
     notebook.setVisible(false);
     notebook.setManaged(false);
-    strip = new NotebookStrip(workshop.clock().getZone(), this::toggleNotebook);
+    strip = new NotebookStrip(notebookTitle(), workshop.clock().getZone(), this::toggleNotebook);
     frame =
         new SheetFrame(
             Text.of(station.title()),
@@ -93,6 +98,11 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     model.setOnShown(this::changed);
     sheet.practice().ifPresent(p -> p.roundsProperty().subscribe((old, now) -> showAdvice()));
     units = workshop.unitsProperty().subscribe((before, now) -> changeUnits());
+  }
+
+  private String notebookTitle() {
+    return Text.of(
+        workshop.opened().machine().simulated() ? "notebook.title.simulated" : "notebook.title");
   }
 
   /** Where the cursor goes, once the fields are there. */

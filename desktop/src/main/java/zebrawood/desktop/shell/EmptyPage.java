@@ -11,6 +11,7 @@ import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
+import zebrawood.machine.Trial;
 
 /** What the window shows while there is no machine: enter one, or try one that is not there. */
 final class EmptyPage extends StackPane {
@@ -43,16 +44,17 @@ final class EmptyPage extends StackPane {
 
   static Machine trialMachine() {
     return new Machine(
-        UUID.randomUUID().toString(),
-        Text.of("tour.machine"),
-        Build.GANTRY_WITH_MIRRORS,
-        new Source(
-            SourceKind.CO2_GLASS_TUBE,
-            SourceKind.CO2_GLASS_TUBE.usualWatts(),
-            SourceKind.CO2_GLASS_TUBE.usualWavelengthNm()),
-        TRIAL_WIDTH_MM,
-        TRIAL_DEPTH_MM,
-        BedSupport.SCREWS,
-        TRIAL_LEVEL_MM);
+            UUID.randomUUID().toString(),
+            Text.of("tour.machine"),
+            Build.GANTRY_WITH_MIRRORS,
+            new Source(
+                SourceKind.CO2_GLASS_TUBE,
+                SourceKind.CO2_GLASS_TUBE.usualWatts(),
+                SourceKind.CO2_GLASS_TUBE.usualWavelengthNm()),
+            TRIAL_WIDTH_MM,
+            TRIAL_DEPTH_MM,
+            BedSupport.SCREWS,
+            TRIAL_LEVEL_MM)
+        .withTrial(Trial.IN_USE);
   }
 }

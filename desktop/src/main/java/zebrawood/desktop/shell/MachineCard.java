@@ -25,6 +25,7 @@ import zebrawood.desktop.station.SheetHost;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.machine.Machine;
+import zebrawood.machine.Trial;
 
 /** The new-machine form: only what decides the stations and their limits. */
 final class MachineCard {
@@ -72,10 +73,43 @@ final class MachineCard {
             Card.words(Text.of("machine.why")),
             scrolling(pane),
             problem,
-            Card.buttons(
-                Card.button("machine-cancel", Text.of("button.cancel"), cards::close), add));
+            Card.buttons(buttons(cards, host, before, add)));
     Topic.mark(card, "machine.sheet");
     cards.open(card, pane.order().getFirst());
+  }
+
+  /** A simulated machine can be removed; what is recorded of it stays in the file. */
+  private static Button[] buttons(
+      Cards cards, SheetHost host, Optional<Machine> before, Button add) {
+    Button cancel = Card.button("machine-cancel", Text.of("button.cancel"), cards::close);
+    return before
+        .filter(Machine::simulated)
+        .map(m ->
+            new Button[] {
+              Card.button(
+                  "machine-remove", Text.of("machine.remove"), () -> askToRemove(cards, host, m)),
+              cancel,
+              add
+            })
+        .orElseGet(() -> new Button[] {cancel, add});
+  }
+
+  /** Asks, then takes a simulated machine out of the list. */
+  static void askToRemove(Cards cards, SheetHost host, Machine machine) {
+    WorkshopModel workshop = host.workshop();
+    cards.close();
+    host.confirm(
+        Text.of("machine.remove.title", machine.name()),
+        Text.of("machine.remove.why"),
+        List.of(),
+        "",
+        Text.of("machine.remove"),
+        () ->
+            host.withInitials(() ->
+                workshop.add(
+                    machine.withTrial(Trial.REMOVED),
+                    () -> workshop.say(Text.of("said.machine-removed", machine.name())),
+                    () -> {})));
   }
 
   /** The card stays, with all that is typed, until the machine is on the disk. */

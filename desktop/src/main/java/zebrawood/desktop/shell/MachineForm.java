@@ -59,6 +59,7 @@ final class MachineForm {
   private final WordsField serialNumber;
   private final WordsField place;
   private final WordsField customer;
+  private final ChoiceField<Reality> reality;
   private final WordsField startUp;
   private final Group<LensRow> lenses;
   private final WordsField pulses;
@@ -94,6 +95,7 @@ final class MachineForm {
     serialNumber = form.plainWords("serialNumber");
     place = form.plainWords("place");
     customer = form.plainWords("customer");
+    reality = form.choice("reality", Reality.class, Reality.REAL);
     startUp = form.plainWords("startUp");
     lenses = form.group("lens", 1, MOST_LENSES, i -> LensRow.make(form, i));
     pulses = form.words("pulses", TypedOptics::pulses);
@@ -122,6 +124,7 @@ final class MachineForm {
 
   private void fill(Machine machine) {
     name.set(machine.name());
+    reality.set(Reality.of(machine));
     build.set(machine.build());
     source.set(machine.source().kind());
     watts.set(machine.source().watts());
@@ -191,7 +194,7 @@ final class MachineForm {
         new Section(LENSES, List.of()),
         new Section("machine.group.mirrors", List.of(mirrors, lastAt, railAt)),
         new Section(FITTED, List.of(startUp)),
-        new Section("machine.group.whose", List.of(serialNumber, place, customer)));
+        new Section("machine.group.whose", List.of(serialNumber, place, customer, reality)));
   }
 
   /** What decides which fields apply. */
@@ -211,6 +214,10 @@ final class MachineForm {
     }
     if (field == pulses) {
       return source.get().pulsed();
+    }
+    if (field == reality) {
+      // What is recorded of a machine stays that of a real one, or of a simulated one.
+      return before.isEmpty();
     }
     return mirrored || field != mirrors && field != lastAt && field != railAt;
   }
@@ -300,7 +307,8 @@ final class MachineForm {
                 ? Optional.empty()
                 : Optional.of(lenses.begun().stream().map(LensRow::lens).toList()),
             train(),
-            identity()));
+            identity(),
+            reality.get().trial()));
   }
 
   /** What of it was told. */

@@ -21,7 +21,10 @@ final class RailRows {
   String holding() {
     var standings = workshop.opened().standings();
     long holding = standings.values().stream().filter(Standing::holds).count();
-    return Text.of("rail.all", holding, standings.size());
+    return Text.of(
+        workshop.opened().machine().simulated() ? "rail.all.simulated" : "rail.all",
+        holding,
+        standings.size());
   }
 
   List<BeamRail.Row> all() {

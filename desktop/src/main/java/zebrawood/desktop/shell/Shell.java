@@ -21,14 +21,13 @@ import zebrawood.desktop.sheet.StationSheet;
 import zebrawood.desktop.station.AtMachine;
 import zebrawood.desktop.station.Guard;
 import zebrawood.desktop.station.GuardLine;
-import zebrawood.desktop.station.SheetHost;
 import zebrawood.desktop.station.SheetHost.Page;
+import zebrawood.desktop.station.SheetHost;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
-import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.Text;
-import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.desktop.workshop.WorkshopModel.Opened;
+import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.SubjectKind;
@@ -60,6 +59,7 @@ public final class Shell extends StackPane implements SheetHost {
   private final Cards about = new Cards(new StackPane(frame, cards));
 
   private final HelpDesk help = new HelpDesk(this, about);
+  private final TakeBack takeBack;
   private final PaperDesk paper;
   private final ShellCommands commands;
 
@@ -81,6 +81,7 @@ public final class Shell extends StackPane implements SheetHost {
     this.workshop = workshop;
     this.definitions = List.copyOf(definitions);
     this.outside = outside;
+    takeBack = new TakeBack(this, this::taken);
     paper = new PaperDesk(this, this.definitions);
     commands = new ShellCommands(this, this.definitions, paper, help, closeWindow);
     top = new TopBar(workshop::choose, () -> show(ALL), this::newMachine, this::palette);
@@ -374,6 +375,10 @@ public final class Shell extends StackPane implements SheetHost {
     MachineCard.open(cards, this, Optional.empty());
   }
 
+  void removeMachine() {
+    MachineCard.askToRemove(cards, this, workshop.opened().machine());
+  }
+
   void changeMachine() {
     MachineCard.open(cards, this, shownMachine);
   }
@@ -420,20 +425,18 @@ public final class Shell extends StackPane implements SheetHost {
     workshop.say(Text.of("said.size", workshop.sizeProperty().get().percent()));
   }
 
-  @Override
-  public void undoLast() {
-    Optional<Entry> last = workshop.lastEntry();
-    if (last.isEmpty()) {
-      workshop.say(Text.of("said.nothing-to-undo"));
-    } else {
-      withInitials(() -> workshop.withdraw(last.get(), () -> undone(last.get())));
-    }
+  void takeBackLast() {
+    takeBack.last();
   }
 
-  private void undone(Entry entry) {
+  @Override
+  public void takeBack(Entry entry) {
+    takeBack.entry(entry);
+  }
+
+  private void taken(Entry entry) {
     if (sheets.containsKey(entry.stationId())) {
       sheets.get(entry.stationId()).undone(entry);
     }
-    workshop.say(Text.of("said.undone", entry.kind(), DayWords.dayAndTime(entry.time(), zone())));
   }
 }

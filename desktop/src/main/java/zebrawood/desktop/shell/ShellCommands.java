@@ -117,7 +117,11 @@ final class ShellCommands {
         Command.of(
             Message.of("command.change-machine", workshop.opened().machine().name()),
             shell::changeMachine));
-    all.add(Command.of(Message.of("command.undo"), "Ctrl+U", shell::undoLast));
+    Machine open = workshop.opened().machine();
+    if (open.simulated()) {
+      all.add(Command.of(Message.of("command.remove-machine", open.name()), shell::removeMachine));
+    }
+    all.add(Command.of(Message.of("command.undo"), "Ctrl+U", shell::takeBackLast));
     Ledger ledger = workshop.opened().ledger();
     for (Event event : newest(ledger.events())) {
       all.add(Command.of(Message.of("command.undo-event", said(event)), () -> withdraw(event)));

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -59,16 +60,24 @@ public final class EntryRecorder {
   private final StationForm form;
   private final Runnable changed;
   private final Runnable focusNext;
+  private final BooleanSupplier practising;
   private Optional<Entry> correcting = Optional.empty();
   private boolean recording;
 
   /**
+   * @param practising whether what stands on the sheet is a stand-in's: then nothing is recorded
    * @param changed shows the sheet's advice and buttons again
    * @param focusNext puts the focus where the next thing is to be typed
    */
   public EntryRecorder(
-      SheetHost host, Station station, StationForm form, Runnable changed, Runnable focusNext) {
+      SheetHost host,
+      Station station,
+      StationForm form,
+      BooleanSupplier practising,
+      Runnable changed,
+      Runnable focusNext) {
     this.host = host;
+    this.practising = practising;
     this.workshop = host.workshop();
     this.station = station;
     this.form = form;
@@ -152,6 +161,9 @@ public final class EntryRecorder {
   }
 
   public void keepDraft() {
+    if (practising.getAsBoolean()) {
+      return;
+    }
     if (correcting.isPresent()) {
       Map<String, String> typed = new HashMap<>(form.typed());
       typed.put(CORRECTS, correcting.get().id());
@@ -171,8 +183,26 @@ public final class EntryRecorder {
       recording = true;
       changed.run();
       Entry entry = entry(reading, kind, correcting);
-      workshop.record(entry, reading.paper(), () -> recorded(entry), this::notRecorded);
+      write(entry, reading.paper(), () -> recorded(entry), this::notRecorded);
     });
+  }
+
+  /** Whatever is recorded passes here. */
+  private void write(Entry entry, StationPaper paper, Runnable then, Runnable otherwise) {
+    if (practising.getAsBoolean()) {
+      then.run();
+    } else {
+      workshop.record(entry, paper, then, otherwise);
+    }
+  }
+
+  /** Asks for initials where something will be recorded. */
+  public void withInitials(Runnable then) {
+    if (practising.getAsBoolean()) {
+      then.run();
+    } else {
+      host.withInitials(then);
+    }
   }
 
   private Entry entry(Reading reading, EntryKind kind, Optional<Entry> corrects) {
@@ -216,7 +246,7 @@ public final class EntryRecorder {
    */
   public void begin(Reading reading, Consumer<Entry> then) {
     Entry begun = entry(reading.judged(Verdict.STOP), kindOfNext(false), Optional.empty());
-    workshop.record(
+    write(
         begun,
         reading.paper(),
         () -> {
@@ -228,7 +258,7 @@ public final class EntryRecorder {
 
   /** What is known now, without clearing what is typed. */
   public void keep(Reading reading, Runnable then) {
-    workshop.record(
+    write(
         entry(reading, kindOfNext(false), Optional.empty()),
         reading.paper(),
         () -> {
@@ -240,8 +270,7 @@ public final class EntryRecorder {
 
   /** What is known now replaces what was begun. */
   public void end(Entry begun, Reading reading) {
-    workshop.record(
-        entry(reading, begun.kind(), Optional.of(begun)), reading.paper(), () -> {}, () -> {});
+    write(entry(reading, begun.kind(), Optional.of(begun)), reading.paper(), () -> {}, () -> {});
   }
 
   /** What was begun decides nothing: the station stands as it did before. */

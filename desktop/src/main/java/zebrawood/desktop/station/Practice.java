@@ -2,6 +2,7 @@ package zebrawood.desktop.station;
 
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.function.Consumer;
@@ -30,6 +31,9 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
   private final ReadOnlyIntegerWrapper rounds = new ReadOnlyIntegerWrapper(-1);
   private Message bestPossible = Message.NONE;
   private Optional<S> standIn = Optional.empty();
+
+  /** What stood on the sheet before: nothing that a practice typed stays there. */
+  private Map<String, String> typedBefore = Map.of();
 
   protected Practice(M model) {
     this.model = model;
@@ -87,6 +91,9 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
   /** Makes the sheet ready for the stand-in. */
   protected void prepare() {}
 
+  /** Lets go of what it practised on. */
+  protected void ended() {}
+
   /** What else is to be said of where it stands. */
   protected Message told() {
     return Message.NONE;
@@ -111,6 +118,7 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
   }
 
   public final void start(S on) {
+    typedBefore = model.form().typed();
     // From here on nothing that is typed is the machine's own.
     standIn = Optional.of(on);
     prepare();
@@ -120,7 +128,10 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
   }
 
   public final void end() {
+    model.form().type(typedBefore);
+    typedBefore = Map.of();
     standIn = Optional.empty();
+    ended();
     rounds.set(-1);
   }
 

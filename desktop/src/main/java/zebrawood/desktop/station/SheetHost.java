@@ -3,6 +3,7 @@ package zebrawood.desktop.station;
 import java.util.List;
 import java.util.function.Consumer;
 import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.ledger.Entry;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.SubjectKind;
 
@@ -67,6 +68,6 @@ public interface SheetHost {
         java.nio.file.Path folder, String name, String remark) throws java.io.IOException;
   }
 
-  /** Withdraws the last recorded entry of the machine, whichever station it belongs to. */
-  void undoLast();
+  /** Withdraws an entry; asks first where it is of another visit or of somebody else. */
+  void takeBack(Entry entry);
 }

@@ -67,7 +67,8 @@ public final class SheetModel<R, F extends Finding> {
     this.shownAnew = shownAnew;
     practice = model.practice().filter(Practice::offered);
     model.form().setUnits(workshop.units());
-    recorder = new EntryRecorder(host, station, model.form(), changed, focus::next);
+    recorder =
+        new EntryRecorder(host, station, model.form(), this::practising, changed, focus::next);
     recorder.fill();
   }
 
@@ -89,9 +90,7 @@ public final class SheetModel<R, F extends Finding> {
 
   /** Keeps what is typed; what a practice types is not the machine's. */
   public void keepDraft() {
-    if (!practising()) {
-      recorder.keepDraft();
-    }
+    recorder.keepDraft();
   }
 
   public boolean practising() {

@@ -247,7 +247,7 @@ public final class WorkshopModel implements AutoCloseable {
     reload(machine, () -> say(""));
   }
 
-  /** Adds a machine, or a newer description of one, and opens it. */
+  /** Adds a machine, or a newer description, and opens it; another where that removes it. */
   public void add(Machine machine, Runnable then, Runnable otherwise) {
     String by = initials().orElse("?");
     write(
@@ -264,11 +264,13 @@ public final class WorkshopModel implements AutoCloseable {
     read(
         () -> {
           Workshop.Machines all = workshop.machines();
-          Opened loaded = load(workshop, stations, machine, all.unread(), now);
+          Optional<Machine> next =
+              machine.removed() ? all.readable().stream().findFirst() : Optional.of(machine);
+          Optional<Opened> loaded = next.map(m -> load(workshop, stations, m, all.unread(), now));
           return (Runnable)
               () -> {
                 machines.set(all.readable());
-                opened.set(loaded);
+                opened.set(loaded.orElse(null));
                 then.run();
               };
         },

@@ -12,10 +12,14 @@ import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import zebrawood.controller.ControllerVisitFinding;
+import zebrawood.controller.ControllerVisitReadings;
 import zebrawood.controller.Dialect;
 import zebrawood.controller.Write;
 import zebrawood.desktop.Models;
 import zebrawood.desktop.form.ProofField.Answer;
+import zebrawood.desktop.station.Practice;
+import zebrawood.desktop.text.Text;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
@@ -52,6 +56,40 @@ class ControllerModelTest {
   @BeforeEach
   void known() {
     known(work);
+  }
+
+  /** As somebody practises: read, do as advised, read again. */
+  @Test
+  void theStandInIsPutRightInOneRoundAndLeavesNothing() {
+    Map<String, String> before = work.form().typed();
+    var practice = work.practice().orElseThrow();
+    practice.start(1);
+    practice.readAll();
+    assertThat(finding(work).audit().orElseThrow().writes()).isNotEmpty();
+    obey(practice);
+    practice.readAll();
+    assertThat(finding(work).audit().orElseThrow().writes()).isEmpty();
+    assertThat(work.outcome().within()).isTrue();
+    assertThat(Text.of(practice.score().orElseThrow())).contains("faults left: 0");
+    practice.end();
+    assertThat(work.form().typed()).isEqualTo(before);
+  }
+
+  private <S> void obey(Practice<?, S, ControllerVisitReadings, ControllerVisitFinding> practice) {
+    practice.obey(work.solved().orElseThrow());
+  }
+
+  /** A stand-in that takes no new top power word: what is advised cannot be done. */
+  @Test
+  void aFaultyStandInStaysWrong() {
+    ControllerPractice practice = new ControllerPractice(work);
+    practice.fault.set(StandInFault.REJECTING);
+    practice.start(1);
+    practice.readAll();
+    obey(practice);
+    practice.readAll();
+    assertThat(finding(work).audit().orElseThrow().writes()).isNotEmpty();
+    assertThat(Text.of(practice.score().orElseThrow())).doesNotContain("faults left: 0");
   }
 
   @Test

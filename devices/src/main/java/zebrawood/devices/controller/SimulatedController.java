@@ -399,6 +399,10 @@ public final class SimulatedController {
     return out.nextByteAt();
   }
 
+  long nanos() {
+    return now;
+  }
+
   /** When its wait or motion ends and it looks at the next line; max when nothing waits. */
   long nextWorkAt() {
     return unread.isEmpty() || held ? Long.MAX_VALUE : Math.max(now, busyUntil);
@@ -423,12 +427,10 @@ public final class SimulatedController {
     return motion.furthestMm();
   }
 
-  /** How many motions were begun. */
   public int motions() {
     return motion.count();
   }
 
-  /** Whether it moves now. */
   public boolean moves() {
     return doing == Doing.MOVING && !held;
   }

@@ -20,7 +20,8 @@ public final class SimulatedPort implements Port {
 
   public SimulatedPort(SimulatedController controller, long from) {
     this.controller = controller;
-    this.now = from;
+    // Over another port it may have waited longer than the clock went on.
+    this.now = Math.max(from, controller.nanos());
   }
 
   @Override

@@ -20,7 +20,7 @@ final class MachineTable {
 
   private record Row(String id, String body) {}
 
-  /** In the order they were first entered. */
+  /** In the order they were first entered; without those that were removed. */
   Machines all() {
     Map<String, List<String>> bodies = new LinkedHashMap<>();
     sql.list(
@@ -43,6 +43,7 @@ final class MachineTable {
         }
       }
     });
+    machines.removeIf(Machine::removed);
     return new Machines(machines, unread);
   }
 

@@ -27,15 +27,16 @@ import zebrawood.machine.Identity;
 import zebrawood.machine.Lens;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Train;
+import zebrawood.machine.Trial;
 import zebrawood.measure.Verdict;
 import zebrawood.records.Samples;
 import zebrawood.records.json.RecordJson;
 import zebrawood.records.kept.KeptReadings;
 import zebrawood.records.paper.Paper.Written;
 import zebrawood.start.GoCard;
-import zebrawood.start.StartReadings;
 import zebrawood.start.StartReadings.Answer;
 import zebrawood.start.StartReadings.Asked;
+import zebrawood.start.StartReadings;
 import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
@@ -109,7 +110,8 @@ class GoCardPageTest {
                     new Lens(50.8, OptionalDouble.empty()), new Lens(160, OptionalDouble.of(110)))),
             Optional.of(new Train(List.of(45.0, 30.0, 45.0))),
             Optional.of(
-                new Identity(Optional.of("12-B"), Optional.of("the shed"), Optional.empty())));
+                new Identity(Optional.of("12-B"), Optional.of("the shed"), Optional.empty())),
+            Optional.of(Trial.IN_USE));
     assertThat(RecordJson.read(RecordJson.write(own), Machine.class)).isEqualTo(own);
     assertThat(RecordJson.read(RecordJson.write(Samples.ALDER), Machine.class))
         .as("described before fittings were asked for")

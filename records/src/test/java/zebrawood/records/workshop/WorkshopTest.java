@@ -22,6 +22,7 @@ import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Recorded;
 import zebrawood.machine.Machine;
+import zebrawood.machine.Trial;
 import zebrawood.records.Samples;
 import zebrawood.words.Phrasebook;
 
@@ -75,6 +76,21 @@ class WorkshopTest {
               0.25);
       workshop.record(renamed, "EH", Samples.START.plusSeconds(60));
       assertThat(workshop.machines().readable()).containsExactly(renamed);
+    }
+  }
+
+  @Test
+  void aRemovedTrialMachineIsNotListedAndItsRecordStays() {
+    try (Workshop workshop = opened(file())) {
+      Machine trial = Samples.ALDER.withTrial(Trial.IN_USE);
+      workshop.record(trial, "EH", Samples.START);
+      Entry entry = Samples.entry("a", EntryKind.AS_FOUND, 0, Samples.onScrews(6, 7, 6, 6.5));
+      workshop.record(entry);
+      assertThat(workshop.machines().readable()).containsExactly(trial);
+      workshop.record(trial.withTrial(Trial.REMOVED), "EH", Samples.START.plusSeconds(60));
+      assertThat(workshop.machines().readable()).isEmpty();
+      assertThat(workshop.machines().unread()).isEmpty();
+      assertThat(workshop.history("alder")).containsExactly(entry);
     }
   }
 
