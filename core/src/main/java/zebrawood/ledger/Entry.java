@@ -57,6 +57,11 @@ public record Entry(
     return figures.isEmpty() ? Optional.empty() : Optional.of(figures.getFirst());
   }
 
+  /** The figure of this id, if this entry has it. */
+  public Optional<Figure> figure(String figureId) {
+    return figures.stream().filter(f -> f.id().equals(figureId)).findFirst();
+  }
+
   /** Whether the readings decided anything. */
   public boolean decided() {
     return verdict != Verdict.MEASURE_AGAIN && !unread();

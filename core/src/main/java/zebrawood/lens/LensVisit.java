@@ -122,11 +122,16 @@ public final class LensVisit {
     return warnings;
   }
 
-  /** What the notebook shows: how much is not so, then what the lens does, where that is known. */
+  /**
+   * What the notebook shows: how much of what was looked at is not so, then what the lens does,
+   * where that is known.
+   */
   public static List<Figure> figures(LensVisitReadings r, LensVisitFinding f) {
     List<Figure> figures = new ArrayList<>();
-    long notSo = r.proofs().stream().filter(p -> !p.passed()).count();
-    figures.add(Figure.of("notSo", notSo, Quantity.LINES).limited(0));
+    if (!r.proofs().isEmpty()) {
+      long notSo = r.proofs().stream().filter(p -> !p.passed()).count();
+      figures.add(Figure.of("notSo", notSo, Quantity.LINES).limited(0));
+    }
     f.on().ifPresent(on -> addOptics(figures, on));
     return figures;
   }

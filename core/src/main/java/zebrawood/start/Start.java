@@ -84,7 +84,9 @@ public final class Start {
     r.coolantC()
         .ifPresent(
             c -> figures.add(Figure.of("coolant", c, Quantity.TEMPERATURE).limited(r.warmestC())));
-    figures.add(Figure.of("notSo", f.notSo(), Quantity.LINES).limited(0));
+    if (r.asked().stream().anyMatch(a -> a.answer() != Answer.NOT_YET)) {
+      figures.add(Figure.of("notSo", f.notSo(), Quantity.LINES).limited(0));
+    }
     return figures;
   }
 

@@ -172,6 +172,42 @@ class StationsWindowTest extends WindowTest {
     assertThat(entries(station)).isEqualTo(entries);
   }
 
+  /** What stands on a sheet from before is no reading of today, whatever it comes to. */
+  @ParameterizedTest
+  @MethodSource("stations")
+  void nothingIsRecordedBeforeSomethingIsRead(String station) {
+    int looked = 0;
+    for (Machine machine : onInterface(() -> app.model().machinesProperty().get())) {
+      onInterface(() -> {
+        app.model().choose(machine);
+        return null;
+      });
+      until("it is open", () -> app.model().opened().machine().equals(machine));
+      boolean has =
+          onInterface(() ->
+              app.model().opened().standings().containsKey(definition(station).station()));
+      if (!has || !read(station).isEmpty()) {
+        continue;
+      }
+      openStation(station);
+      int before = entries(station);
+      for (String button : List.of("#primary", "#secondary")) {
+        onInterface(() -> {
+          if (app.scene().lookup(button) instanceof Button b && b.isVisible()) {
+            b.fire();
+          }
+          return null;
+        });
+        settle();
+        keys(KeyCode.ESCAPE);
+        openStation(station);
+      }
+      assertThat(entries(station)).as(machine.name()).isEqualTo(before);
+      looked++;
+    }
+    assertThat(looked).isPositive();
+  }
+
   /** What somebody wrote down is in no language but their own. */
   private List<String> notes() {
     return app.model().opened().ledger().events().stream()

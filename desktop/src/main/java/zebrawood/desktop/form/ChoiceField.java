@@ -43,14 +43,19 @@ public final class ChoiceField<E extends Enum<E>> extends Field {
     value.set(constant);
   }
 
+  /** A reading that nobody chose is none. */
   @Override
   String kept() {
-    return notKnown.orElse(value.get().name());
+    return notKnown.orElse(isReading() && isEmpty() ? "" : value.get().name());
   }
 
   /** A constant that this version has not leaves what stands there. */
   @Override
   void restore(String kept, DisplayUnits bare) {
+    if (kept.isEmpty()) {
+      clear();
+      return;
+    }
     Optional<E> known = offered.stream().filter(c -> c.name().equals(kept)).findFirst();
     known.ifPresent(value::set);
     notKnown = known.isPresent() ? Optional.empty() : Optional.of(kept);

@@ -17,6 +17,7 @@ import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
+import zebrawood.ledger.FigureHistory;
 import zebrawood.ledger.FigureWords;
 import zebrawood.quantity.DisplayUnits;
 
@@ -111,9 +112,9 @@ public final class Notebook extends HBox {
     table.getColumns().setAll(columns);
     table.getItems().setAll(entries.reversed());
     trendBox.getChildren().clear();
-    entries.reversed().stream()
-        .flatMap(e -> e.tellingFigure().stream())
-        .findFirst()
+    FigureHistory history = FigureHistory.of(entries);
+    history
+        .newest()
         .ifPresent(figure -> {
           String words = name(figure);
           Label title =
@@ -125,7 +126,7 @@ public final class Notebook extends HBox {
                           FigureWords.number(figure, figure.limit().getAsDouble(), Text.words()))
                       : words);
           title.getStyleClass().add("soft");
-          Trend trend = new Trend(entries, zone);
+          Trend trend = new Trend(stationId, history, zone);
           VBox.setVgrow(trend, Priority.ALWAYS);
           trendBox.getChildren().addAll(title, trend);
         });

@@ -12,6 +12,7 @@ import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
+import zebrawood.ledger.FigureHistory;
 import zebrawood.ledger.FigureWords;
 
 /** The notebook in one line: as it was found and left last, the trend, and the way to all of it. */
@@ -50,12 +51,12 @@ final class NotebookStrip extends HBox {
   void show(List<Entry> entries) {
     fill(found, last(entries, EntryKind.AS_FOUND));
     fill(left, last(entries, EntryKind.AS_LEFT));
-    List<Entry> measured = entries.stream().filter(e -> e.tellingFigure().isPresent()).toList();
+    FigureHistory history = FigureHistory.of(entries);
     trend.getChildren().clear();
-    if (measured.size() > 1) {
-      trend.getChildren().add(Trend.small(measured, TREND_WIDTH, TREND_HEIGHT));
+    if (history.isLine()) {
+      trend.getChildren().add(Trend.small(history, TREND_WIDTH, TREND_HEIGHT));
     }
-    trend.setManaged(measured.size() > 1);
+    trend.setManaged(history.isLine());
     open.setText(Text.of("notebook.open", entries.size()));
   }
 

@@ -26,13 +26,14 @@ import zebrawood.desktop.sheet.Trend;
 import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.SubjectWords;
 import zebrawood.desktop.text.Text;
-import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.desktop.workshop.WorkshopModel.Opened;
+import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Aftermath;
 import zebrawood.ledger.Doubt;
 import zebrawood.ledger.Due;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
+import zebrawood.ledger.FigureHistory;
 import zebrawood.ledger.FigureWords;
 import zebrawood.ledger.Standing;
 import zebrawood.ledger.Station;
@@ -254,11 +255,11 @@ final class MachinePage extends BorderPane {
   }
 
   private Optional<Node> heldRow(Station station, List<Entry> entries) {
-    List<Entry> measured = entries.stream().filter(e -> e.tellingFigure().isPresent()).toList();
-    if (measured.isEmpty()) {
+    FigureHistory history = FigureHistory.of(entries);
+    if (history.newest().isEmpty()) {
       return Optional.empty();
     }
-    Figure figure = measured.getLast().tellingFigure().orElseThrow();
+    Figure figure = history.newest().get();
     Label title =
         new Label(
             Text.of(
@@ -275,7 +276,7 @@ final class MachinePage extends BorderPane {
     HBox number = new HBox(value);
     number.setAlignment(Pos.CENTER_RIGHT);
     number.setMinWidth(VALUE_WIDTH);
-    HBox row = new HBox(10, title, Trend.small(measured, TREND_WIDTH, TREND_HEIGHT), number);
+    HBox row = new HBox(10, title, Trend.small(history, TREND_WIDTH, TREND_HEIGHT), number);
     row.getStyleClass().add("held-row");
     row.setAccessibleText(Text.of("words.comma", title.getText(), value.getText()));
     return Optional.of(row);

@@ -61,6 +61,15 @@ public final class EntryRecorder {
   private final Runnable changed;
   private final Runnable focusNext;
   private final BooleanSupplier practising;
+
+  /** What stands in a sheet where nothing was ever typed. */
+  private final Map<String, String> untouched;
+
+  /** What stands in a sheet before anything is typed on a visit, after this entry. */
+  private record Before(Optional<Entry> last, boolean ofVisit, Map<String, String> typed) {}
+
+  private Before before;
+
   private Optional<Entry> correcting = Optional.empty();
   private boolean recording;
 
@@ -78,6 +87,8 @@ public final class EntryRecorder {
       Runnable focusNext) {
     this.host = host;
     this.practising = practising;
+    untouched = Map.copyOf(form.typed());
+    before = new Before(Optional.empty(), false, untouched);
     this.workshop = host.workshop();
     this.station = station;
     this.form = form;
@@ -111,6 +122,33 @@ public final class EntryRecorder {
     }
   }
 
+  /**
+   * Whether anything was typed or answered on this visit: what stands there from before tells only
+   * how it was.
+   */
+  public boolean readAnything() {
+    Optional<Entry> last = lastOfFitted();
+    boolean ofVisit = last.filter(this::ofThisVisit).isPresent();
+    if (!(before.last.equals(last) && before.ofVisit == ofVisit)) {
+      before = new Before(last, ofVisit, typedBefore(last, ofVisit));
+    }
+    return form.typed().entrySet().stream()
+        .anyMatch(e -> !e.getValue().equals(before.typed.getOrDefault(e.getKey(), "")));
+  }
+
+  private Map<String, String> typedBefore(Optional<Entry> last, boolean ofVisit) {
+    Map<String, String> typed = new HashMap<>(untouched);
+    typed.putAll(
+        without(
+            last.flatMap(EntryRecorder::typedOf).orElse(Map.of()),
+            name -> name.startsWith(Field.READING) || !ofVisit && name.startsWith(Field.VISIT)));
+    return typed;
+  }
+
+  private Optional<Entry> lastOfFitted() {
+    return workshop.opened().ledger().entriesOfFitted(station).reversed().stream().findFirst();
+  }
+
   private static Map<String, String> without(Map<String, String> typed, Predicate<String> names) {
     return typed.entrySet().stream()
         .filter(e -> !names.test(e.getKey()))
@@ -118,8 +156,7 @@ public final class EntryRecorder {
   }
 
   private void fillFrom(Map<String, String> draft) {
-    Optional<Entry> last =
-        workshop.opened().ledger().entriesOfFitted(station).reversed().stream().findFirst();
+    Optional<Entry> last = lastOfFitted();
     Map<String, String> recorded = last.flatMap(EntryRecorder::typedOf).orElse(Map.of());
     Map<String, String> filled =
         draft.isEmpty() ? without(recorded, name -> name.startsWith(Field.READING)) : draft;

@@ -132,6 +132,9 @@ public final class SheetModel<R, F extends Finding> {
         .ifPresent(kind ->
             steps.add(
                 Step.of(Message.of("subject.ask", kind), Message.of("subject.ask.why", kind))));
+    if (onlyFromBefore()) {
+      steps.add(Step.of(Message.of("sheet.from-before"), Message.of("sheet.from-before.why")));
+    }
     steps.addAll(model.firstSteps());
     steps.addAll(
         switch (model.outcome()) {
@@ -191,7 +194,15 @@ public final class SheetModel<R, F extends Finding> {
   }
 
   private boolean canRecord() {
-    return model.solved().isPresent() && !recorder.recording();
+    return model.solved().isPresent() && !recorder.recording() && !onlyFromBefore();
+  }
+
+  /** Whether all that stands there was typed on an earlier visit, or never. */
+  private boolean onlyFromBefore() {
+    return model.solved().isPresent()
+        && !practising()
+        && !recorder.correcting()
+        && !recorder.readAnything();
   }
 
   /** The large button. */
@@ -236,8 +247,12 @@ public final class SheetModel<R, F extends Finding> {
     if (recorder.correcting()) {
       return Text.of("button.cancel");
     }
+    boolean undecided =
+        model.solved().filter(s -> s.finding().verdict() == Verdict.MEASURE_AGAIN).isPresent();
     boolean leave =
-        !model.outcome().within() && model.solved().filter(s -> !model.canBeLeft(s)).isEmpty();
+        !undecided
+            && !model.outcome().within()
+            && model.solved().filter(s -> !model.canBeLeft(s)).isEmpty();
     return leave ? Text.of("button.leave") : "";
   }
 

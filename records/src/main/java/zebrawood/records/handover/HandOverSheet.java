@@ -15,6 +15,7 @@ import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.Figure;
+import zebrawood.ledger.FigureHistory;
 import zebrawood.ledger.FigureWords;
 import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Standing;
@@ -210,6 +211,7 @@ public record HandOverSheet(
     Phrasebook words = hand.words;
     List<Entry> entries = ledger.entriesAt(station);
     List<Entry> measured = entries.stream().filter(e -> e.tellingFigure().isPresent()).toList();
+    FigureHistory history = FigureHistory.of(entries);
     Visit visit = Visit.last(measured);
     List<String> checks =
         entries.stream()
@@ -234,10 +236,8 @@ public record HandOverSheet(
         paper.settings(),
         paper.drawing(),
         printed.workedOutAnew() && !paper.drawing().isEmpty() ? words.say("paper.anew") : "",
-        measured.size() > 1 ? trend(measured) : "",
-        measured.isEmpty()
-            ? ""
-            : FigureWords.label(station.id(), measured.getLast().figures().getFirst(), words),
+        history.isLine() ? trend(history) : "",
+        history.newest().map(f -> FigureWords.label(station.id(), f, words)).orElse(""),
         telling(station, measured, due, hand));
   }
 
@@ -303,9 +303,9 @@ public record HandOverSheet(
     }
   }
 
-  private static String trend(List<Entry> measured) {
+  private static String trend(FigureHistory history) {
     SvgCanvas on = new SvgCanvas(TREND_WIDTH, TREND_HEIGHT);
-    TrendPicture.draw(on, measured.stream().map(e -> e.figures().getFirst()).toList(), 6);
+    TrendPicture.draw(on, history.figures(), 6);
     return on.svg();
   }
 
@@ -341,9 +341,6 @@ public record HandOverSheet(
   }
 
   private static String shown(Optional<Entry> entry, String figureId, Phrasebook words) {
-    return entry
-        .flatMap(e -> e.figures().stream().filter(f -> f.id().equals(figureId)).findFirst())
-        .map(f -> FigureWords.full(f, words))
-        .orElse("–");
+    return entry.flatMap(e -> e.figure(figureId)).map(f -> FigureWords.full(f, words)).orElse("–");
   }
 }
