@@ -176,6 +176,10 @@ class StationsWindowTest extends WindowTest {
   @ParameterizedTest
   @MethodSource("stations")
   void nothingIsRecordedBeforeSomethingIsRead(String station) {
+    onInterface(() -> {
+      app.model().setInitials("EH");
+      return null;
+    });
     int looked = 0;
     for (Machine machine : onInterface(() -> app.model().machinesProperty().get())) {
       onInterface(() -> {
@@ -184,8 +188,8 @@ class StationsWindowTest extends WindowTest {
       });
       until("it is open", () -> app.model().opened().machine().equals(machine));
       boolean has =
-          onInterface(() ->
-              app.model().opened().standings().containsKey(definition(station).station()));
+          onInterface(
+              () -> app.model().opened().standings().containsKey(definition(station).station()));
       if (!has || !read(station).isEmpty()) {
         continue;
       }
@@ -202,6 +206,7 @@ class StationsWindowTest extends WindowTest {
         keys(KeyCode.ESCAPE);
         openStation(station);
       }
+      settle();
       assertThat(entries(station)).as(machine.name()).isEqualTo(before);
       looked++;
     }

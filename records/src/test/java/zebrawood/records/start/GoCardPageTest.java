@@ -34,9 +34,9 @@ import zebrawood.records.json.RecordJson;
 import zebrawood.records.kept.KeptReadings;
 import zebrawood.records.paper.Paper.Written;
 import zebrawood.start.GoCard;
+import zebrawood.start.StartReadings;
 import zebrawood.start.StartReadings.Answer;
 import zebrawood.start.StartReadings.Asked;
-import zebrawood.start.StartReadings;
 import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
