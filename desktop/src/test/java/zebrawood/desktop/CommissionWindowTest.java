@@ -170,7 +170,9 @@ class CommissionWindowTest extends WindowTest {
     keys(KeyCode.SPACE);
     until("what would be sent is shown", () -> app.scene().lookup("#confirm-go") != null);
     keys(KeyCode.ENTER);
-    until("it stands at home", () -> app.model().messageProperty().get().contains("It is there"));
+    until(
+        "it stands at home",
+        () -> app.model().messageProperty().get().contains("It says that it stands"));
     tabTo("proof-homes");
     yesToAll();
     record("controller");

@@ -256,7 +256,7 @@ class ControllerWindowTest extends WindowTest {
     assertThat(controller.settings().is(Role.SOFT_LIMITS, Role.ON)).isTrue();
     press("#controller-homing");
     press("#confirm-go");
-    until("it stands at home", () -> said().contains("It is there"));
+    until("it stands at home", () -> said().contains("It says that it stands"));
     for (int i = 0; i < 4; i++) {
       if (i == 0) {
         onInterface(() -> {

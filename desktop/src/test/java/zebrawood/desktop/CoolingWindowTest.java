@@ -80,7 +80,7 @@ class CoolingWindowTest extends WindowTest {
     assertThat(page())
         .as("the reason settles what it named, and nothing else")
         .contains("Opening the lid stops the laser")
-        .doesNotContain("tried before anything is powered");
+        .doesNotContain("tried with the mains on");
     keys(KeyCode.CONTROL, KeyCode.HOME);
     assertThat(page()).contains("Went on without today's proof");
   }

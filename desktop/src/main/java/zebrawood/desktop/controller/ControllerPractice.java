@@ -10,8 +10,8 @@ import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Part;
-import zebrawood.desktop.station.Practice;
 import zebrawood.desktop.station.Practice.Deed;
+import zebrawood.desktop.station.Practice;
 import zebrawood.devices.controller.ControllerLink;
 import zebrawood.devices.controller.LineController;
 import zebrawood.devices.controller.LinkTrouble;
@@ -40,7 +40,7 @@ final class ControllerPractice
   /** What is wrong with the link is chosen, not drawn by lot. */
   @Override
   public List<Part> choices() {
-    return List.of(Part.rows(fault));
+    return List.of(new Part.LabelledChoices(List.of(fault)));
   }
 
   @Override

@@ -93,10 +93,8 @@ final class NotebookStrip extends HBox {
       label
           .widthProperty()
           .subscribe(width ->
-              label.setOpacity(
-                  width.doubleValue() < Math.min(LEAST_WIDTH, Math.floor(label.prefWidth(-1)))
-                      ? 0
-                      : 1));
+              label.setVisible(
+                  width.doubleValue() >= Math.min(LEAST_WIDTH, Math.floor(label.prefWidth(-1)))));
     }
     one.getChildren().add(label);
   }

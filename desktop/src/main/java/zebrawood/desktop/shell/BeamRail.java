@@ -151,7 +151,7 @@ final class BeamRail extends Region {
     standing
         .widthProperty()
         .subscribe(width ->
-            standing.setOpacity(width.doubleValue() < Math.floor(standing.prefWidth(-1)) ? 0 : 1));
+            standing.setVisible(width.doubleValue() >= Math.floor(standing.prefWidth(-1))));
     name.setMaxWidth(Double.MAX_VALUE);
     HBox.setHgrow(name, Priority.ALWAYS);
     HBox content = new HBox(mark, name, standing);

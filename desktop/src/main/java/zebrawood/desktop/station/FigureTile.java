@@ -1,6 +1,7 @@
 package zebrawood.desktop.station;
 
 import java.util.Optional;
+import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Figure;
 import zebrawood.quantity.Amount;
 import zebrawood.words.Message;
@@ -66,9 +67,12 @@ public record FigureTile(
     return new FigureTile(name, Optional.empty(), Optional.empty(), wouldTell, Optional.empty());
   }
 
+  /** Where its name has no room in a tile, the bundle has a short one. */
   private static Message name(String stationId, Figure figure) {
-    return figure.label().isPresent()
-        ? Message.quoted(figure.label().get())
-        : Message.of(stationId + ".figure." + figure.id());
+    if (figure.label().isPresent()) {
+      return Message.quoted(figure.label().get());
+    }
+    String key = stationId + ".figure." + figure.id();
+    return Message.of(Text.words().has(key + ".short") ? key + ".short" : key);
   }
 }
