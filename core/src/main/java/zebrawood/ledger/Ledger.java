@@ -104,7 +104,12 @@ public final class Ledger {
     return of(station, subjectNow(station));
   }
 
-  private List<Entry> of(Station station, Optional<String> subject) {
+  /**
+   * The entries of one station that are of one lens or the like, oldest first.
+   *
+   * @param subject empty for those of which nobody said it
+   */
+  public List<Entry> of(Station station, Optional<String> subject) {
     return entriesAt(station).stream()
         .filter(e -> station.subject().isEmpty() || e.subject().equals(subject))
         .toList();

@@ -40,7 +40,7 @@ public final class StandingWords {
       case Standing.Out(Entry last) ->
           last.tellingFigure()
               .filter(Figure::overLimit)
-              .map(StandingWords::excess)
+              .map(StandingWords::overLimit)
               .orElse(Message.of("ledger.standing.out"));
       case Standing.Open(Optional<Entry> check, Optional<Station> waitsFor)
           when check.isPresent() && waitsFor.isEmpty() ->
@@ -52,14 +52,13 @@ public final class StandingWords {
     };
   }
 
-  private static Message excess(Figure figure) {
-    double over = figure.value() - figure.limit().getAsDouble();
+  private static Message overLimit(Figure figure) {
     return figure.quantity().equals(Optional.of(Quantity.LINES))
-        ? Message.of("ledger.brief.lines", Math.round(over))
-        : Message.of("ledger.brief.out-by", twoDigits(figure.amount(over)));
+        ? Message.of("ledger.brief.lines", Math.round(figure.value()))
+        : Message.of("ledger.brief.out", twoDigits(figure.amount()));
   }
 
-  /** How far about: without the decimals that tell nothing more than the first two digits do. */
+  /** About how much: without the decimals that tell nothing more than the first two digits do. */
   private static Amount twoDigits(Amount amount) {
     int decimals = 1 - (int) Math.floor(Math.log10(amount.value()));
     return Amount.of(amount.value(), amount.quantity(), Math.clamp(decimals, 0, amount.decimals()));
@@ -93,7 +92,10 @@ public final class StandingWords {
     return last.tellingFigure()
         .filter(Figure::overLimit)
         .map(f ->
-            Message.of("ledger.standing.out-by", f.amount(f.value() - f.limit().getAsDouble())))
+            Message.of(
+                "ledger.standing.out-of",
+                f.amount(),
+                Message.bare(f.amount(f.limit().getAsDouble()))))
         .orElse(Message.of("ledger.standing.out"));
   }
 }

@@ -306,7 +306,7 @@ class LedgerTest {
         .isEqualTo("stale · machine moved");
     read(LEVEL, 4, Verdict.ADJUST);
     assertThat(ENGLISH.say(StandingWords.of(standing(LEVEL, 5), ZoneOffset.UTC)))
-        .isEqualTo("out by 0.10 mm");
+        .isEqualTo("out: 0.40 mm, limit 0.30");
     assertThat(ENGLISH.say(Ledger.reasonToRead(standing(LEVEL, 5)))).isEqualTo("was out");
   }
 

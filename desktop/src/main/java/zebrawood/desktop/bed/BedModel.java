@@ -358,8 +358,8 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
                     Message.of("bed.support.heading"),
                     Message.of("bed.support.x"),
                     Message.of("bed.support.y"),
-                    Message.of(shims ? "bed.support.none" : "bed.support.pitch"),
-                    Message.of(shims ? "bed.support.none" : "bed.field.clockwise")),
+                    shims ? Message.NONE : Message.of("bed.support.pitch"),
+                    shims ? Message.NONE : Message.of("bed.field.clockwise")),
                 Message.of(shims ? "bed.foot.another" : "bed.screw.another")),
             shims ? Part.rows(atHand) : new Part.Hint(Message.of("bed.screws.hint"))));
   }

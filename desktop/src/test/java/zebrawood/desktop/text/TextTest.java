@@ -21,6 +21,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import zebrawood.quantity.Quantity;
+import zebrawood.quantity.Unit;
 import zebrawood.words.Message;
 
 /** Every word that a technician reads stands in a bundle, once, and every bundle's word is used. */
@@ -137,6 +139,22 @@ class TextTest {
     missing.removeIf(
         k -> k.matches("(reading|words|workshop)\\..*|zebrawood\\..*|form\\.keep|count\\.[a-z]+"));
     assertThat(missing).as("used and never defined").isEmpty();
+  }
+
+  /**
+   * The unit on display stands behind a heading by itself: said in it too, one of them is wrong.
+   */
+  @Test
+  void noHeadingSaysAUnit() throws IOException {
+    Set<String> symbols =
+        Stream.of(Quantity.values())
+            .flatMap(q -> q.units().stream())
+            .map(Unit::symbol)
+            .filter(symbol -> !symbol.isEmpty())
+            .collect(java.util.stream.Collectors.toSet());
+    defined()
+        .forEach((key, words) ->
+            assertThat(symbols).as(key).noneMatch(symbol -> words.endsWith(", " + symbol)));
   }
 
   @Test

@@ -121,7 +121,36 @@ public record HandOverSheet(
     SequencedMap<Station, Standing> standings = ledger.standings(stations, hand.now);
     List<Due> due = Due.of(standings);
     List<StationPart> parts = new ArrayList<>();
-    standings.forEach((station, standing) -> parts.add(part(ledger, station, standing, due, hand)));
+    standings.forEach((station, standing) -> {
+      Optional<String> fitted = ledger.subjectNow(station);
+      parts.add(
+          part(
+              new Part(station, title(ledger, station, words), standing),
+              ledger.of(station, fitted),
+              due,
+              hand));
+      ledger
+          .onFile(station, stations, hand.now)
+          .forEach((subject, onFile) ->
+              parts.add(
+                  part(
+                      new Part(
+                          station, words.say("paper.on-file", station.title(), subject), onFile),
+                      ledger.of(station, Optional.of(subject)),
+                      List.of(),
+                      hand)));
+      if (fitted.isPresent() && !ledger.of(station, Optional.empty()).isEmpty()) {
+        parts.add(
+            part(
+                new Part(
+                    station,
+                    words.say("paper.of-unknown", station.title(), station.subject().get()),
+                    new Standing.Open(Optional.empty(), Optional.empty())),
+                ledger.of(station, Optional.empty()),
+                List.of(),
+                hand));
+      }
+    });
     List<Happening> happenings =
         ledger.aftermaths(stations).stream().map(after -> happening(after, hand)).toList();
     return new HandOverSheet(
@@ -131,7 +160,7 @@ public record HandOverSheet(
         hand.by,
         words.say(machine.standingCaution()),
         parts,
-        undone(standings, hand),
+        undone(ledger, standings, hand),
         proofs(ledger, standings.keySet(), hand),
         due.stream().map(d -> new DueOn(words.say(d.station().title()), hand.day(d.on()))).toList(),
         happenings,
@@ -152,13 +181,21 @@ public record HandOverSheet(
         new Fact(words.say("machine.field.customer"), its.customer().orElse(unknown)));
   }
 
-  private static List<Undone> undone(Map<Station, Standing> standings, Hand hand) {
+  /** A station, with the lens or the like that is on the machine. */
+  private static String title(Ledger ledger, Station station, Phrasebook words) {
+    return ledger
+        .subjectNow(station)
+        .map(s -> words.say("paper.of-subject", station.title(), s))
+        .orElse(words.say(station.title()));
+  }
+
+  private static List<Undone> undone(Ledger ledger, Map<Station, Standing> standings, Hand hand) {
     return standings.entrySet().stream()
         .filter(e -> !e.getValue().holds())
         .map(e ->
             new Undone(
                 StandingSvg.of(e.getValue()),
-                hand.words.say(e.getKey().title()),
+                title(ledger, e.getKey(), hand.words),
                 hand.words.say(StandingWords.of(e.getValue(), hand.zone))))
         .toList();
   }
@@ -206,10 +243,12 @@ public record HandOverSheet(
         event.by());
   }
 
-  private static StationPart part(
-      Ledger ledger, Station station, Standing standing, List<Due> due, Hand hand) {
+  /** Of what a part of the sheet is, and how that stands. */
+  private record Part(Station station, String title, Standing standing) {}
+
+  private static StationPart part(Part of, List<Entry> entries, List<Due> due, Hand hand) {
     Phrasebook words = hand.words;
-    List<Entry> entries = ledger.entriesAt(station);
+    Station station = of.station;
     List<Entry> measured = entries.stream().filter(e -> e.tellingFigure().isPresent()).toList();
     FigureHistory history = FigureHistory.of(entries);
     Visit visit = Visit.last(measured);
@@ -225,10 +264,10 @@ public record HandOverSheet(
     StationPaper paper = printed.paper();
     Message caution = paper.caution().isEmpty() ? hand.content.caution(station) : paper.caution();
     return new StationPart(
-        words.say(station.title()),
+        of.title,
         words.say(station.question()),
-        StandingSvg.of(standing),
-        words.say(StandingWords.of(standing, hand.zone)),
+        StandingSvg.of(of.standing),
+        words.say(StandingWords.of(of.standing, hand.zone)),
         words.sayKept(caution),
         rows(station, visit, hand),
         visit.newest().map(e -> at(Optional.of(e), hand)).orElse(""),

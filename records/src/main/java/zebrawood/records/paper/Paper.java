@@ -17,6 +17,7 @@ import java.io.InputStreamReader;
 import java.io.OutputStream;
 import java.io.Reader;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -53,14 +54,30 @@ public final class Paper {
   /** The files of one page. */
   public record Written(Path html, Path pdf) {}
 
+  /** Nobody writes the same page more often on one day. */
+  private static final int MOST_OF_A_NAME = 1000;
+
+  /** The name, with a number behind it where files of an earlier writing have it. */
+  private static String free(Path folder, String name) throws IOException {
+    for (int i = 1; i <= MOST_OF_A_NAME; i++) {
+      String free = i == 1 ? name : name + "-" + i;
+      if (!Files.exists(folder.resolve(free + ".html"))
+          && !Files.exists(folder.resolve(free + ".pdf"))) {
+        return free;
+      }
+    }
+    throw new FileAlreadyExistsException(folder.resolve(name).toString());
+  }
+
   /**
    * Writes both files into the folder, which is made where there is none. Each appears whole or not
-   * at all.
+   * at all, and nothing that was written before is replaced.
    *
-   * @param name the files' name without ending
+   * @param wanted the files' name without ending; a number comes behind it where it is taken
    */
-  public static Written write(String html, Path folder, String name) throws IOException {
+  public static Written write(String html, Path folder, String wanted) throws IOException {
     Files.createDirectories(folder);
+    String name = free(folder, wanted);
     Path htmlFile = folder.resolve(name + ".html");
     Path pdfFile = folder.resolve(name + ".pdf");
     Path part = folder.resolve(name + ".part");

@@ -6,9 +6,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -18,13 +20,18 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.bed.BedStation;
 import zebrawood.controller.Printed;
+import zebrawood.focus.FocusStation;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
+import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Figure;
 import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Recorded;
 import zebrawood.ledger.Station;
 import zebrawood.machine.Machine;
+import zebrawood.measure.Verdict;
+import zebrawood.quantity.Quantity;
 import zebrawood.records.Samples;
 import zebrawood.records.kept.StationPaper;
 import zebrawood.records.paper.Paper.Written;
@@ -109,7 +116,7 @@ class HandOverTest {
         .contains("Technician, date", "Customer, date")
         .contains("Page 1 of ")
         .contains("Serial number not told")
-        .contains("Not done, and why", "The technician says: the spare screw was not at hand")
+        .contains("Does not hold, and why", "The technician says: the spare screw was not at hand")
         .contains("Fingers away from the bed")
         .contains("par beam top 1000", "a&b 0")
         .contains("No station holds");
@@ -117,6 +124,83 @@ class HandOverTest {
     assertThat(Files.readString(written.html()))
         .contains("Alder &amp; &lt;Co&gt;", "<svg", "bed &amp; &lt;plan&gt;");
     assertThat(folder.toFile().list()).containsExactlyInAnyOrder("alder.html", "alder.pdf");
+  }
+
+  /** A sheet that was signed and the one of the evening stand side by side. */
+  @Test
+  void nothingIsReplacedWhenItIsWrittenTwice() throws IOException {
+    HandOverSheet first = sheet(VISIT, List.of());
+    Written morning = HandOver.write(first, Phrasebook.ENGLISH, folder, "alder");
+    byte[] signed = Files.readAllBytes(morning.pdf());
+    Written evening =
+        HandOver.write(
+            sheet(VISIT, List.of(Samples.moved("m", 90))), Phrasebook.ENGLISH, folder, "alder");
+    assertThat(evening.pdf().getFileName()).hasToString("alder-2.pdf");
+    assertThat(evening.html().getFileName()).hasToString("alder-2.html");
+    assertThat(Files.readAllBytes(morning.pdf())).isEqualTo(signed);
+  }
+
+  private static Entry ofLens(String lens, int minutes, double gapMm) {
+    Instant at = Samples.START.plusSeconds(60L * minutes);
+    return new Entry(
+        "of " + lens,
+        Samples.ALDER.id(),
+        FocusStation.STATION.id(),
+        Optional.of(lens),
+        EntryKind.AS_LEFT,
+        at,
+        at,
+        "EH",
+        Message.NONE,
+        "{}",
+        "{}",
+        Verdict.WITHIN,
+        List.of(Figure.of("gap", gapMm, Quantity.LENGTH)),
+        Optional.empty());
+  }
+
+  private static Event fitted(String lens, int minutes) {
+    Instant at = Samples.START.plusSeconds(60L * minutes);
+    return new Event(
+        lens,
+        Samples.ALDER.id(),
+        EventKind.LENS_KNOWN,
+        at,
+        at,
+        "EH",
+        "",
+        Optional.of(lens),
+        List.of(),
+        Optional.empty());
+  }
+
+  /** What was left of one lens is never printed as that of another. */
+  @Test
+  void everyLensHasAPartOfItsOwnWithItsName() throws IOException {
+    List<Recorded> history =
+        List.of(fitted("160 mm", 0), ofLens("160 mm", 1, 187.16), fitted("254 mm", 2));
+    HandOverSheet sheet =
+        HandOverSheet.of(
+            new Ledger(Samples.ALDER, history),
+            List.of(FocusStation.STATION),
+            new HandOverSheet.Hand(
+                KEPT,
+                Samples.START.plusSeconds(86_400),
+                ZoneOffset.UTC,
+                "EH",
+                Phrasebook.ENGLISH,
+                ""));
+    assertThat(sheet.stations())
+        .extracting(HandOverSheet.StationPart::title)
+        .containsExactly("Focus, 254 mm", "Focus, 160 mm: on file, not on the machine");
+    assertThat(sheet.stations().getFirst().figures()).isEmpty();
+    assertThat(sheet.stations().getFirst().telling().value()).isEqualTo("–");
+    assertThat(sheet.stations().getLast().telling().value()).contains("187.16");
+    String text = textOf(HandOver.write(sheet, Phrasebook.ENGLISH, folder, "alder").pdf());
+    assertThat(text.indexOf("187.16")).isGreaterThan(text.indexOf("Focus, 160 mm: on file"));
+    assertThat(sheet.undone())
+        .extracting(HandOverSheet.Undone::station)
+        .containsExactly("Focus, 254 mm");
   }
 
   private static Machine named(String name) {
