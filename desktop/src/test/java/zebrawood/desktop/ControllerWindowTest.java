@@ -374,6 +374,10 @@ class ControllerWindowTest extends WindowTest {
     openTansy();
     List<Entry> before = entries();
     Map<String, String> typed = typed();
+    onInterface(() -> {
+      ((ComboBox<?>) node("#controller-port")).getEditor().setText("192.168.1.7:23");
+      return null;
+    });
     choose("#controller-fault", StandInFault.REJECTING);
     press("#practise");
     assertThat(ports()).containsExactly("stand-in, to practise");
@@ -401,6 +405,9 @@ class ControllerWindowTest extends WindowTest {
     assertThat(entries()).isEqualTo(before);
     assertThat(typed()).as("nothing that was practised stays on the sheet").isEqualTo(typed);
     assertThat(ports()).doesNotContain("stand-in, to practise");
+    assertThat(onInterface(() -> ((ComboBox<?>) node("#controller-port")).getEditor().getText()))
+        .as("the port that was typed")
+        .isEqualTo("192.168.1.7:23");
   }
 
   @Test

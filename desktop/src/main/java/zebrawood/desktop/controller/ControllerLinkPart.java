@@ -45,6 +45,9 @@ final class ControllerLinkPart implements LinkBar.Actions {
   private final LinkBar linkBar;
   private Optional<ReadOver> readOver = Optional.empty();
 
+  /** The port that somebody chose before a practice. */
+  private String chosenBefore = "";
+
   /** What was read over a port. */
   private record ReadOver(String port, String text) {}
 
@@ -63,8 +66,11 @@ final class ControllerLinkPart implements LinkBar.Actions {
   void practiseOn(Optional<SimulatedController> standIn) {
     session.cancel();
     readOver = Optional.empty();
+    if (standIn.isPresent()) {
+      chosenBefore = linkBar.chosen();
+    }
     ports.practiseOn(standIn);
-    linkBar.offer(ports.names());
+    linkBar.offer(ports.names(), standIn.isPresent() ? Ports.standInName() : chosenBefore);
   }
 
   LinkBar linkBar() {

@@ -35,7 +35,7 @@ final class LinkBar extends HeightCachingBox {
     this.actions = actions;
     port.setId("controller-port");
     port.setEditable(true);
-    offer(ports);
+    offer(ports, ports.isEmpty() ? "" : ports.getFirst());
     port.setMaxWidth(Double.MAX_VALUE);
     port.setAccessibleText(Text.of("controller.port"));
     Button read = button("controller-read", "controller.read", () -> actions.read(chosen()));
@@ -53,10 +53,10 @@ final class LinkBar extends HeightCachingBox {
     getChildren().addAll(port, row(read, write, cancel), words);
   }
 
-  /** What can be chosen now, the first of them chosen. */
-  void offer(List<String> ports) {
+  /** What can be chosen now; chosen is this one. */
+  void offer(List<String> ports, String choice) {
     port.getItems().setAll(ports);
-    port.setValue(ports.isEmpty() ? "" : ports.getFirst());
+    port.setValue(choice);
   }
 
   private static FlowPane row(Button... buttons) {

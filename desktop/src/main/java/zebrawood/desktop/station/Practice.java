@@ -128,6 +128,9 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
   }
 
   public final void end() {
+    if (!running()) {
+      return;
+    }
     model.form().type(typedBefore);
     typedBefore = Map.of();
     standIn = Optional.empty();
