@@ -14,12 +14,14 @@ import java.util.stream.Stream;
  */
 public record Due(Station station, Instant on) {
   /** Those that hold, the first that is due first. */
-  public static List<Due> of(Map<Station, Standing> standings) {
+  public static List<Due> of(Ledger ledger, Map<Station, Standing> standings) {
     return standings.entrySet().stream()
         .flatMap(e ->
             e.getValue() instanceof Standing.Holds(Entry proof)
                 ? Stream.of(
-                    new Due(e.getKey(), proof.time().plus(Duration.ofDays(e.getKey().holdsDays()))))
+                    new Due(
+                        e.getKey(),
+                        ledger.timeOf(proof).plus(Duration.ofDays(e.getKey().holdsDays()))))
                 : Stream.empty())
         .sorted(Comparator.comparing(Due::on))
         .toList();

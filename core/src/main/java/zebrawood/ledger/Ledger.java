@@ -39,6 +39,7 @@ public final class Ledger {
   private static final Duration SAME_MOMENT = Duration.ofMinutes(5);
 
   private final Machine machine;
+  private final Map<String, Instant> foundAhead;
   private final Timeline timeline;
   private final List<Recorded> written;
   private final List<Entry> entries;
@@ -58,13 +59,24 @@ public final class Ledger {
    * @param history in the order of writing
    */
   public Ledger(Machine machine, List<? extends Recorded> history) {
+    this(machine, history, Map.of());
+  }
+
+  /**
+   * The same where some lines were found to be dated ahead.
+   *
+   * @param foundAhead when that was found, by the lines' ids: they are no later than that
+   */
+  public Ledger(
+      Machine machine, List<? extends Recorded> history, Map<String, Instant> foundAhead) {
     this.machine = machine;
+    this.foundAhead = Map.copyOf(foundAhead);
     written =
         history.stream()
             .filter(r -> r.machineId().equals(machine.id()))
             .<Recorded>map(r -> r)
             .toList();
-    timeline = new Timeline(written);
+    timeline = new Timeline(written, foundAhead);
     Map<String, List<Recorded>> replacedBy = new HashMap<>();
     for (Recorded one : written) {
       one.replaces().ifPresent(r -> replacedBy.computeIfAbsent(r, k -> new ArrayList<>()).add(one));
@@ -127,7 +139,8 @@ public final class Ledger {
 
   /** The record as it was before this line was written. */
   public Ledger before(Recorded line) {
-    return new Ledger(machine, written.stream().takeWhile(r -> !r.id().equals(line.id())).toList());
+    List<Recorded> earlier = written.stream().takeWhile(r -> !r.id().equals(line.id())).toList();
+    return new Ledger(machine, earlier, foundAhead);
   }
 
   /** The entry that was written down last, of those that count. */
@@ -144,12 +157,23 @@ public final class Ledger {
     return withdrawn;
   }
 
-  /** Lines that count and are dated after now: a clock was wrong, here or where they come from. */
+  /**
+   * Lines that count and are dated after now, or were once found to be: a clock was wrong, here or
+   * where they come from.
+   */
   public List<Recorded> ahead(Instant now) {
     Instant latest = now.plus(SAME_MOMENT);
     return counting()
-        .filter(r -> r.at().isAfter(latest) || r.recordedAt().isAfter(latest))
+        .filter(r ->
+            r.at().isAfter(latest)
+                || r.recordedAt().isAfter(latest)
+                || foundAhead.containsKey(r.id()))
         .toList();
+  }
+
+  /** When a line was, as far as is known: no later than it was found to be dated ahead. */
+  public Instant timeOf(Recorded line) {
+    return timeline.timeOf(line);
   }
 
   /** Lines of a kind or in a form that this version does not know. */
@@ -253,7 +277,7 @@ public final class Ledger {
             .findFirst()
             .ifPresent(e -> {
               proved.add(station);
-              times.add(e.time());
+              times.add(timeline.timeOf(e));
             }));
     Optional<Instant> all =
         proved.size() == doubted.size()
@@ -359,8 +383,9 @@ public final class Ledger {
             .ifPresent(since -> causes.add(new Cause.Upstream(below, since)));
       }
     }
-    if (Duration.between(proof.time(), today).toDays() > station.holdsDays()) {
-      Instant since = proof.time().plus(Duration.ofDays(station.holdsDays()));
+    Instant proven = timeline.timeOf(proof);
+    if (Duration.between(proven, today).toDays() > station.holdsDays()) {
+      Instant since = proven.plus(Duration.ofDays(station.holdsDays()));
       causes.add(new Cause.Aged(since, station.holdsDays()));
     }
     return causes.stream().min(Comparator.comparing(Cause::since));
@@ -377,12 +402,12 @@ public final class Ledger {
   /** When the station below went out, or was found out and adjusted, after the proof above it. */
   private Optional<Instant> disturbed(Station below, Standing standing, Entry proof) {
     if (standing instanceof Standing.Out out && timeline.isAfter(out.last(), proof)) {
-      return Optional.of(out.last().time());
+      return Optional.of(timeline.timeOf(out.last()));
     }
     return entriesOfFitted(below).stream()
         .filter(e -> timeline.isAfter(e, proof))
         .filter(e -> e.verdict() == Verdict.ADJUST || e.verdict() == Verdict.STOP)
-        .map(Entry::time)
+        .map(timeline::timeOf)
         .findFirst();
   }
 

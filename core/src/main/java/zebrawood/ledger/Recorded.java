@@ -1,6 +1,8 @@
 package zebrawood.ledger;
 
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Optional;
 
 /** A line of a machine's record: an entry or an event. Never changed once recorded. */
@@ -34,6 +36,11 @@ public sealed interface Recorded permits Entry, Event {
   /** Whether somebody said that it was earlier than it was written down. */
   default boolean datedBack() {
     return at().isBefore(recordedAt());
+  }
+
+  /** Whether it was written down on a later day than it was read or happened. */
+  default boolean enteredLater(ZoneId zone) {
+    return LocalDate.ofInstant(time(), zone).isBefore(LocalDate.ofInstant(recordedAt(), zone));
   }
 
   /** What makes this one void. */

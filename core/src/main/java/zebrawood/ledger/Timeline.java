@@ -1,5 +1,6 @@
 package zebrawood.ledger;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -11,15 +12,21 @@ import java.util.Map;
  * <p>What counts is the order in which things were written down, which no clock can upset. What was
  * dated back stands where its date puts it among what was written down before it; a correction
  * stands in the place of what it corrects; a date later than the writing says nothing.
+ *
+ * <p>A line whose clock was ahead says too late a time: what is told after it, by a clock that is
+ * behind it, does not go before it. It is no later than the day that was found out.
  */
 final class Timeline {
   private final List<Recorded> all;
   private final Map<String, Integer> places = new HashMap<>();
+  private final Map<String, Instant> foundAhead;
 
   /**
    * @param written in the order of writing
+   * @param foundAhead when lines were found to be dated ahead, by their ids
    */
-  Timeline(List<? extends Recorded> written) {
+  Timeline(List<? extends Recorded> written, Map<String, Instant> foundAhead) {
+    this.foundAhead = Map.copyOf(foundAhead);
     List<Recorded> order = new ArrayList<>(written.size());
     for (Recorded next : written) {
       order.add(placeOf(next, order), next);
@@ -41,11 +48,27 @@ final class Timeline {
     }
     int place = order.size();
     if (next.datedBack()) {
-      while (place > 0 && order.get(place - 1).time().isAfter(next.at())) {
+      while (place > 0 && goesBefore(next, order.get(place - 1))) {
         place--;
       }
     }
     return place;
+  }
+
+  /**
+   * By their dates, where both clocks agree. Where the earlier line's clock was ahead nobody knows;
+   * then what may doubt stands after what may prove, and the newer reading after the older.
+   */
+  private static boolean goesBefore(Recorded datedBack, Recorded earlier) {
+    boolean ahead = earlier.recordedAt().isAfter(datedBack.recordedAt());
+    boolean unknown = ahead && (datedBack instanceof Event || earlier instanceof Entry);
+    return !unknown && earlier.time().isAfter(datedBack.at());
+  }
+
+  /** When it was, as far as is known: no later than it was found to be dated ahead. */
+  Instant timeOf(Recorded line) {
+    Instant found = foundAhead.get(line.id());
+    return found != null && found.isBefore(line.time()) ? found : line.time();
   }
 
   List<Recorded> all() {

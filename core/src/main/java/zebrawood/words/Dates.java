@@ -32,7 +32,7 @@ public final class Dates {
 
   /** With the time in the last months, with the year before. */
   public static Message moment(Instant at, Instant now, ZoneId zone) {
-    return Duration.between(at, now).toDays() < SURE_OF_THE_YEAR_DAYS
+    return Duration.between(at, now).abs().toDays() < SURE_OF_THE_YEAR_DAYS
         ? Message.of("words.after", day(at, zone), time(at, zone))
         : dayAndYear(at, zone);
   }

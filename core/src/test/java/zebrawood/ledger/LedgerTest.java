@@ -384,6 +384,42 @@ class LedgerTest {
     assertThat(ledger().aftermaths(STATIONS).getFirst().proved()).contains(LEVEL);
   }
 
+  /** The clock ran two years ahead for one entry and was set back. */
+  @Test
+  void whatIsToldNowStandsAfterALineThatWasWrittenWithTheClockAhead() {
+    Entry ahead = written(730, 730, Verdict.WITHIN);
+    assertThat(standing(LEVEL, 3)).isEqualTo(new Standing.Holds(ahead));
+    Event crash = moved(3, 3.01);
+    assertThat(standing(LEVEL, 3.02))
+        .isInstanceOfSatisfying(
+            Standing.Stale.class,
+            s ->
+                assertThat(s.cause())
+                    .isEqualTo(new Standing.Cause.Happened(crash, Doubt.READ_AGAIN)));
+    assertThat(ledger().isAfter(crash, ahead)).isTrue();
+    written(2.9, 3.02, Verdict.WITHIN);
+    assertThat(standing(LEVEL, 3.03))
+        .as("read before the crash")
+        .isInstanceOf(Standing.Stale.class);
+  }
+
+  @Test
+  void aLineDatedAheadHoldsNoLongerThanFromTheDayItWasFoundOut() {
+    Entry ahead = written(730, 730, Verdict.WITHIN);
+    Map<String, Instant> found = Map.of(ahead.id(), day(3));
+    Ledger ledger = new Ledger(ALDER, history, found);
+    assertThat(ledger.standings(STATIONS, day(102)).get(LEVEL))
+        .isEqualTo(new Standing.Holds(ahead));
+    assertThat(Due.of(ledger, Map.of(LEVEL, new Standing.Holds(ahead))).getFirst().on())
+        .isEqualTo(day(103));
+    assertThat(ledger.standings(STATIONS, day(104)).get(LEVEL))
+        .isEqualTo(new Standing.Stale(ahead, new Standing.Cause.Aged(day(103), 100)));
+    assertThat(ledger.ahead(day(800))).as("named for good").containsExactly(ahead);
+    assertThat(new Ledger(ALDER, history).standings(STATIONS, day(104)).get(LEVEL))
+        .as("what it would be otherwise")
+        .isEqualTo(new Standing.Holds(ahead));
+  }
+
   @Test
   void whatIsDatedBackIsJudgedAsOfThen() {
     Entry proof = written(5, 5, Verdict.WITHIN);

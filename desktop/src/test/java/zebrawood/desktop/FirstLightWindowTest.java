@@ -444,6 +444,38 @@ class FirstLightWindowTest extends WindowTest {
   }
 
   @Test
+  void aReadingIsDatedBackAndTheDayItWasEnteredIsKept() {
+    addMachine("Alder");
+    openBed();
+    read("6.0", "6.1", "6.0", "6.1");
+    press("#read-on");
+    fill("#read-on-at", "9:30");
+    assertThat(disabled("#read-on-set")).as("later than now").isTrue();
+    fill("#read-on-at", "1 May 7:45");
+    press("#read-on-set");
+    assertThat(words("#read-on")).contains("01 May 2026 07:45");
+    reopen();
+    openBed();
+    assertThat(words("#read-on")).as("kept with what is typed").contains("01 May 2026 07:45");
+    press("#primary");
+    if (shows("#initials")) {
+      typeWords("EH");
+      keys(KeyCode.ENTER);
+    }
+    awaitEntries(1);
+    assertThat(onInterface(() -> app.model().opened().ledger().entries().getFirst()))
+        .satisfies(e -> {
+          assertThat(e.at()).isEqualTo("2026-05-01T07:45:00Z");
+          assertThat(e.recordedAt()).isAfter("2026-05-04T08:00:00Z");
+        });
+    keys(KeyCode.F9);
+    assertThat(onInterface(() -> node("#notebook").lookupAll(".table-cell").toString()))
+        .contains("entered 04 May");
+    read("6.0", "6.1", "6.0", "6.1");
+    assertThat(words("#read-on")).as("only that one").doesNotContain("2026");
+  }
+
+  @Test
   void everyPartIsReachedByTheKeyboardAndTheFocusIsSeen() {
     addMachine("Alder");
     openBed();

@@ -33,6 +33,7 @@ import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.shell.Shell;
 import zebrawood.desktop.station.GuardLine;
 import zebrawood.desktop.stations.StationList;
+import zebrawood.desktop.workshop.Happening;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.devices.controller.ControllerLink;
 import zebrawood.devices.controller.Faults;
@@ -162,9 +163,9 @@ class KillWindowTest {
         WorkshopModel model = app[0].model();
         model.setInitials("EH");
         model.happened(
-            new WorkshopModel.Happening(
+            new Happening(
                 EventKind.WENT_ON,
-                model.clock().instant(),
+                Optional.empty(),
                 "kill test",
                 Optional.empty(),
                 app[0].shell().notProvenToday().stream().map(GuardLine::id).toList()),

@@ -18,7 +18,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import zebrawood.desktop.power.CurveWay;
 import zebrawood.desktop.power.PowerModel;
 import zebrawood.desktop.power.PowerWay;
-import zebrawood.desktop.workshop.WorkshopModel.Happening;
+import zebrawood.desktop.workshop.Happening;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EventKind;
 import zebrawood.measure.Verdict;
@@ -153,10 +153,7 @@ class PowerWindowTest extends WindowTest {
     assertThat(page()).contains("Output lost");
     onInterface(() -> {
       app.model()
-          .happened(
-              Happening.of(EventKind.SOURCE_REPLACED, clock.instant(), "new tube"),
-              () -> {},
-              () -> {});
+          .happened(Happening.now(EventKind.SOURCE_REPLACED, "new tube"), () -> {}, () -> {});
       return null;
     });
     until(

@@ -47,8 +47,9 @@ public final class DoNext extends HeightCachingBox {
   private final Label caution = new WrappedLabel("", "caution");
   private final Button primary = new Button();
   private final Button secondary = new Button();
+  private final Button readOn = new Button();
 
-  public DoNext(Runnable onPrimary, Runnable onSecondary) {
+  public DoNext(Runnable onPrimary, Runnable onSecondary, Runnable onReadOn) {
     getStyleClass().add("do-next");
     count.getStyleClass().add("soft");
     body.getStyleClass().add("do-next-body");
@@ -58,7 +59,10 @@ public final class DoNext extends HeightCachingBox {
     primary.setOnAction(e -> onPrimary.run());
     secondary.setId("secondary");
     secondary.setOnAction(e -> onSecondary.run());
-    FlowPane buttons = new FlowPane(8, 8, primary, secondary);
+    readOn.setId("read-on");
+    readOn.getStyleClass().add("flat");
+    readOn.setOnAction(e -> onReadOn.run());
+    FlowPane buttons = new FlowPane(8, 8, primary, secondary, readOn);
     ScrollPane steps = SheetFrame.scrolling(body);
     steps.setId("steps");
     steps.setMinHeight(LEAST_STEPS);
@@ -85,7 +89,8 @@ public final class DoNext extends HeightCachingBox {
       List<String> warningWords,
       String cautionWords,
       SheetModel.Choice one,
-      SheetModel.Choice other) {
+      SheetModel.Choice other,
+      SheetModel.Choice dating) {
     Topic.mark(this, steps.stream().map(Step::about).collect(Collectors.joining("\n")));
     count.setText(steps.size() > 1 ? Text.of("sheet.steps", steps.size()) : "");
     for (int i = 0; i < steps.size(); i++) {
@@ -116,6 +121,7 @@ public final class DoNext extends HeightCachingBox {
     showIf(caution, !cautionWords.isEmpty());
     show(primary, one);
     show(secondary, other);
+    show(readOn, dating);
   }
 
   private static void show(Button button, SheetModel.Choice choice) {

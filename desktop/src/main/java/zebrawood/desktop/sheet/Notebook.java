@@ -108,7 +108,7 @@ public final class Notebook extends HBox {
               .forEach(figure -> columns.add(figureColumn(figure)));
         });
     columns.add(Tables.column(Text.of("notebook.because"), 98, Notebook::because));
-    columns.add(Tables.column(Text.of("notebook.by"), 32, Entry::by));
+    columns.add(Tables.column(Text.of("notebook.by"), 32, this::by));
     table.getColumns().setAll(columns);
     table.getItems().setAll(entries.reversed());
     trendBox.getChildren().clear();
@@ -158,6 +158,13 @@ public final class Notebook extends HBox {
     String label = FigureWords.label(stationId, figure, Text.words());
     String unit = FigureWords.unit(figure, Text.words());
     return unit.isEmpty() ? label : Text.of("words.comma", label, unit);
+  }
+
+  /** Who, and on which day it was entered where that is another than it was read on. */
+  private String by(Entry entry) {
+    return entry.enteredLater(zone)
+        ? Text.of("notebook.entered", entry.by(), DayWords.day(entry.recordedAt(), zone))
+        : entry.by();
   }
 
   private static String because(Entry entry) {

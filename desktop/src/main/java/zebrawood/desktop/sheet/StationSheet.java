@@ -64,7 +64,7 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     this.station = station;
     this.model = model;
     sheet = new SheetModel<>(host, station, model, new Cursor(), this::showAdvice, this::refresh);
-    doNext = new DoNext(sheet::primary, sheet::secondary);
+    doNext = new DoNext(sheet::primary, sheet::secondary, sheet::dateReading);
     practiceBar = sheet.practice().map(this::practiceBar);
     model.attach(this);
     pane = new FormPane(model.form(), sheet.parts(), practiceBar, doNext::focusPrimary);
@@ -199,7 +199,8 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
         sheet.warnings(),
         Text.of(model.caution()),
         sheet.primaryChoice(),
-        sheet.secondaryChoice());
+        sheet.secondaryChoice(),
+        sheet.readOnChoice());
     summary.setText(sheet.summary());
     model.auditRows().ifPresent(audit::show);
     allFigures.setVisible(!summary.getText().isEmpty());

@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
-import java.time.format.DateTimeParseException;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
@@ -23,6 +22,8 @@ import javafx.scene.layout.VBox;
 import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.station.SheetHost;
 import zebrawood.desktop.text.Text;
+import zebrawood.desktop.text.TypedTime;
+import zebrawood.desktop.workshop.Happening;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Doubt;
 import zebrawood.ledger.Entry;
@@ -91,7 +92,7 @@ final class EventCard {
     doubts.setMinHeight(44);
     kinds.getSelectionModel().selectedItemProperty().subscribe(this::showDoubts);
     at.textProperty()
-        .subscribe(t -> problem.setText(time().isEmpty() ? Text.of("event.at.bad") : ""));
+        .subscribe(t -> problem.setText(typedTime().isEmpty() ? Text.of("event.at.bad") : ""));
     Button confirm = Card.primary("event-confirm", Text.of("event.confirm"), this::confirm);
     Label noteProblem = Card.problem(note, LONGEST_NOTE);
     Label subjectProblem = Card.problem(subject, LONGEST_SUBJECT);
@@ -105,7 +106,7 @@ final class EventCard {
                     Bindings.createBooleanBinding(
                         () ->
                             kinds.getSelectionModel().getSelectedItem() == null
-                                || time().isEmpty()
+                                || typedTime().isEmpty()
                                 || naming.isPresent() && subject.getText().isBlank(),
                         kinds.getSelectionModel().selectedItemProperty(),
                         subject.textProperty(),
@@ -229,24 +230,23 @@ final class EventCard {
     return ledger.doubtedBy(kind, workshop.stations());
   }
 
-  /** When it happened: not after now, or nothing when it cannot be read. */
+  /** When it happened, as it was typed; empty where that is no time before now. */
+  private Optional<TypedTime> typedTime() {
+    return TypedTime.read(at.getText(), now());
+  }
+
+  /** Nothing where the minute is meant that runs now. A day alone is that day's end. */
   private Optional<Instant> time() {
-    try {
-      LocalDateTime typed = LocalDateTime.parse(at.getText().strip(), SHOWN);
-      // The minute that runs now is meant as now, so that what was just recorded comes before.
-      return typed.isAfter(now())
-          ? Optional.empty()
-          : Optional.of(
-              typed.equals(now()) ? workshop.clock().instant() : typed.atZone(zone()).toInstant());
-    } catch (DateTimeParseException e) {
-      return Optional.empty();
-    }
+    return typedTime()
+        .map(t -> t.last(now()))
+        .filter(t -> t.isBefore(now()))
+        .map(t -> t.atZone(zone()).toInstant());
   }
 
   /** The card stays, with all that is typed, until the event is on the disk. */
   private void confirm() {
     EventKind kind = kinds.getSelectionModel().getSelectedItem();
-    Instant happened = time().orElseThrow();
+    Optional<Instant> happened = time();
     String words = note.getText().strip();
     Optional<String> named =
         kind.names().isPresent() && !subject.getText().isBlank()
@@ -256,7 +256,7 @@ final class EventCard {
         host,
         () ->
             workshop.happened(
-                new WorkshopModel.Happening(kind, happened, words, named, List.of()),
+                new Happening(kind, happened, words, named, List.of()),
                 () -> {
                   cards.close();
                   workshop.say(Text.of("said.event", kind));

@@ -322,7 +322,7 @@ final class MachinePage extends BorderPane {
     HBox line = new HBox(title);
     line.getStyleClass().add("notebook-strip");
     Topic.mark(line, "today.upkeep");
-    List<Due> due = Due.of(opened.standings());
+    List<Due> due = Due.of(opened.ledger(), opened.standings());
     due.stream()
         .limit(MOST_DUE)
         .forEach(d -> {

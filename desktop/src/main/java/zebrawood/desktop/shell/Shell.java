@@ -1,5 +1,6 @@
 package zebrawood.desktop.shell;
 
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -37,7 +38,7 @@ import zebrawood.machine.Machine;
  * The window's content: top bar, beam rail, the page on show, status line, and the cards over them.
  * Sheets are made when first shown and live until another machine is opened.
  */
-public final class Shell extends StackPane implements SheetHost {
+public final class Shell extends StackPane implements SheetHost, MachinePage.Actions {
   /** The machine page's place among the pages. */
   public static final String TODAY = "";
 
@@ -102,6 +103,7 @@ public final class Shell extends StackPane implements SheetHost {
         });
     workshop.openedProperty().subscribe(o -> follow());
     workshop.machinesProperty().subscribe(m -> showTop());
+    workshop.lostProperty().subscribe(lost -> saveElsewhere());
     workshop
         .unitsProperty()
         .subscribe((before, now) -> {
@@ -152,6 +154,11 @@ public final class Shell extends StackPane implements SheetHost {
   @Override
   public void write(Page written) {
     PaperCard.open(cards, workshop, written, outside);
+  }
+
+  @Override
+  public void askTime(String why, Consumer<Optional<Instant>> then) {
+    TimeCard.open(cards, workshop.clock(), why, then);
   }
 
   @Override
@@ -252,7 +259,7 @@ public final class Shell extends StackPane implements SheetHost {
       all = Optional.of(shownAll);
       frame.setCenter(shownAll);
     } else if (stationId.equals(TODAY)) {
-      MachinePage today = page.orElseGet(() -> new MachinePage(workshop, pageActions()));
+      MachinePage today = page.orElseGet(() -> new MachinePage(workshop, this));
       page = Optional.of(today);
       today.refresh();
       frame.setCenter(today);
@@ -352,25 +359,6 @@ public final class Shell extends StackPane implements SheetHost {
         cards.isOpen() && cards.lookup("#palette-field") != null);
   }
 
-  private MachinePage.Actions pageActions() {
-    return new MachinePage.Actions() {
-      @Override
-      public void open(String stationId) {
-        show(stationId);
-      }
-
-      @Override
-      public void happened() {
-        Shell.this.happened();
-      }
-
-      @Override
-      public void handOver() {
-        paper.handOver();
-      }
-    };
-  }
-
   void newMachine() {
     MachineCard.open(cards, this, Optional.empty());
   }
@@ -383,7 +371,13 @@ public final class Shell extends StackPane implements SheetHost {
     MachineCard.open(cards, this, shownMachine);
   }
 
-  void happened() {
+  @Override
+  public void handOver() {
+    paper.handOver();
+  }
+
+  @Override
+  public void happened() {
     EventCard.open(cards, this, Optional.empty(), Optional.empty());
   }
 
@@ -400,6 +394,13 @@ public final class Shell extends StackPane implements SheetHost {
     List<Command> all = new ArrayList<>(commands.all());
     all.addAll(help.topics());
     PaletteCard.open(cards, all);
+  }
+
+  /** Where the file that was opened is gone. */
+  void saveElsewhere() {
+    if (workshop.lostProperty().get()) {
+      LostFileCard.open(about, workshop);
+    }
   }
 
   void askInitials() {

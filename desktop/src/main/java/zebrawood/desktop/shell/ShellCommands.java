@@ -71,6 +71,9 @@ final class ShellCommands {
   /** Everything the window can do now, in the order the palette lists it. */
   List<Command> all() {
     List<Command> all = new ArrayList<>();
+    if (workshop.lostProperty().get()) {
+      all.add(Command.of(Message.of("lost.title"), shell::saveElsewhere));
+    }
     if (workshop.opened() != null) {
       all.addAll(openCommands());
     }

@@ -135,7 +135,7 @@ final class WorkshopPage extends BorderPane {
     }
     Label due =
         soft(
-            Due.of(glance.standings()).stream()
+            Due.of(glance.ledger(), glance.standings()).stream()
                 .findFirst()
                 .map(d ->
                     Text.of("all.due.on", d.station().title(), DayWords.dayAndYear(d.on(), zone)))

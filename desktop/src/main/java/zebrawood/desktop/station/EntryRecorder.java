@@ -1,5 +1,7 @@
 package zebrawood.desktop.station;
 
+import java.time.Instant;
+import java.time.format.DateTimeParseException;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,6 +34,9 @@ import zebrawood.records.kept.StationPaper;
 public final class EntryRecorder {
   /** Under this name the draft of a correction says which entry it corrects. */
   private static final String CORRECTS = "corrects";
+
+  /** Under this name a draft says when it was read, where that was not now. */
+  private static final String READ_AT = "read-at";
 
   /** A complete reading with its finding and what paper shows of it, as it is kept. */
   public record Reading(
@@ -71,6 +76,10 @@ public final class EntryRecorder {
   private Before before;
 
   private Optional<Entry> correcting = Optional.empty();
+
+  /** When what stands on the sheet was read; empty for now. */
+  private Optional<Instant> readAt = Optional.empty();
+
   private boolean recording;
 
   /**
@@ -105,6 +114,21 @@ public final class EntryRecorder {
     return recording;
   }
 
+  public Optional<Instant> readAt() {
+    return readAt;
+  }
+
+  /**
+   * Dates what stands on the sheet back.
+   *
+   * @param at empty for now
+   */
+  public void readAt(Optional<Instant> at) {
+    readAt = at;
+    keepDraft();
+    changed.run();
+  }
+
   /** From the draft, else what the last entry had beside its readings. */
   public void fill() {
     Map<String, String> correction = workshop.draftOfCorrection(station);
@@ -118,7 +142,17 @@ public final class EntryRecorder {
       correcting = corrected;
       form.type(without(correction, name -> name.equals(CORRECTS)));
     } else {
-      fillFrom(workshop.draft(station));
+      Map<String, String> draft = workshop.draft(station);
+      readAt = Optional.ofNullable(draft.get(READ_AT)).flatMap(EntryRecorder::time);
+      fillFrom(without(draft, name -> name.equals(READ_AT)));
+    }
+  }
+
+  private static Optional<Instant> time(String kept) {
+    try {
+      return Optional.of(Instant.parse(kept));
+    } catch (DateTimeParseException e) {
+      return Optional.empty();
     }
   }
 
@@ -179,7 +213,7 @@ public final class EntryRecorder {
   /** The machine's own unrecorded readings, instead of a practice's or a correction's. */
   public void fillAgain() {
     // Clearing goes into the draft as well.
-    Map<String, String> draft = workshop.draft(station);
+    Map<String, String> draft = without(workshop.draft(station), name -> name.equals(READ_AT));
     form.clearReadings();
     form.clearVisit();
     fillFrom(draft);
@@ -206,13 +240,18 @@ public final class EntryRecorder {
       typed.put(CORRECTS, correcting.get().id());
       workshop.keepDraftOfCorrection(station, typed);
     } else {
-      workshop.keepDraft(station, form.typed());
+      Map<String, String> typed = new HashMap<>(form.typed());
+      readAt.ifPresent(at -> typed.put(READ_AT, at.toString()));
+      workshop.keepDraft(station, typed);
     }
   }
 
   /** What the next entry with figures is. */
   public EntryKind kindOfNext(boolean leaving) {
-    return workshop.opened().ledger().kindOfNext(station, leaving, workshop.clock().instant());
+    return workshop
+        .opened()
+        .ledger()
+        .kindOfNext(station, leaving, readAt.orElseGet(workshop.clock()::instant));
   }
 
   public void record(Reading reading, EntryKind kind) {
@@ -250,7 +289,8 @@ public final class EntryRecorder {
         reading.finding(),
         reading.verdict(),
         reading.figures(),
-        corrects);
+        corrects,
+        readAt);
   }
 
   private void recorded(Entry entry) {
@@ -260,6 +300,7 @@ public final class EntryRecorder {
       workshop.forgetDraftOfCorrection(station);
       fillAgain();
     } else {
+      readAt = Optional.empty();
       form.clearReadings();
       changed.run();
       focusNext.run();

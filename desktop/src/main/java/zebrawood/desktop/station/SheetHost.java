@@ -1,6 +1,8 @@
 package zebrawood.desktop.station;
 
+import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
@@ -32,6 +34,14 @@ public interface SheetHost {
    */
   void confirm(
       String title, String why, List<String> lines, String caution, String go, Runnable then);
+
+  /**
+   * Asks for a time in the past.
+   *
+   * @param why what it is asked for
+   * @param then gets the time, or nothing for now
+   */
+  void askTime(String why, Consumer<Optional<Instant>> then);
 
   /** Asks which lens, configuration or the like is on the machine, and keeps it. */
   void askSubject(SubjectKind kind);

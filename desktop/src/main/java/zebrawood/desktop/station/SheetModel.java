@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.Text;
+import zebrawood.desktop.workshop.Happening;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EventKind;
@@ -256,6 +258,26 @@ public final class SheetModel<R, F extends Finding> {
     return leave ? Text.of("button.leave") : "";
   }
 
+  /** What the button says with which a reading is dated back; nothing where it cannot be. */
+  public Choice readOnChoice() {
+    boolean can =
+        canRecord() && !heldBack() && toName().isEmpty() && !practising() && !recorder.correcting();
+    return new Choice(
+        !can
+            ? ""
+            : recorder
+                .readAt()
+                .map(at ->
+                    Text.of("button.read-on", DayWords.dayAndTime(at, workshop.clock().getZone())))
+                .orElse(Text.of("button.read-now")),
+        true);
+  }
+
+  /** Asks when it was read. */
+  public void dateReading() {
+    host.askTime(Text.of("dating.why", station.title()), recorder::readAt);
+  }
+
   /** Does what the large button says. */
   public void primary() {
     if (heldBack()) {
@@ -305,9 +327,9 @@ public final class SheetModel<R, F extends Finding> {
         reason ->
             host.withInitials(() ->
                 workshop.happened(
-                    new WorkshopModel.Happening(
+                    new Happening(
                         EventKind.WENT_ON,
-                        workshop.clock().instant(),
+                        Optional.empty(),
                         Text.of("guard.note", station.title(), reason, lines),
                         Optional.empty(),
                         without.stream().map(GuardLine::id).toList()),

@@ -33,16 +33,16 @@ final class DiskThread implements AutoCloseable {
 
   /**
    * @param then gets what the work made, on the interface's thread
-   * @param otherwise runs there when the work failed
+   * @param otherwise gets there why the work failed
    */
-  <T> void ask(Supplier<T> work, Consumer<T> then, Runnable otherwise) {
+  <T> void ask(Supplier<T> work, Consumer<T> then, Consumer<RuntimeException> otherwise) {
     thread.execute(() -> {
       try {
         T result = work.get();
         tell(() -> then.accept(result));
       } catch (RuntimeException e) {
         LOG.error("the workshop's file was not read or written", e);
-        tell(otherwise);
+        tell(() -> otherwise.accept(e));
       }
     });
   }

@@ -39,6 +39,16 @@ final class DraftKeeper {
     }
   }
 
+  /** Tries again to write what waits. */
+  void again() {
+    synchronized (waiting) {
+      if (!waiting.isEmpty() && !scheduled) {
+        scheduled = true;
+        writer.execute(this::write);
+      }
+    }
+  }
+
   /** Forgets what waits for a sheet, when its readings are being recorded instead. */
   void forget(String machineId, String stationId) {
     synchronized (waiting) {

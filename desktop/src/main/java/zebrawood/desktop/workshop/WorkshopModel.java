@@ -4,7 +4,6 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,6 +13,8 @@ import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -24,7 +25,6 @@ import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
-import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Figure;
 import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Recorded;
@@ -51,6 +51,7 @@ public final class WorkshopModel implements AutoCloseable {
       new ReadOnlyObjectWrapper<>(List.of());
   private final ReadOnlyObjectWrapper<Opened> opened = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
+  private final ReadOnlyBooleanWrapper lost = new ReadOnlyBooleanWrapper();
   private final PersonalChoices choices;
 
   /** What was typed since the start, newer than what was loaded. */
@@ -98,20 +99,9 @@ public final class WorkshopModel implements AutoCloseable {
         () ->
             workshop.machines().readable().stream()
                 .limit(MOST_AT_A_GLANCE)
-                .map(m -> {
-                  Ledger ledger = new Ledger(m, workshop.history(m.id()));
-                  return new Glance(m, ledger, ledger.standings(stations, now));
-                })
+                .map(m -> Loading.glance(workshop, stations, m, now))
                 .toList(),
         then);
-  }
-
-  /** Something that happened, as it is told. */
-  public record Happening(
-      EventKind kind, Instant at, String note, Optional<String> subject, List<String> settles) {
-    public static Happening of(EventKind kind, Instant at, String note) {
-      return new Happening(kind, at, note, Optional.empty(), List.of());
-    }
   }
 
   /** Reads what the first window shows; may be called from any thread. */
@@ -127,7 +117,7 @@ public final class WorkshopModel implements AutoCloseable {
     return new Start(
         workshop,
         readable,
-        chosen.map(m -> load(workshop, stations, m, machines.unread(), now)),
+        chosen.map(m -> Loading.opened(workshop, stations, m, machines, now)),
         preferences);
   }
 
@@ -147,27 +137,6 @@ public final class WorkshopModel implements AutoCloseable {
     machines.set(start.machines());
     opened.set(start.opened().orElse(null));
     choices = new PersonalChoices(start.preferences(), this::prefer);
-  }
-
-  private static Opened load(
-      Workshop workshop,
-      List<Station> stations,
-      Machine machine,
-      List<String> unreadMachines,
-      Instant now) {
-    Ledger ledger = new Ledger(machine, workshop.history(machine.id()));
-    Map<String, Map<String, String>> drafts = new LinkedHashMap<>();
-    for (Station station : stations) {
-      for (String name : List.of(station.id(), Workshop.correctionOf(station.id()))) {
-        drafts.put(name, workshop.draft(machine.id(), name));
-      }
-    }
-    return new Opened(
-        machine,
-        ledger,
-        ledger.standings(stations, now),
-        drafts,
-        Notices.of(ledger, stations, machine, unreadMachines, now));
   }
 
   public ReadOnlyObjectProperty<List<Machine>> machinesProperty() {
@@ -266,7 +235,7 @@ public final class WorkshopModel implements AutoCloseable {
           Workshop.Machines all = workshop.machines();
           Optional<Machine> next =
               machine.removed() ? all.readable().stream().findFirst() : Optional.of(machine);
-          Optional<Opened> loaded = next.map(m -> load(workshop, stations, m, all.unread(), now));
+          Optional<Opened> loaded = next.map(m -> Loading.opened(workshop, stations, m, all, now));
           return (Runnable)
               () -> {
                 machines.set(all.readable());
@@ -277,7 +246,11 @@ public final class WorkshopModel implements AutoCloseable {
         Runnable::run);
   }
 
-  /** What a new entry of the open machine needs beside what the sheet knows. */
+  /**
+   * What a new entry of the open machine needs beside what the sheet knows.
+   *
+   * @param readAt when it was read; empty for now
+   */
   public Entry entry(
       Station station,
       EntryKind kind,
@@ -285,7 +258,8 @@ public final class WorkshopModel implements AutoCloseable {
       String finding,
       Verdict verdict,
       List<Figure> figures,
-      Optional<Entry> corrects) {
+      Optional<Entry> corrects,
+      Optional<Instant> readAt) {
     Instant now = clock.instant();
     return new Entry(
         UUID.randomUUID().toString(),
@@ -293,7 +267,7 @@ public final class WorkshopModel implements AutoCloseable {
         station.id(),
         corrects.map(Entry::subject).orElseGet(() -> opened().ledger().subjectNow(station)),
         corrects.map(Entry::kind).orElse(kind),
-        corrects.map(Entry::at).orElse(now),
+        corrects.map(Entry::at).or(() -> readAt).orElse(now),
         now,
         initials().orElse("?"),
         corrects
@@ -335,17 +309,18 @@ public final class WorkshopModel implements AutoCloseable {
    * @param otherwise runs when it could not be written; the message says so
    */
   public void happened(Happening happening, Runnable then, Runnable otherwise) {
+    Instant now = clock.instant();
     Event event =
         new Event(
             UUID.randomUUID().toString(),
             opened().machine().id(),
-            happening.kind,
-            happening.at,
-            clock.instant(),
+            happening.kind(),
+            happening.at().orElse(now),
+            now,
             initials().orElse("?"),
-            happening.note,
-            happening.subject,
-            happening.settles,
+            happening.note(),
+            happening.subject(),
+            happening.settles(),
             Optional.empty());
     write(() -> workshop.record(event), () -> reload(opened().machine(), then), otherwise);
   }
@@ -416,7 +391,7 @@ public final class WorkshopModel implements AutoCloseable {
 
   private void notKept(RuntimeException e) {
     LOG.error("what is typed could not be kept", e);
-    disk.tell(() -> message.set(Text.of("workshop.draft-not-kept", workshop.file().toString())));
+    disk.tell(() -> failed("workshop.draft-not-kept", e, () -> {}));
   }
 
   private void write(Runnable work, Runnable then, Runnable otherwise) {
@@ -426,16 +401,42 @@ public final class WorkshopModel implements AutoCloseable {
           return then;
         },
         Runnable::run,
-        () -> failed("workshop.not-written", otherwise));
+        e -> failed("workshop.not-written", e, otherwise));
   }
 
   private <T> void read(Supplier<T> work, Consumer<T> then) {
-    disk.ask(work, then, () -> failed("workshop.not-read", () -> {}));
+    disk.ask(work, then, e -> failed("workshop.not-read", e, () -> {}));
   }
 
-  private void failed(String key, Runnable otherwise) {
-    message.set(Text.of(key, workshop.file().toString()));
+  private void failed(String key, RuntimeException because, Runnable otherwise) {
+    boolean gone = because instanceof Workshop.Gone;
+    message.set(Text.of(gone ? "workshop.gone" : key, workshop.file().toString()));
     otherwise.run();
+    lost.set(lost.get() || gone);
+  }
+
+  /** Whether the file that was opened is no longer there, so that nothing can be recorded. */
+  public ReadOnlyBooleanProperty lostProperty() {
+    return lost.getReadOnlyProperty();
+  }
+
+  /**
+   * Saves all that is recorded and typed in another file and goes on there.
+   *
+   * @param then gets why it could not be, or nothing
+   */
+  public void goOnIn(Path chosen, Consumer<Optional<Message>> then) {
+    disk.ask(
+        () -> workshop.goOnIn(chosen),
+        refused -> {
+          if (refused.isEmpty()) {
+            lost.set(false);
+            drafts.again();
+            say(Text.of("workshop.goes-on", workshop.file().toString()));
+          }
+          then.accept(refused);
+        },
+        e -> then.accept(Optional.of(Message.of("workshop.not-copied", chosen.toString()))));
   }
 
   /** Waits until everything is on the disk, then lets go of the file. */

@@ -7,6 +7,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,6 +22,7 @@ import org.junit.jupiter.api.io.TempDir;
 import zebrawood.bed.BedStation;
 import zebrawood.desktop.DemoCopy;
 import zebrawood.desktop.Models;
+import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.EventKind;
@@ -35,7 +37,7 @@ class WorkshopModelTest {
   @TempDir Path folder;
 
   private final BlockingQueue<Runnable> ui = new LinkedBlockingQueue<>();
-  private final Clock clock = Clock.systemUTC();
+  private Clock clock = Clock.systemUTC();
   private Path file;
   private WorkshopModel model;
 
@@ -83,6 +85,7 @@ class WorkshopModelTest {
         pattern.finding(),
         Verdict.WITHIN,
         pattern.figures(),
+        Optional.empty(),
         Optional.empty());
   }
 
@@ -140,14 +143,70 @@ class WorkshopModelTest {
     assertThat(standing()).isInstanceOf(Standing.Stale.class);
   }
 
+  private void restart(Clock at) {
+    model.close();
+    clock = at;
+    model = start();
+  }
+
+  /** The clock is two years ahead for one entry, then set back. */
+  private void provenWithTheClockAhead(Clock right) throws InterruptedException {
+    restart(Clock.offset(right, Duration.ofDays(730)));
+    AtomicInteger done = new AtomicInteger();
+    model.record(entry(EntryKind.AS_LEFT), StationPaper.NOTHING, done::incrementAndGet, () -> {});
+    pump(done);
+    restart(right);
+    assertThat(standing().holds()).isTrue();
+    assertThat(model.opened().notices())
+        .extracting(m -> Text.of(m))
+        .anySatisfy(n -> assertThat(n).contains("ahead").contains("as left, dated"));
+  }
+
+  @Test
+  void whatHappensAfterALineDatedAheadPutsInDoubt() throws InterruptedException {
+    provenWithTheClockAhead(clock);
+    AtomicInteger done = new AtomicInteger();
+    model.happened(Happening.now(EventKind.MOVED, ""), done::incrementAndGet, () -> {});
+    pump(done);
+    assertThat(standing()).as("moved, told now").isInstanceOf(Standing.Stale.class);
+  }
+
+  @Test
+  void whatHappenedTenMinutesAgoPutsInDoubtALineDatedAhead() throws InterruptedException {
+    provenWithTheClockAhead(clock);
+    AtomicInteger done = new AtomicInteger();
+    model.happened(
+        new Happening(
+            EventKind.MOVED,
+            Optional.of(clock.instant().minus(Duration.ofMinutes(10))),
+            "",
+            Optional.empty(),
+            List.of()),
+        done::incrementAndGet,
+        () -> {});
+    pump(done);
+    assertThat(standing()).isInstanceOf(Standing.Stale.class);
+  }
+
+  @Test
+  void aLineDatedAheadHoldsFromTheDayItWasFoundOut() throws InterruptedException {
+    Clock right = clock;
+    provenWithTheClockAhead(right);
+    Duration holds = Duration.ofDays(BedStation.STATION.holdsDays());
+    restart(Clock.offset(right, holds.minusDays(1)));
+    assertThat(standing().holds()).isTrue();
+    restart(Clock.offset(right, holds.plusDays(2)));
+    assertThat(standing())
+        .isInstanceOfSatisfying(
+            Standing.Stale.class,
+            s -> assertThat(s.cause()).isInstanceOf(Standing.Cause.Aged.class));
+  }
+
   @Test
   void anEventAndItsWithdrawal() throws InterruptedException {
     int before = model.opened().ledger().events().size();
     AtomicInteger done = new AtomicInteger();
-    model.happened(
-        WorkshopModel.Happening.of(EventKind.CRASH, clock.instant(), ""),
-        done::incrementAndGet,
-        () -> {});
+    model.happened(Happening.now(EventKind.CRASH, ""), done::incrementAndGet, () -> {});
     pump(done);
     assertThat(model.opened().ledger().events()).hasSize(before + 1);
     done.set(0);
@@ -179,7 +238,8 @@ class WorkshopModelTest {
             wrong.finding(),
             wrong.verdict(),
             wrong.figures(),
-            Optional.of(wrong));
+            Optional.of(wrong),
+            Optional.empty());
     assertThat(right.kind()).isEqualTo(wrong.kind());
     assertThat(right.at()).isEqualTo(wrong.at());
     AtomicInteger done = new AtomicInteger();

@@ -119,7 +119,7 @@ public record HandOverSheet(
     Machine machine = ledger.machine();
     Phrasebook words = hand.words;
     SequencedMap<Station, Standing> standings = ledger.standings(stations, hand.now);
-    List<Due> due = Due.of(standings);
+    List<Due> due = Due.of(ledger, standings);
     List<StationPart> parts = new ArrayList<>();
     standings.forEach((station, standing) -> {
       Optional<String> fitted = ledger.subjectNow(station);
@@ -376,7 +376,13 @@ public record HandOverSheet(
   }
 
   private static String at(Optional<Entry> entry, Hand hand) {
-    return entry.map(e -> hand.day(e.time()) + ", " + e.by()).orElse("–");
+    return entry
+        .map(e ->
+            e.enteredLater(hand.zone)
+                ? hand.words.say(
+                    "paper.entered", hand.day(e.time()), e.by(), hand.day(e.recordedAt()))
+                : hand.day(e.time()) + ", " + e.by())
+        .orElse("–");
   }
 
   private static String shown(Optional<Entry> entry, String figureId, Phrasebook words) {

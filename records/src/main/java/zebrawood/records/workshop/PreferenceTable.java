@@ -1,5 +1,7 @@
 package zebrawood.records.workshop;
 
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
 
 /** What each person chose, by name. */
@@ -12,6 +14,16 @@ final class PreferenceTable {
 
   Optional<String> of(String person, String name) {
     return sql.text("SELECT value FROM preference WHERE person = ? AND name = ?", person, name);
+  }
+
+  /** All that one person chose, by name. */
+  Map<String, String> of(String person) {
+    Map<String, String> chosen = new HashMap<>();
+    sql.list(
+        "SELECT name, value FROM preference WHERE person = ?",
+        row -> chosen.put(row.getString("name"), row.getString("value")),
+        person);
+    return chosen;
   }
 
   void keep(String person, String name, String value) {

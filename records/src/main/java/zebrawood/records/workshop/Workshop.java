@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -32,20 +33,35 @@ public final class Workshop implements AutoCloseable {
   /** The newest migration; equals the file's user_version. */
   static final int SCHEMA = 3;
 
-  private final Path file;
-  private final FileHold hold;
-  private final Sql sql;
-  private final MachineTable machines;
-  private final EntryTable entries;
-  private final PaperTable papers;
-  private final EventTable events;
-  private final DraftTable drafts;
-  private final PreferenceTable preferences;
+  private Path file;
+  private FileHold hold;
+  private FileIdentity identity;
+  private Sql sql;
+  private MachineTable machines;
+  private EntryTable entries;
+  private PaperTable papers;
+  private EventTable events;
+  private DraftTable drafts;
+  private PreferenceTable preferences;
+
+  /** The file was removed, replaced or renamed while it was open: nothing more is written to it. */
+  public static final class Gone extends RuntimeException {
+    private static final long serialVersionUID = 1;
+
+    Gone(Path file) {
+      super(file.toString());
+    }
+  }
 
   private Workshop(Path file, FileHold hold, Sql sql) {
+    useFile(file, hold, sql);
+  }
+
+  private void useFile(Path file, FileHold hold, Sql sql) {
     this.file = file;
     this.hold = hold;
     this.sql = sql;
+    identity = FileIdentity.of(file);
     machines = new MachineTable(sql);
     entries = new EntryTable(sql);
     papers = new PaperTable(sql);
@@ -81,11 +97,7 @@ public final class Workshop implements AutoCloseable {
   }
 
   private static Opening openHeld(Path file, FileHold hold) throws IOException {
-    SQLiteConfig config = new SQLiteConfig();
-    config.setJournalMode(SQLiteConfig.JournalMode.WAL);
-    config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
-    SQLiteDataSource source = new SQLiteDataSource(config);
-    source.setUrl("jdbc:sqlite:" + file);
+    SQLiteDataSource source = source(file);
     try {
       Sql sql = new Sql(source);
       int version = sql.list("PRAGMA user_version", row -> row.getInt(1)).getFirst();
@@ -103,6 +115,15 @@ public final class Workshop implements AutoCloseable {
     }
   }
 
+  private static SQLiteDataSource source(Path file) {
+    SQLiteConfig config = new SQLiteConfig();
+    config.setJournalMode(SQLiteConfig.JournalMode.WAL);
+    config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
+    SQLiteDataSource source = new SQLiteDataSource(config);
+    source.setUrl("jdbc:sqlite:" + file);
+    return source;
+  }
+
   /** Flyway is only loaded here, since it is slow to start and seldom needed. */
   private static void migrate(Path file, SQLiteDataSource source, int version) throws IOException {
     if (version > 0) {
@@ -116,8 +137,59 @@ public final class Workshop implements AutoCloseable {
         .migrate();
   }
 
-  public Path file() {
+  public synchronized Path file() {
     return file;
+  }
+
+  /**
+   * All of it or nothing, and nothing where the file is no longer the one that was opened.
+   *
+   * @throws Gone then
+   */
+  private void inTransaction(Runnable changes) {
+    sql.inTransaction(() -> {
+      changes.run();
+      if (!identity.isStill(file)) {
+        throw new Gone(file);
+      }
+    });
+  }
+
+  /**
+   * Writes all that is recorded, and every draft, into a new file and goes on there. Works where
+   * the file that was opened is gone, as long as the system still gives it to this process.
+   *
+   * @return why it could not be; then everything is as before
+   */
+  public synchronized Optional<Message> goOnIn(Path chosen) {
+    Path target = chosen.toAbsolutePath();
+    if (Files.exists(target)) {
+      return Optional.of(Message.of("workshop.taken", target.toString()));
+    }
+    try {
+      Files.createDirectories(target.getParent());
+      Optional<FileHold> held = FileHold.take(target);
+      if (held.isEmpty()) {
+        return Optional.of(Message.of("workshop.taken", target.toString()));
+      }
+      try {
+        sql.run("VACUUM INTO ?", target.toString());
+        Sql there = new Sql(source(target));
+        closeFile();
+        useFile(target, held.get(), there);
+        return Optional.empty();
+      } catch (Sql.Refused e) {
+        held.get().close();
+        Files.deleteIfExists(target);
+        return Optional.of(Message.of("workshop.not-copied", target.toString()));
+      }
+    } catch (IOException e) {
+      return Optional.of(
+          Message.of(
+              "workshop.no-folder",
+              target.toString(),
+              Message.quoted(String.valueOf(e.getMessage()))));
+    }
   }
 
   /**
@@ -135,7 +207,7 @@ public final class Workshop implements AutoCloseable {
 
   /** Adds a machine, or a newer description of one. */
   public synchronized void record(Machine machine, String by, Instant now) {
-    sql.inTransaction(() -> machines.add(machine, by, now));
+    inTransaction(() -> machines.add(machine, by, now));
   }
 
   /** Every line of a machine's record, withdrawn ones too, in the order of writing. */
@@ -160,7 +232,7 @@ public final class Workshop implements AutoCloseable {
   }
 
   private void record(Entry entry, Optional<StationPaper> paper) {
-    sql.inTransaction(() -> {
+    inTransaction(() -> {
       entries.add(entry);
       paper.ifPresent(p -> papers.add(entry.id(), p));
       if (entry.replaces().isEmpty()) {
@@ -182,7 +254,7 @@ public final class Workshop implements AutoCloseable {
   }
 
   public synchronized void record(Event event) {
-    sql.inTransaction(() -> events.add(event));
+    inTransaction(() -> events.add(event));
   }
 
   /** What was typed at a station and not recorded: text by field. */
@@ -192,11 +264,30 @@ public final class Workshop implements AutoCloseable {
 
   public synchronized void keepDraft(
       String machineId, String stationId, Map<String, String> typed) {
-    sql.inTransaction(() -> drafts.keep(machineId, stationId, typed));
+    inTransaction(() -> drafts.keep(machineId, stationId, typed));
   }
 
   public synchronized void dropDraft(String machineId, String stationId) {
-    sql.inTransaction(() -> drafts.delete(machineId, stationId));
+    inTransaction(() -> drafts.delete(machineId, stationId));
+  }
+
+  /** Under this name stands what nobody chose: when lines were found to be dated ahead, by id. */
+  private static final String FOUND_AHEAD = "/found-ahead";
+
+  /** When lines were found to be dated after the clock of that day, by their ids. */
+  public synchronized Map<String, Instant> foundAhead() {
+    Map<String, Instant> found = new HashMap<>();
+    preferences.of(FOUND_AHEAD).forEach((id, at) -> found.put(id, Written.instantOr(at, at)));
+    return found;
+  }
+
+  /** Keeps when a line was found to be dated ahead; what was found first stays. */
+  public synchronized void foundAhead(List<String> lineIds, Instant now) {
+    Map<String, String> known = preferences.of(FOUND_AHEAD);
+    inTransaction(() ->
+        lineIds.stream()
+            .filter(id -> !known.containsKey(id))
+            .forEach(id -> preferences.keep(FOUND_AHEAD, id, now.toString())));
   }
 
   /** A person's choice, such as their initials or unit of length. */
@@ -205,11 +296,15 @@ public final class Workshop implements AutoCloseable {
   }
 
   public synchronized void prefer(String person, String name, String value) {
-    sql.inTransaction(() -> preferences.keep(person, name, value));
+    inTransaction(() -> preferences.keep(person, name, value));
   }
 
   @Override
   public synchronized void close() {
+    closeFile();
+  }
+
+  private void closeFile() {
     sql.close();
     try {
       hold.close();

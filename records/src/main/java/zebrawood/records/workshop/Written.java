@@ -13,6 +13,11 @@ record Written(long order, Recorded line) {
       "(SELECT 1 + max((SELECT coalesce(max(ord), 0) FROM entry),"
           + " (SELECT coalesce(max(ord), 0) FROM event)))";
 
+  /** No line is older than this kind of machine, or further away than a calendar can say. */
+  private static final Instant FIRST = Instant.parse("1960-01-01T00:00:00Z");
+
+  private static final Instant LAST = Instant.parse("9000-01-01T00:00:00Z");
+
   /**
    * @throws UnusableReading when this version has no such constant, or only as what it stands for
    */
@@ -25,9 +30,16 @@ record Written(long order, Recorded line) {
     throw unread(name);
   }
 
+  /**
+   * @throws UnusableReading when it is no time, or none that can be
+   */
   static Instant instant(String kept) {
     try {
-      return Instant.parse(kept);
+      Instant time = Instant.parse(kept);
+      if (time.isBefore(FIRST) || time.isAfter(LAST)) {
+        throw unread(kept);
+      }
+      return time;
     } catch (DateTimeException | NullPointerException e) {
       throw unread(String.valueOf(kept));
     }
