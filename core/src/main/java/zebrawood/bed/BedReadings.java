@@ -33,6 +33,7 @@ public record BedReadings(
     LevelFit.check(accepts, points, gaugeResolutionMm, toleranceMm);
     accepts
         .atLeast("screws", screws, 3, "bed.count.screws")
+        .atMost("screws", screws, LevelFit.MOST_FEET)
         .notInOneLine("screws", screws)
         .distinct("screws", ids);
     keepScrew

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import zebrawood.measure.Accepts;
+import zebrawood.measure.Estimate;
 import zebrawood.measure.PlaneFit;
 import zebrawood.measure.Resolution;
 import zebrawood.measure.Verdict;
@@ -18,6 +19,20 @@ final class LevelFit {
   /** Below a nanometre a rise is the rounding of the sum, not a height. */
   static final double NOTHING_MM = 1e-9;
 
+  private static final int MOST_POINTS = 10_000;
+
+  /** Feet or screws of one bed. */
+  static final int MOST_FEET = 100;
+
+  /** No gauge tells less apart, and no bed is truer. */
+  private static final double FINEST_MM = 1e-4;
+
+  /** A bed that leans more has fallen over. */
+  private static final double STEEPEST_MM_PER_M = 300;
+
+  /** No screw or shim moves a bed further. */
+  static final double HIGHEST_MM = 300;
+
   private final List<GapPoint> points;
   private final double gaugeResolutionMm;
   private final double toleranceMm;
@@ -31,6 +46,10 @@ final class LevelFit {
     this.toleranceMm = toleranceMm;
     this.surface =
         PlaneFit.of(points, p -> -p.gapMm(), Resolution.standardDeviation(gaugeResolutionMm));
+    for (Estimate slope : List.of(surface.slopeX(), surface.slopeY())) {
+      Accepts.canExist("points", "bed.slope", 1000 * slope.value(), STEEPEST_MM_PER_M);
+      Accepts.canExist("points", "bed.slope", 1000 * slope.uncertainty(), STEEPEST_MM_PER_M);
+    }
     this.nowMm = afterMm(p -> 0);
     this.warpMm = Numbers.snap(Numbers.peakToValley(surface.residualsMm()), NOTHING_MM);
   }
@@ -40,8 +59,9 @@ final class LevelFit {
     accepts
         .atLeast("points", points, 3, "bed.count.points")
         .notInOneLine("points", points)
-        .positive("gaugeResolutionMm", gaugeResolutionMm, 50)
-        .positive("toleranceMm", toleranceMm, 100);
+        .atMost("points", points, MOST_POINTS)
+        .between("gaugeResolutionMm", gaugeResolutionMm, FINEST_MM, 20)
+        .between("toleranceMm", toleranceMm, FINEST_MM, 100);
   }
 
   /** The bed's own surface: positive slopes rise to the right and to the rear. */

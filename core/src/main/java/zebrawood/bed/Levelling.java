@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import zebrawood.measure.Accepts;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.Place;
 import zebrawood.measure.PlaneFit;
@@ -112,6 +113,8 @@ public final class Levelling {
             target.heightMm - surface.heightMm(screw.xMm(), screw.yMm()), LevelFit.NOTHING_MM);
     double riseUncertainty =
         surface.differenceMm(target.xMm, target.yMm, screw.xMm(), screw.yMm()).uncertainty();
+    Accepts.canExist("screws", "bed.rise", rise, LevelFit.HIGHEST_MM);
+    Accepts.canExist("screws", "bed.rise", riseUncertainty, LevelFit.HIGHEST_MM);
     double turns = Math.abs(rise) / screw.pitchMm();
     boolean clockwise = (rise > 0) == (screw.clockwise() == Clockwise.RAISES);
     TurnDirection direction =

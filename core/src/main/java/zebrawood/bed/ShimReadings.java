@@ -19,6 +19,7 @@ public record ShimReadings(
     LevelFit.check(accepts, points, gaugeResolutionMm, toleranceMm);
     accepts
         .atLeast("feet", feet, 3, "bed.count.feet")
+        .atMost("feet", feet, LevelFit.MOST_FEET)
         .notInOneLine("feet", feet)
         .distinct("feet", feet.stream().map(Foot::id).toList())
         .orThrow();

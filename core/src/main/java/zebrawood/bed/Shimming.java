@@ -3,6 +3,7 @@ package zebrawood.bed;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import zebrawood.measure.Accepts;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.Place;
 import zebrawood.measure.PlaneFit;
@@ -48,6 +49,8 @@ public final class Shimming {
     for (Foot foot : readings.feet()) {
       Estimate lower = surface.differenceMm(highest.xMm(), highest.yMm(), foot.xMm(), foot.yMm());
       double thickness = Math.max(0, Numbers.snap(sign * lower.value(), LevelFit.NOTHING_MM));
+      Accepts.canExist("feet", "bed.rise", thickness, LevelFit.HIGHEST_MM);
+      Accepts.canExist("feet", "bed.rise", lower.uncertainty(), LevelFit.HIGHEST_MM);
       shims.add(new Shim(foot.id(), new Estimate(thickness, lower.uncertainty())));
     }
     Verdict verdict = level.verdict();

@@ -29,7 +29,7 @@ public final class Air {
     public Readings {
       new Accepts()
           .between("temperatureC", temperatureC, -40, 60)
-          .between("relativeHumidityPercent", relativeHumidityPercent, 0, 100)
+          .between("relativeHumidityPercent", relativeHumidityPercent, 0.1, 100)
           .between("coolantC", coolantC, -60, 100)
           .orThrow();
     }
@@ -48,11 +48,7 @@ public final class Air {
     return new Finding(dewPointC, marginK, marginK <= 0, dewPointC + SAFE_MARGIN_K);
   }
 
-  /** Perfectly dry air has its dew point where the formula ends. */
   static double dewPointC(double temperatureC, double relativeHumidityPercent) {
-    if (relativeHumidityPercent == 0) {
-      return -B_C;
-    }
     double gamma =
         Math.log(relativeHumidityPercent / 100) + A * temperatureC / (B_C + temperatureC);
     return B_C * gamma / (A - gamma);

@@ -17,6 +17,9 @@ import zebrawood.words.Advice;
 public final class Bucket {
   public static final double WATER_J_PER_KG_K = 4186;
 
+  /** Where the sum would come to rest, if the water did not boil long before. */
+  private static final double MOST_C = 10_000;
+
   private Bucket() {}
 
   /**
@@ -27,7 +30,7 @@ public final class Bucket {
       double litres, double startC, double limitC, double airC, double heatW, double lossWPerK) {
     public Readings {
       new Accepts()
-          .positive("litres", litres, 10_000)
+          .between("litres", litres, 0.1, 10_000)
           .between("startC", startC, -40, 100)
           .between("limitC", limitC, -40, 100)
           .between("airC", airC, -40, 60)
@@ -48,6 +51,7 @@ public final class Bucket {
         r.lossWPerK > 0
             ? OptionalDouble.of(r.airC + r.heatW / r.lossWPerK)
             : r.heatW == 0 ? OptionalDouble.of(r.startC) : OptionalDouble.empty();
+    steady.ifPresent(c -> Accepts.canExist("lossWPerK", "climate.bucket.steady", c, MOST_C));
     return new Finding(minutesToLimit(r, steady), steady);
   }
 

@@ -67,7 +67,7 @@ public final class Coldest {
     public Readings {
       new Accepts()
           .between("lowestC", lowestC, glycol == null ? -48.3 : glycol.coldestInTableC(), 60)
-          .positive("loopLitres", loopLitres, 10_000)
+          .between("loopLitres", loopLitres, 0.01, 10_000)
           .orThrow();
     }
   }

@@ -74,7 +74,7 @@ public record ControllerReadings(
       Optional<Corner> originCorner) {
     public JobSoftware {
       areaMm = areaMm.map(List::copyOf);
-      var accepts = new Accepts().positive("topPowerWord", topPowerWord, 1_000_000);
+      var accepts = new Accepts().between("topPowerWord", topPowerWord, 1, 1_000_000);
       airCode(accepts, "airAssistCode", airAssistCode);
       accepts.orThrow();
       areaMm.ifPresent(area -> twoLengths("areaMm", area));
@@ -102,7 +102,7 @@ public record ControllerReadings(
           Message.of("controller.controller-readings.two-right-rear"));
     }
     for (int i = 0; i < values.size(); i++) {
-      accepts.positive(field + "[" + i + "]", values.get(i), 100_000);
+      accepts.between(field + "[" + i + "]", values.get(i), 1, 100_000);
     }
     accepts.orThrow();
   }

@@ -8,6 +8,7 @@ import zebrawood.field.FieldFinding.OfGrid;
 import zebrawood.field.FieldFinding.Row;
 import zebrawood.field.FieldReadings.Point;
 import zebrawood.field.FieldReadings.Square;
+import zebrawood.measure.Accepts;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.Resolution;
 import zebrawood.measure.UnusableReading;
@@ -260,6 +261,8 @@ public final class FieldCorrection {
       for (int k = 0; k < size; k++) {
         double x = half * (2.0 * k / (size - 1) - 1);
         before = map.commandFor(x, y, before);
+        Accepts.canExist("points", "field.command", before[0], head.fieldMm);
+        Accepts.canExist("points", "field.command", before[1], head.fieldMm);
         rows.add(new Row(x, y, before[0], before[1]));
       }
     }

@@ -9,6 +9,8 @@ import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.RealMatrix;
 import zebrawood.field.FieldReadings.Point;
+import zebrawood.measure.UnusableReading;
+import zebrawood.words.Message;
 
 /**
  * Where a mark comes to lie for where it is commanded: a polynomial of both coordinates, in
@@ -156,6 +158,10 @@ final class FieldMap {
         break;
       }
       designs.add(design.get());
+    }
+    if (designs.isEmpty()) {
+      throw UnusableReading.of(
+          "points", Message.of("field.found.alone"), Message.of("field.accepts.spread"));
     }
     return new FieldMap(
         half,

@@ -25,6 +25,14 @@ public record FieldReadings(
     Optional<List<Point>> points,
     OptionalInt tableSize) {
   static final double LARGEST_MM = 10_000;
+  static final double SMALLEST_MM = 0.5;
+
+  /** No instrument tells less apart. */
+  static final double FINEST_MM = 1e-5;
+
+  /** A reading that is coarser, by what is measured, tells nothing of it. */
+  private static final double COARSEST_SHARE = 0.2;
+
   static final int LEAST_POINTS = 9;
   private static final int MOST_POINTS = 40_000;
   static final int USUAL_TABLE = 65;
@@ -41,9 +49,9 @@ public record FieldReadings(
     points = points.map(List::copyOf);
     var accepts =
         new Accepts()
-            .positive("fieldMm", fieldMm, LARGEST_MM)
-            .positive("resolutionMm", resolutionMm, LARGEST_MM)
-            .positive("toleranceMm", toleranceMm, LARGEST_MM);
+            .between("fieldMm", fieldMm, SMALLEST_MM, LARGEST_MM)
+            .between("resolutionMm", resolutionMm, FINEST_MM, COARSEST_SHARE * fieldMm)
+            .between("toleranceMm", toleranceMm, FINEST_MM, LARGEST_MM);
     tableSize.ifPresent(n -> accepts.between("tableSize", n, SMALLEST_TABLE, LARGEST_TABLE));
     if (square.isPresent() == points.isPresent()) {
       accepts.complain(
@@ -52,7 +60,10 @@ public record FieldReadings(
           Message.of("field.accepts.one-of-two"));
     }
     accepts.orThrow();
-    square.ifPresent(s -> check(accepts, s, fieldMm));
+    square.ifPresent(s -> {
+      check(accepts, s, fieldMm);
+      accepts.between("resolutionMm", resolutionMm, FINEST_MM, COARSEST_SHARE * s.commandedMm);
+    });
     points.ifPresent(p -> check(accepts, p, fieldMm));
     accepts.orThrow();
   }
@@ -138,7 +149,7 @@ public record FieldReadings(
     public Square {
       var accepts =
           new Accepts()
-              .positive("square.commandedMm", commandedMm, LARGEST_MM)
+              .between("square.commandedMm", commandedMm, SMALLEST_MM, LARGEST_MM)
               .between(
                   "square.measuredAcrossMm", measuredAcrossMm, commandedMm / 2, commandedMm * 2)
               .between("square.measuredUpMm", measuredUpMm, commandedMm / 2, commandedMm * 2);

@@ -36,9 +36,9 @@ public record FieldScanReadings(
             .filled("imagePath", imagePath)
             .between("columns", columns, 3, MOST_A_SIDE)
             .between("rows", rows, 3, MOST_A_SIDE)
-            .positive("pitchMm", pitchMm, FieldReadings.LARGEST_MM)
-            .positive("fieldMm", fieldMm, FieldReadings.LARGEST_MM)
-            .positive("toleranceMm", toleranceMm, FieldReadings.LARGEST_MM);
+            .between("pitchMm", pitchMm, FieldReadings.SMALLEST_MM, FieldReadings.LARGEST_MM)
+            .between("fieldMm", fieldMm, FieldReadings.SMALLEST_MM, FieldReadings.LARGEST_MM)
+            .between("toleranceMm", toleranceMm, FieldReadings.FINEST_MM, FieldReadings.LARGEST_MM);
     scale.check(accepts, "scale", FieldReadings.LARGEST_MM);
     scaleUp.ifPresent(up -> up.check(accepts, "scaleUp", FieldReadings.LARGEST_MM));
     tableSize.ifPresent(n ->

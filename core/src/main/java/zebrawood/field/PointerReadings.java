@@ -22,7 +22,7 @@ public record PointerReadings(List<Mark> marks, double resolutionMm) {
     double far = FieldReadings.LARGEST_MM;
     var accepts =
         new Accepts()
-            .positive("resolutionMm", resolutionMm, far)
+            .between("resolutionMm", resolutionMm, FieldReadings.FINEST_MM, far)
             .atLeast("marks", marks, LEAST, "field.count.points");
     if (marks.size() > MOST_POINTERS) {
       accepts.complain("marks", marks.size(), Message.of("field.accepts.most", MOST_POINTERS));

@@ -2,6 +2,7 @@ package zebrawood.field;
 
 import java.util.List;
 import zebrawood.field.PointerReadings.Mark;
+import zebrawood.measure.Accepts;
 import zebrawood.measure.AffineFit;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
@@ -19,6 +20,9 @@ public final class RedPointer {
 
   /** More is left where a mark was misread. */
   private static final double MOST_RMS_STEPS = 3;
+
+  /** A pointer whose picture is larger or smaller by more was not sent to these marks. */
+  private static final double MOST_TIMES = 5;
 
   private RedPointer() {}
 
@@ -38,6 +42,9 @@ public final class RedPointer {
       double y = map.y(m.pointerXMm(), m.pointerYMm()) - m.yMm();
       left += x * x + y * y;
       farthest = Math.max(farthest, Math.hypot(m.pointerXMm() - m.xMm(), m.pointerYMm() - m.yMm()));
+    }
+    for (double size : new double[] {map.sizeX(), 1 / map.sizeX()}) {
+      Accepts.canExist("marks", "field.pointer.size", size, MOST_TIMES);
     }
     double rms = Math.sqrt(left / marks.size());
     double turned = 1000 * map.turnOfX();

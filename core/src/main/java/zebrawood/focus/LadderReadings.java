@@ -44,13 +44,22 @@ public record LadderReadings(List<Rung> rungs, double resolution) {
       } else if (byScore) {
         accepts.between(at + ".score", rung.score.getAsDouble(), -LARGEST_SCORE, LARGEST_SCORE);
       } else {
-        accepts.positive(
-            at + ".lineWidthMm", rung.lineWidthMm.getAsDouble(), RampReadings.WIDEST_MM);
+        accepts.between(
+            at + ".lineWidthMm",
+            rung.lineWidthMm.getAsDouble(),
+            RampReadings.THINNEST_MM,
+            RampReadings.WIDEST_MM);
       }
     }
     accepts
-        .positive("resolution", resolution, byScore ? LARGEST_SCORE : RampReadings.WIDEST_MM)
+        .between(
+            "resolution",
+            resolution,
+            RampReadings.FINEST_MM,
+            byScore ? LARGEST_SCORE : RampReadings.WIDEST_MM)
+        .atMost("rungs", rungs, RampReadings.MOST_SAMPLES)
         .orThrow();
+    RampReadings.reach("rungs", rungs.stream().mapToDouble(Rung::heightMm).summaryStatistics());
   }
 
   boolean byScore() {

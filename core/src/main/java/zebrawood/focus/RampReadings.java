@@ -1,7 +1,9 @@
 package zebrawood.focus;
 
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import zebrawood.measure.Accepts;
+import zebrawood.measure.UnusableReading;
 import zebrawood.words.Message;
 
 /**
@@ -23,6 +25,28 @@ public record RampReadings(
   static final double LONGEST_MM = 5000;
   static final double WIDEST_MM = 50;
 
+  /** Thinner than any wavelength that burns. */
+  static final double THINNEST_MM = 1e-4;
+
+  /** No instrument tells less apart. */
+  static final double FINEST_MM = 1e-5;
+
+  static final int MOST_SAMPLES = 20_000;
+
+  /** Heights that lie nearer together are one. */
+  private static final double LEAST_REACH_MM = 0.02;
+
+  /** Refuses readings that were all taken at one height. */
+  static void reach(String field, DoubleSummaryStatistics heightsMm) {
+    double reach = heightsMm.getMax() - heightsMm.getMin();
+    if (!(reach >= LEAST_REACH_MM)) {
+      throw UnusableReading.of(
+          field,
+          Message.of("focus.found.one-height", Message.number(reach)),
+          Message.of("focus.accepts.heights", Message.number(LEAST_REACH_MM)));
+    }
+  }
+
   /** One width, at a place along the board. */
   public record Sample(double alongMm, double lineWidthMm) {}
 
@@ -33,17 +57,23 @@ public record RampReadings(
       String at = "samples[" + i + "].";
       accepts
           .between(at + "alongMm", samples.get(i).alongMm, -LONGEST_MM, LONGEST_MM)
-          .positive(at + "lineWidthMm", samples.get(i).lineWidthMm, WIDEST_MM);
+          .between(at + "lineWidthMm", samples.get(i).lineWidthMm, THINNEST_MM, WIDEST_MM);
     }
     slope(accepts, runMm, riseMm, gapAtStartMm);
-    accepts.positive("widthResolutionMm", widthResolutionMm, WIDEST_MM).orThrow();
+    accepts
+        .between("widthResolutionMm", widthResolutionMm, FINEST_MM, WIDEST_MM)
+        .atMost("samples", samples, MOST_SAMPLES)
+        .orThrow();
+    reach(
+        "samples",
+        samples.stream().mapToDouble(s -> s.alongMm * riseMm / runMm).summaryStatistics());
   }
 
   /** What every ramp's board must be. */
   static void slope(Accepts accepts, double runMm, double riseMm, double gapAtStartMm) {
     accepts
-        .positive("runMm", runMm, LONGEST_MM)
-        .positive("riseMm", riseMm, LONGEST_MM)
+        .between("runMm", runMm, 1, LONGEST_MM)
+        .between("riseMm", riseMm, 0.05, LONGEST_MM)
         .between("gapAtStartMm", gapAtStartMm, 0, LONGEST_MM);
     if (riseMm >= runMm) {
       accepts.complain(

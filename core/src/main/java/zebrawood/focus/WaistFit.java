@@ -50,6 +50,14 @@ final class WaistFit {
 
   private static final int MOST_STEPS = 500;
 
+  /** Of the heights that were read: a focus that is known no better is not known. */
+  private static final double UNKNOWN_REACHES = 10;
+
+  /** A law that is deep only between two readings follows one slip. */
+  private static final double SHARPEST_SHARE = 1e-4;
+
+  private static final double FLATTEST_REACHES = 1e4;
+
   /** Of the misfit in standard deviations. */
   private static final double SETTLED = 1e-11;
 
@@ -323,16 +331,31 @@ final class WaistFit {
       } catch (MathRuntimeException notDetermined) {
         return Optional.empty();
       }
-      return Optional.of(
+      double reach = reachMm();
+      double sigma = Math.sqrt(variance);
+      double depth = 2 * law.halfDepth(parameters);
+      FittedWaist found =
           new FittedWaist(
-              new Estimate(parameters[0], Math.sqrt(Math.max(0, variance))),
+              new Estimate(
+                  parameters[0], sigma > 0 ? Math.min(sigma, UNKNOWN_REACHES * reach) : sigma),
               law.value(parameters, 0),
-              2 * law.halfDepth(parameters),
+              depth,
               law.parameters > USUAL_PARAMETERS,
               leftOut.stream().sorted().toList(),
               readings.stream().map(Reading::heightMm).distinct().sorted().toList(),
               freedom > 0 ? Math.sqrt(chiSquare / freedom) : 1,
-              new FittedLaw(law, Arrays.stream(parameters).boxed().toList())));
+              new FittedLaw(law, Arrays.stream(parameters).boxed().toList()));
+      // Outside of what was read it is not trusted anyhow, and tells where to read on.
+      boolean tellsNothing =
+          sigma > UNKNOWN_REACHES * reach
+              || depth < SHARPEST_SHARE * reach
+              || Double.isFinite(depth) && depth > FLATTEST_REACHES * reach;
+      return !(sigma > 0) || found.inside() && tellsNothing ? Optional.empty() : Optional.of(found);
+    }
+
+    private double reachMm() {
+      var heights = readings.stream().mapToDouble(Reading::heightMm).summaryStatistics();
+      return heights.getMax() - heights.getMin();
     }
   }
 }

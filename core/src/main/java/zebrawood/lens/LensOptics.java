@@ -28,9 +28,15 @@ public final class LensOptics {
 
   private LensOptics() {}
 
+  /** The spot of a beam by diffraction alone. */
+  static double diffractionMm(double nm, double focalLengthMm, double beamMm, double m2) {
+    return 4 * m2 * (nm * MM_PER_NM) * focalLengthMm / (Math.PI * beamMm);
+  }
+
   public static LensFinding solve(LensReadings r) {
     double lambda = r.wavelengthNm() * MM_PER_NM;
-    double diffraction = 4 * r.m2() * lambda * r.focalLengthMm() / (Math.PI * r.beamDiameterMm());
+    double diffraction =
+        diffractionMm(r.wavelengthNm(), r.focalLengthMm(), r.beamDiameterMm(), r.m2());
     double aberration =
         r.shape().aberration
             * Math.pow(r.beamDiameterMm(), 3)

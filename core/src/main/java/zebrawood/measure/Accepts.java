@@ -43,6 +43,34 @@ public final class Accepts {
     return this;
   }
 
+  /** No more of something than can be looked at in a moment. */
+  public Accepts atMost(String field, Collection<?> values, int most) {
+    if (values.size() > most) {
+      complain(
+          field,
+          Message.of("accepts.of-them", values.size()),
+          Message.of("accepts.at-most-of-them", most));
+    }
+    return this;
+  }
+
+  /**
+   * Refuses readings from which a figure follows that nothing can have.
+   *
+   * @param field whose figures lead to it
+   * @param what the key of the figure's name with its unit
+   * @param most what the largest of real ones stays below
+   * @throws UnusableReading where it is above that, or no number
+   */
+  public static void canExist(String field, String what, double value, double most) {
+    if (!(Math.abs(value) <= most)) {
+      throw UnusableReading.of(
+          field,
+          Message.of("accepts.leads-to", Message.of(what), found(value)),
+          Message.of("accepts.leads-to-at-most", Message.number(most)));
+    }
+  }
+
   public Accepts filled(String field, String text) {
     if (text == null || text.isBlank()) {
       complain(field, Message.of("accepts.empty"), Message.of("accepts.name"));

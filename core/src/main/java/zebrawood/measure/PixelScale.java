@@ -12,6 +12,7 @@ import zebrawood.words.Message;
 public record PixelScale(List<Double> fromPx, List<Double> toPx, double mm) {
   private static final double LARGEST_PX = 100_000;
   private static final double LEAST_PX = 20;
+  private static final double SHORTEST_MM = 0.1;
 
   public PixelScale {
     fromPx = List.copyOf(fromPx);
@@ -22,7 +23,7 @@ public record PixelScale(List<Double> fromPx, List<Double> toPx, double mm) {
   public void check(Accepts accepts, String field, double longestMm) {
     place(accepts, field + ".fromPx", fromPx);
     place(accepts, field + ".toPx", toPx);
-    accepts.positive(field + ".mm", mm, longestMm);
+    accepts.between(field + ".mm", mm, SHORTEST_MM, longestMm);
     if (accepts.fine()) {
       apart(accepts, field + ".toPx", fromPx, toPx, LEAST_PX);
     }

@@ -1,6 +1,7 @@
 package zebrawood.measure;
 
 import java.util.List;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
@@ -14,6 +15,8 @@ public final class UnusableReading extends RuntimeException {
 
   /** More of them are not read; the number of the others is told. */
   private static final int MOST_TOLD = 12;
+
+  private static final Pattern BROKEN = Pattern.compile("[\\p{Cntrl}\\u2028\\u2029]+");
 
   /**
    * One bad field.
@@ -56,9 +59,12 @@ public final class UnusableReading extends RuntimeException {
             .limit(MOST_TOLD)
             .map(c -> c.sentence(words))
             .collect(Collectors.joining("; "));
-    return complaints.size() > MOST_TOLD
-        ? words.say("accepts.more-complaints", told, complaints.size() - MOST_TOLD)
-        : told + ".";
+    String all =
+        complaints.size() > MOST_TOLD
+            ? words.say("accepts.more-complaints", told, complaints.size() - MOST_TOLD)
+            : told + ".";
+    // What somebody gave may have lines and other letters that cannot be shown.
+    return BROKEN.matcher(all).replaceAll(" ");
   }
 
   /** The first complaint about the field of this name, or one below it. */

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.SequencedMap;
+import zebrawood.measure.Accepts;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.LinearFit;
 import zebrawood.measure.TurnDirection;
@@ -103,6 +104,8 @@ public final class Alignment {
       double across =
           2 * Math.cos(Math.toRadians(readings.mirrorTrain().incidenceDeg().get(i - 1)));
       boolean down = readings.mirrorTrain().foldsDown();
+      canExist(right(i));
+      canExist(up(i));
       Mirror mirror =
           new Mirror(
               new Estimate(snapped(right(i).value()), right(i).uncertainty()),
@@ -137,6 +140,17 @@ public final class Alignment {
         warnings(verdict, suspicion, rms, after, shiftRight, shiftUp));
   }
 
+  /** A beam that is off by more leaves the machine before it meets anything. */
+  private static final double MOST_MRAD = 300;
+
+  /** No screw has more thread. */
+  private static final double MOST_TURNS = 1000;
+
+  private static void canExist(Estimate mrad) {
+    Accepts.canExist("marks", "mirrors.beam-error", mrad.value(), MOST_MRAD);
+    Accepts.canExist("marks", "mirrors.beam-error", mrad.uncertainty(), MOST_MRAD);
+  }
+
   private static double snapped(double mrad) {
     return Numbers.snap(mrad, NOTHING_MRAD);
   }
@@ -146,6 +160,7 @@ public final class Alignment {
     Learned response = screw.response(gain);
     double mradPerTurn = response.mradPerTurn().value();
     double turns = Math.abs(snapped(errorMrad)) / mradPerTurn;
+    Accepts.canExist("mounts", "mirrors.turns", turns, MOST_TURNS);
     boolean positive =
         screw.clockwiseMovesBeam() == Towards.RIGHT || screw.clockwiseMovesBeam() == Towards.UP;
     // The turn takes the beam back from where the error has it.

@@ -83,7 +83,10 @@ public record MirrorReadings(
   public record Screw(
       double armMm, double pitchMm, Towards clockwiseMovesBeam, Optional<Learned> learned) {
     public Screw {
-      new Accepts().positive("armMm", armMm, 1000).positive("pitchMm", pitchMm, 10).orThrow();
+      new Accepts()
+          .between("armMm", armMm, 1, 1000)
+          .between("pitchMm", pitchMm, 0.05, 10)
+          .orThrow();
     }
 
     public Screw(double armMm, double pitchMm, Towards clockwiseMovesBeam) {
@@ -100,7 +103,7 @@ public record MirrorReadings(
   public record Learned(Estimate mradPerTurn) {
     public Learned {
       new Accepts()
-          .positive("mradPerTurn", mradPerTurn.value(), 1000)
+          .between("mradPerTurn", mradPerTurn.value(), 0.01, 1000)
           .between("mradPerTurnUncertainty", mradPerTurn.uncertainty(), 0, 1000)
           .orThrow();
     }
@@ -147,7 +150,7 @@ public record MirrorReadings(
     public Mark {
       var accepts =
           new Accepts()
-              .positive("pathFrom1Mm", pathFrom1Mm, 100_000)
+              .between("pathFrom1Mm", pathFrom1Mm, SHORTEST_PATH_MM, 100_000)
               .between("rightMm", rightMm, -1000, 1000)
               .between("upMm", upMm, -1000, 1000);
       shorter(accepts, "pathFrom2Mm", pathFrom2Mm, pathFrom1Mm);
@@ -162,7 +165,7 @@ public record MirrorReadings(
 
     private static void shorter(Accepts accepts, String field, OptionalDouble path, double whole) {
       path.ifPresent(mm -> {
-        accepts.positive(field, mm, 100_000);
+        accepts.between(field, mm, SHORTEST_PATH_MM, 100_000);
         if (mm > whole) {
           accepts.complain(
               field, mm, Message.of("mirrors.accepts.whole-path", Message.number(whole)));
@@ -201,6 +204,12 @@ public record MirrorReadings(
     }
   }
 
+  /** Where tape can be stuck. */
+  private static final double SHORTEST_PATH_MM = 1;
+
+  /** Nobody burns more. */
+  private static final int MOST_MARKS = 1000;
+
   /** A carriage that is stopped by eye stands no better than this. */
   private static final double SAME_PLACE_MM = 5;
 
@@ -209,9 +218,10 @@ public record MirrorReadings(
     marks = List.copyOf(marks);
     var accepts =
         new Accepts()
-            .positive("markResolutionMm", markResolutionMm, 100)
-            .positive("apertureMm", apertureMm, 1000)
-            .positive("toleranceMm", toleranceMm, 1000);
+            .between("markResolutionMm", markResolutionMm, 1e-4, 20)
+            .between("apertureMm", apertureMm, 0.1, 1000)
+            .between("toleranceMm", toleranceMm, 1e-3, 1000)
+            .atMost("marks", marks, MOST_MARKS);
     int mirrors = train.orElse(Train.USUAL).mirrors();
     for (int mirror = 1; mirror <= mirrors; mirror++) {
       if (!mounts.containsKey(String.valueOf(mirror))) {

@@ -115,7 +115,8 @@ public final class Ceiling {
                           + share * share / pair.high.count());
           return new Estimate(
               pair.low.at() + share * (pair.high.at() - pair.low.at()),
-              currentError / pair.slope());
+              // Somewhere between 0 and 100 it is, whatever was read.
+              Math.min(currentError / pair.slope(), Resolution.standardDeviation(100)));
         });
   }
 }

@@ -20,6 +20,11 @@ public record CeilingReadings(
   private static final int LEAST = 3;
   static final double MOST_MA = 10_000;
 
+  /** No tube is as small. */
+  static final double LEAST_MAXIMUM_MA = 0.1;
+
+  private static final double LEAST_CAP_MA = 0.001;
+
   /** One reading of the meter. */
   public record Sample(double dialPercent, double currentMa) {}
 
@@ -27,8 +32,8 @@ public record CeilingReadings(
     samples = List.copyOf(samples);
     var accepts =
         new Accepts()
-            .positive("tubeMaximumMa", tubeMaximumMa, MOST_MA)
-            .positive("meterResolutionMa", meterResolutionMa, MOST_MA)
+            .between("tubeMaximumMa", tubeMaximumMa, LEAST_MAXIMUM_MA, MOST_MA)
+            .between("meterResolutionMa", meterResolutionMa, 1e-4, MOST_MA)
             .atLeast("samples", samples, LEAST, "power.count.samples");
     if (capFraction.isPresent() == capMa.isPresent()) {
       accepts.complain(
@@ -36,8 +41,9 @@ public record CeilingReadings(
           Message.of(capMa.isPresent() ? "power.found.both" : "power.found.neither"),
           Message.of("power.accepts.one-of-two"));
     }
-    capFraction.ifPresent(share -> accepts.positive("capFraction", share, 1));
-    capMa.ifPresent(ma -> accepts.positive("capMa", ma, tubeMaximumMa));
+    capFraction.ifPresent(share -> accepts.between("capFraction", share, 0.01, 1));
+    capMa.ifPresent(
+        ma -> accepts.between("capMa", ma, LEAST_CAP_MA, Math.max(LEAST_CAP_MA, tubeMaximumMa)));
     for (int i = 0; i < samples.size(); i++) {
       accepts
           .between("samples[" + i + "].dialPercent", samples.get(i).dialPercent, 0, 100)

@@ -14,7 +14,11 @@ public record RescaleReadings(
     List<CurvePoint> before, List<CurvePoint> after, List<JobSetting> settings) {
   private static final int LEAST = 2;
   private static final double MOST_W = 100_000;
-  private static final double FASTEST_MM_S = 100_000;
+  static final double FASTEST_MM_S = 100_000;
+  private static final double SLOWEST_MM_S = 1e-3;
+
+  /** Of the most before: with less there is no power left to rescale with. */
+  private static final double LEAST_SHARE_LEFT = 1e-3;
 
   /** How something is burnt. */
   public record JobSetting(String name, double percent, double speedMmS) {}
@@ -30,9 +34,22 @@ public record RescaleReadings(
       String at = "settings[" + i + "].";
       accepts
           .filled(at + "name", settings.get(i).name)
-          .positive(at + "speedMmS", settings.get(i).speedMmS, FASTEST_MM_S);
+          .between(at + "speedMmS", settings.get(i).speedMmS, SLOWEST_MM_S, FASTEST_MM_S);
     }
     accepts.orThrow();
+    double mostBefore = before.stream().mapToDouble(CurvePoint::value).max().orElseThrow();
+    double mostAfter = after.stream().mapToDouble(CurvePoint::value).max().orElseThrow();
+    if (mostAfter < LEAST_SHARE_LEFT * mostBefore || mostAfter * LEAST_SHARE_LEFT > mostBefore) {
+      accepts
+          .complain(
+              "after",
+              Message.of("power.found.most-watts", Message.number(mostAfter)),
+              Message.of(
+                  "power.accepts.comparable",
+                  Message.number(LEAST_SHARE_LEFT * mostBefore),
+                  Message.number(mostBefore / LEAST_SHARE_LEFT)))
+          .orThrow();
+    }
     double low = before.stream().mapToDouble(CurvePoint::percent).min().orElseThrow();
     double high = before.stream().mapToDouble(CurvePoint::percent).max().orElseThrow();
     for (int i = 0; i < settings.size(); i++) {

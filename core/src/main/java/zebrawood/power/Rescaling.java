@@ -77,8 +77,12 @@ public final class Rescaling {
       return new Setting(s.name(), after.highestPercent(), speed, false);
     }
     if (watts < after.leastWatts()) {
-      double faster = watts > 0 ? after.leastWatts() / watts : 1;
-      return new Setting(s.name(), after.lowestPercent(), s.speedMmS() * faster, false);
+      double faster = watts > 0 ? s.speedMmS() * after.leastWatts() / watts : s.speedMmS();
+      return new Setting(
+          s.name(),
+          after.lowestPercent(),
+          faster <= RescaleReadings.FASTEST_MM_S ? faster : s.speedMmS(),
+          false);
     }
     return new Setting(s.name(), after.percent(watts), s.speedMmS(), true);
   }

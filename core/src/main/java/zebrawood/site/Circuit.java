@@ -17,6 +17,9 @@ public final class Circuit {
   /** A sum just at the share is within it, whatever the rounding. */
   private static final double ROUNDING = 1e-9;
 
+  /** No room has a feed that gives more. */
+  private static final double MOST_A = 5000;
+
   private Circuit() {}
 
   /** One thing on the breaker. */
@@ -34,8 +37,8 @@ public final class Circuit {
       loads = List.copyOf(loads);
       new Accepts()
           .between("volts", volts, 12, 1000)
-          .positive("breakerA", breakerA, 1000)
-          .positive("continuousShare", continuousShare, 1)
+          .between("breakerA", breakerA, 0.5, 1000)
+          .between("continuousShare", continuousShare, 0.05, 1)
           .atLeast("loads", loads, 1, "site.count.load")
           .orThrow();
     }
@@ -49,6 +52,7 @@ public final class Circuit {
   public static Finding solve(Readings readings) {
     double watts = readings.loads.stream().mapToDouble(Load::watts).sum();
     double amps = watts / readings.volts;
+    Accepts.canExist("loads", "site.circuit.current", amps, MOST_A);
     double share = amps / readings.breakerA;
     return new Finding(amps, share, share <= readings.continuousShare + ROUNDING);
   }

@@ -34,6 +34,14 @@ public final class Duct {
   /** Slower than this, dust and soot settle in a horizontal run. */
   public static final double DUST_MOVES_MS = 10;
 
+  /** At a third of the speed of sound the density changes, and the sums end. */
+  private static final double FASTEST_MS = 110;
+
+  /** An atmosphere. */
+  private static final double MOST_PA = 101_325;
+
+  private static final double NARROWEST_MM = 2;
+
   private Duct() {}
 
   /**
@@ -51,7 +59,7 @@ public final class Duct {
     private static void check(
         Accepts accepts, double diameterMm, double lengthM, double bends90, double roughnessMm) {
       accepts
-          .positive("diameterMm", diameterMm, 5000)
+          .between("diameterMm", diameterMm, NARROWEST_MM, 5000)
           .between("lengthM", lengthM, 0, 1000)
           .between("bends90", bends90, 0, 100)
           .between("roughnessMm", roughnessMm, 0, 100);
@@ -114,7 +122,7 @@ public final class Duct {
   /** One fitting. */
   public record Fitting(FittingKind kind, double diameterMm) {
     public Fitting {
-      new Accepts().positive("diameterMm", diameterMm, 5000).orThrow();
+      new Accepts().between("diameterMm", diameterMm, NARROWEST_MM, 5000).orThrow();
     }
 
     /** What it costs at a flow. */
@@ -154,7 +162,7 @@ public final class Duct {
       pieces = pieces.map(List::copyOf);
       fittings = fittings.map(List::copyOf);
       fanCurve = fanCurve.map(Readings::sorted);
-      var accepts = new Accepts().positive("flowM3H", flowM3H, 1_000_000);
+      var accepts = new Accepts().between("flowM3H", flowM3H, 0.1, 1_000_000);
       boolean single =
           diameterMm.isPresent()
               || lengthM.isPresent()
@@ -261,11 +269,11 @@ public final class Duct {
     Piece narrowest = run.stream().min(Comparator.comparingDouble(Piece::diameterMm)).orElseThrow();
     OptionalDouble operating =
         r.fanCurve.isPresent() ? operatingFlow(r, r.fanCurve.get()) : OptionalDouble.empty();
-    return new Finding(
-        narrowest.velocityMS(r.flowM3H),
-        r.lossPa(r.flowM3H),
-        narrowest.reynolds(r.flowM3H),
-        operating);
+    double velocity = narrowest.velocityMS(r.flowM3H);
+    double loss = r.lossPa(r.flowM3H);
+    Accepts.canExist("flowM3H", "site.duct.velocity", velocity, FASTEST_MS);
+    Accepts.canExist("flowM3H", "site.duct.loss", loss, MOST_PA);
+    return new Finding(velocity, loss, narrowest.reynolds(r.flowM3H), operating);
   }
 
   private static OptionalDouble operatingFlow(Readings run, List<FanPoint> curve) {

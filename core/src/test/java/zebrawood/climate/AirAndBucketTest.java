@@ -51,13 +51,14 @@ class AirAndBucketTest {
         .isEqualTo(Verdict.ADJUST);
     assertThat(Air.judge(Air.solve(new Air.Readings(25, 60, 20))).verdict())
         .isEqualTo(Verdict.WITHIN);
-    assertThat(Air.solve(new Air.Readings(25, 0, 20)).dewPointC()).isFinite();
+    assertThat(Air.solve(new Air.Readings(25, 5, 20)).dewPointC()).isFinite();
   }
 
   @Test
   void humidityEndsAtAHundred() {
     assertThatThrownBy(() -> new Air.Readings(25, 101, Double.NaN))
-        .hasMessageContaining("relativeHumidityPercent is 101, accepted is a number from 0 to 100")
+        .hasMessageContaining(
+            "relativeHumidityPercent is 101, accepted is a number from 0.1 to 100")
         .hasMessageContaining("coolantC is not a number");
   }
 

@@ -107,7 +107,7 @@ class SolveCommandTest {
                     false,
                     "{\"air\":{\"temperatureC\":25,\"relativeHumidityPercent\":120,\"coolantC\":20}}")
                 .err())
-        .isEqualTo("air.relativeHumidityPercent is 120, accepted is a number from 0 to 100.\n");
+        .isEqualTo("air.relativeHumidityPercent is 120, accepted is a number from 0.1 to 100.\n");
   }
 
   @ParameterizedTest

@@ -4,7 +4,9 @@ import static java.nio.charset.StandardCharsets.UTF_8;
 
 import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.core.StreamReadFeature;
+import com.fasterxml.jackson.core.exc.StreamConstraintsException;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.json.JsonMapper;
@@ -32,13 +34,22 @@ import zebrawood.words.Phrasebook;
  * gapMm} and {@code gapMmUncertainty}.
  */
 public final class RecordJson {
+  /** Of names, values and brackets in a document; a tree of more takes the machine's memory. */
+  static final int MOST_TOKENS = 3_000_000;
+
+  private static final StreamReadConstraints BOUNDS =
+      StreamReadConstraints.builder().maxTokenCount(MOST_TOKENS).build();
+
   private static final JsonFactory JSON =
-      JsonFactory.builder().enable(StreamReadFeature.USE_FAST_DOUBLE_PARSER).build();
+      JsonFactory.builder()
+          .enable(StreamReadFeature.USE_FAST_DOUBLE_PARSER)
+          .streamReadConstraints(BOUNDS)
+          .build();
 
   /** Made when it is first asked for: it takes longer to be made than a document to be read. */
   private static final class Trees {
     static final JsonMapper MAPPER =
-        JsonMapper.builder()
+        JsonMapper.builder(JsonFactory.builder().streamReadConstraints(BOUNDS).build())
             .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
             .enable(StreamReadFeature.USE_FAST_DOUBLE_PARSER)
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
@@ -148,9 +159,12 @@ public final class RecordJson {
         throw UnusableReading.of(INPUT, found, Message.of("json.one-object"));
       }
       return node;
+    } catch (StreamConstraintsException e) {
+      throw UnusableReading.of(
+          INPUT, Message.of("json.too-much"), Message.of("json.at-most-values", MOST_TOKENS));
     } catch (JsonProcessingException e) {
       var where = e.getLocation();
-      String why = e.getOriginalMessage().replaceAll("(?s)\\s*[(\\[\\n].*", "");
+      String why = plainly(e);
       throw UnusableReading.of(
           INPUT,
           where == null
@@ -161,6 +175,11 @@ public final class RecordJson {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /** What the parser says, without where it found it. */
+  private static String plainly(JsonProcessingException e) {
+    return e.getOriginalMessage().replaceAll("(?s)\\s*[(\\[\\n].*", "");
   }
 
   /**
