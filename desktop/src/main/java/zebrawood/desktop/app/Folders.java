@@ -1,5 +1,6 @@
 package zebrawood.desktop.app;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 
@@ -17,7 +18,7 @@ final class Folders {
 
   private static Path data() {
     String system = System.getProperty("os.name").toLowerCase(Locale.ROOT);
-    Path home = Path.of(System.getProperty("user.home"));
+    Path home = home();
     if (system.contains("windows")) {
       return variable("APPDATA", home.resolve("AppData/Roaming")).resolve("Zebrawood");
     }
@@ -25,6 +26,17 @@ final class Folders {
       return home.resolve("Library/Application Support/Zebrawood");
     }
     return variable("XDG_DATA_HOME", home.resolve(".local/share")).resolve("zebrawood");
+  }
+
+  /** Whether the user has a folder of their own: in some containers there is none. */
+  static boolean areThere() {
+    String home = System.getProperty("user.home", "");
+    return !home.isBlank() && !home.equals("?") && Files.isDirectory(Path.of(home));
+  }
+
+  /** The user's own folder; where there is none, that for passing things, good for a log. */
+  private static Path home() {
+    return Path.of(System.getProperty(areThere() ? "user.home" : "java.io.tmpdir"));
   }
 
   private static Path variable(String name, Path otherwise) {

@@ -9,11 +9,11 @@ import java.time.Clock;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.slf4j.LoggerFactory;
-import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.IVersionProvider;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import picocli.CommandLine;
 import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.solve.SolveCommand;
 import zebrawood.desktop.stations.StationList;
@@ -118,6 +118,10 @@ public final class Zebrawood implements Callable<Integer> {
   public Integer call() {
     if (!Display.isThere()) {
       System.err.println(Text.of("console.no-display"));
+      return NOT_POSSIBLE;
+    }
+    if (workshop == null && !Folders.areThere()) {
+      System.err.println(Text.of("console.no-home"));
       return NOT_POSSIBLE;
     }
     Path file = workshop == null ? Folders.workshopFile() : workshop;

@@ -4,14 +4,15 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
+import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import zebrawood.records.file.WholeFile;
 import zebrawood.words.Message;
 
 /** A text file of a controller: its settings, or how it talks. */
 final class TextFile {
-  private static final long LONGEST = 200_000;
+  private static final int LONGEST = 200_000;
 
   private TextFile() {}
 
@@ -33,16 +34,13 @@ final class TextFile {
   /** In UTF-8 or, where it is none, one byte a letter. */
   static String read(String name) throws Refused {
     try {
-      Path path = Path.of(name.strip());
-      if (Files.size(path) > LONGEST) {
-        throw new Refused(Message.of("controller.file.long", LONGEST / 1000));
-      }
-      byte[] bytes = Files.readAllBytes(path);
-      String text = decoded(bytes);
+      String text = decoded(WholeFile.read(Path.of(name.strip()), LONGEST));
       if (text.indexOf('\0') >= 0) {
         throw new Refused(Message.of("controller.file.no-text", Message.quoted(name)));
       }
       return text;
+    } catch (WholeFile.TooLarge e) {
+      throw new Refused(Message.of("controller.file.long", LONGEST / 1000));
     } catch (IOException | InvalidPathException e) {
       throw new Refused(Message.of("controller.file.bad", Message.quoted(name.strip())));
     }
@@ -59,11 +57,9 @@ final class TextFile {
   /** Never over a file that is there. */
   static void write(String name, String text) throws Refused {
     try {
-      Path path = Path.of(name.strip());
-      if (Files.exists(path)) {
-        throw new Refused(Message.of("controller.file.there", Message.quoted(name.strip())));
-      }
-      Files.writeString(path, text);
+      WholeFile.write(Path.of(name.strip()), out -> out.write(text));
+    } catch (FileAlreadyExistsException e) {
+      throw new Refused(Message.of("controller.file.there", Message.quoted(name.strip())));
     } catch (IOException | InvalidPathException e) {
       throw new Refused(Message.of("controller.file.bad", Message.quoted(name.strip())));
     }

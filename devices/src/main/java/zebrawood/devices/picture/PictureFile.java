@@ -19,7 +19,16 @@ public final class PictureFile {
   /** Larger ones do not fit a usual machine's memory beside the application. */
   static final long MOST_PIXELS = 150_000_000;
 
+  /** While it is decoded, and once more while it is brought into bytes. */
+  private static final long BYTES_A_PIXEL = 4;
+
   private PictureFile() {}
+
+  /** Bytes that can still be had. */
+  private static long free() {
+    Runtime here = Runtime.getRuntime();
+    return here.maxMemory() - (here.totalMemory() - here.freeMemory());
+  }
 
   /** The same, where nobody asks how far it is. */
   public static Picture read(String field, String path) {
@@ -50,6 +59,9 @@ public final class PictureFile {
           if ((long) reader.getWidth(0) * reader.getHeight(0) > MOST_PIXELS) {
             throw refused(field, "measure.picture.too-large", path);
           }
+          if ((long) reader.getWidth(0) * reader.getHeight(0) * BYTES_A_PIXEL > free()) {
+            throw refused(field, "measure.picture.memory", path);
+          }
           ReadProgress heard = new ReadProgress(reached);
           reader.addIIOReadProgressListener(heard);
           BufferedImage image = reader.read(0);
@@ -61,6 +73,9 @@ public final class PictureFile {
       }
     } catch (IOException | IllegalArgumentException e) {
       throw refused(field, "measure.picture.no-picture", path);
+    } catch (OutOfMemoryError e) {
+      // What was held for it is free again here.
+      throw refused(field, "measure.picture.memory", path);
     }
   }
 

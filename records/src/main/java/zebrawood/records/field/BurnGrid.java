@@ -2,14 +2,13 @@ package zebrawood.records.field;
 
 import java.io.IOException;
 import java.nio.file.FileAlreadyExistsException;
-import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
+import zebrawood.records.file.WholeFile;
 import zebrawood.records.picture.SvgWriter;
 import zebrawood.words.Message;
 
@@ -142,7 +141,7 @@ public record BurnGrid(int columns, int rows, double pitchMm, double crossMm) {
       throw FieldTable.refused("field.file.ending", plain);
     }
     try {
-      Files.writeString(Path.of(plain), text, StandardOpenOption.CREATE_NEW);
+      WholeFile.write(Path.of(plain), out -> out.write(text));
     } catch (FileAlreadyExistsException e) {
       throw FieldTable.refused("field.file.there", plain);
     } catch (IOException | InvalidPathException e) {

@@ -1,13 +1,12 @@
 package zebrawood.records.field;
 
-import java.io.BufferedWriter;
 import java.io.IOException;
 import java.io.Writer;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.util.List;
 import java.util.Optional;
 import org.apache.commons.csv.CSVFormat;
@@ -16,6 +15,7 @@ import zebrawood.field.CommandTable;
 import zebrawood.field.FieldFinding.Row;
 import zebrawood.field.FieldReadings;
 import zebrawood.measure.UnusableReading;
+import zebrawood.records.file.WholeFile;
 import zebrawood.records.json.RecordJson;
 import zebrawood.words.Message;
 
@@ -25,7 +25,7 @@ import zebrawood.words.Message;
  */
 public record FieldTable(String format, double fieldMm, int size, List<Row> rows) {
   private static final String FORMAT = "field table 1";
-  private static final long MOST_BYTES = 60_000_000;
+  private static final int MOST_BYTES = 60_000_000;
 
   /** Of the field. */
   private static final double OFF_GRID = 1e-6;
@@ -68,13 +68,11 @@ public record FieldTable(String format, double fieldMm, int size, List<Row> rows
     FieldTable table;
     try {
       Path file = Path.of(path);
-      if (!Files.isRegularFile(file)) {
-        throw loaded(path, Message.of("field.loaded.none"));
-      }
-      if (Files.size(file) > MOST_BYTES) {
-        throw loaded(path, Message.of("field.loaded.long"));
-      }
-      table = RecordJson.read(Files.readString(file), FieldTable.class);
+      table = RecordJson.read(WholeFile.readText(file, MOST_BYTES), FieldTable.class);
+    } catch (NoSuchFileException e) {
+      throw loaded(path, Message.of("field.loaded.none"));
+    } catch (WholeFile.TooLarge e) {
+      throw loaded(path, Message.of("field.loaded.long"));
     } catch (IOException | InvalidPathException e) {
       throw loaded(path, Message.of("field.loaded.unread"));
     }
@@ -114,10 +112,14 @@ public record FieldTable(String format, double fieldMm, int size, List<Row> rows
       if (Files.exists(csv) || Files.exists(json)) {
         throw new FileAlreadyExistsException(plain);
       }
-      try (BufferedWriter out = Files.newBufferedWriter(csv, StandardOpenOption.CREATE_NEW)) {
-        csv(out);
+      WholeFile.write(csv, this::csv);
+      try {
+        WholeFile.write(json, out -> out.write(RecordJson.write(this) + "\n"));
+      } catch (IOException e) {
+        // One without the other would be half of it.
+        Files.deleteIfExists(csv);
+        throw e;
       }
-      Files.writeString(json, RecordJson.write(this) + "\n", StandardOpenOption.CREATE_NEW);
     } catch (FileAlreadyExistsException e) {
       throw refused("field.file.there", plain);
     } catch (IOException | InvalidPathException e) {

@@ -8,6 +8,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import zebrawood.field.FieldReadings.Point;
 import zebrawood.measure.UnusableReading;
+import zebrawood.records.file.CsvText;
 import zebrawood.words.Message;
 
 /**
@@ -27,7 +28,8 @@ public final class GridText {
     if (text.length() > LONGEST) {
       throw refused(Message.of("field.grid.long"));
     }
-    String separator = separator(text);
+    CsvText start = CsvText.of(text);
+    String separator = start.named() ? "" + start.separator() : separator(start.rows());
     CSVFormat format =
         CSVFormat.DEFAULT
             .builder()
@@ -35,7 +37,7 @@ public final class GridText {
             .setIgnoreSurroundingSpaces(true)
             .setIgnoreEmptyLines(true)
             .get();
-    String plain = separator.equals(" ") ? text.strip().replaceAll("[ ]+", " ") : text.strip();
+    String plain = separator.equals(" ") ? start.rows().strip().replaceAll("[ ]+", " ") : start.rows().strip();
     List<Point> points = new ArrayList<>();
     try (var parser = format.parse(new StringReader(plain))) {
       for (CSVRecord row : parser) {

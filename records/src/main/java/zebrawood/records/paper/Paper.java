@@ -2,15 +2,14 @@ package zebrawood.records.paper;
 
 import com.openhtmltopdf.bidi.support.ICUBidiReorderer;
 import com.openhtmltopdf.bidi.support.ICUBidiSplitter;
-import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FSFontUseCase;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import com.openhtmltopdf.util.XRLog;
 import com.samskivert.mustache.Escapers;
 import com.samskivert.mustache.Mustache;
-import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -20,7 +19,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -28,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import org.apache.fontbox.util.autodetect.FontFileFinder;
+import zebrawood.records.file.WholeFile;
 import zebrawood.words.Phrasebook;
 
 /** Writes a well-formed HTML page as it is and as a PDF, in the bundled typeface. */
@@ -80,17 +79,8 @@ public final class Paper {
     String name = free(folder, wanted);
     Path htmlFile = folder.resolve(name + ".html");
     Path pdfFile = folder.resolve(name + ".pdf");
-    Path part = folder.resolve(name + ".part");
-    try {
-      Files.writeString(part, Letters.forScreen(html));
-      Files.move(part, htmlFile, StandardCopyOption.REPLACE_EXISTING);
-      try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(part))) {
-        pdf(html, out);
-      }
-      Files.move(part, pdfFile, StandardCopyOption.REPLACE_EXISTING);
-    } finally {
-      Files.deleteIfExists(part);
-    }
+    WholeFile.write(htmlFile, out -> out.write(Letters.forScreen(html)));
+    WholeFile.writeBytes(pdfFile, out -> pdf(html, out));
     return new Written(htmlFile, pdfFile);
   }
 

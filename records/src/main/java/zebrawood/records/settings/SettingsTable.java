@@ -1,14 +1,13 @@
 package zebrawood.records.settings;
 
-import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.StringReader;
 import java.io.Writer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.file.FileAlreadyExistsException;
-import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -19,9 +18,12 @@ import java.util.stream.IntStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
+import org.apache.commons.csv.QuoteMode;
 import zebrawood.measure.UnusableReading;
 import zebrawood.power.RescaleFinding;
 import zebrawood.power.RescaleReadings.JobSetting;
+import zebrawood.records.file.CsvText;
+import zebrawood.records.file.WholeFile;
 import zebrawood.words.Message;
 
 /**
@@ -32,7 +34,7 @@ import zebrawood.words.Message;
  */
 public final class SettingsTable {
   /** Larger files are no list of settings. */
-  static final long MOST_BYTES = 50_000_000;
+  static final int MOST_BYTES = 50_000_000;
 
   static final int MOST_ROWS = 200_000;
 
@@ -42,7 +44,7 @@ public final class SettingsTable {
   private static final double SECONDS_A_MINUTE = 60;
   private static final int TOLD_EVERY = 5000;
 
-  private final char separator;
+  private final CsvText text;
   private final List<String> header;
   private final List<String[]> rows;
   private final List<JobSetting> settings;
@@ -51,8 +53,8 @@ public final class SettingsTable {
   private final boolean perMinute;
 
   private SettingsTable(
-      char separator, List<String> header, List<String[]> rows, DoubleConsumer reached) {
-    this.separator = separator;
+      CsvText text, List<String> header, List<String[]> rows, DoubleConsumer reached) {
+    this.text = text;
     this.header = header;
     this.rows = rows;
     int nameAt = column("name").orElseThrow(() -> noColumn("name"));
@@ -86,23 +88,19 @@ public final class SettingsTable {
    */
   public static SettingsTable read(String path, DoubleConsumer reached) {
     try {
-      Path file = Path.of(path);
-      if (!Files.isRegularFile(file)) {
-        throw refused("power.settings.no-file", path);
-      }
-      if (Files.size(file) > MOST_BYTES) {
-        throw refused("power.settings.large", path);
-      }
-      char separator = separator(file);
+      CsvText text = CsvText.of(WholeFile.readText(Path.of(path), MOST_BYTES));
       List<String> header = List.of();
       List<String[]> rows = new ArrayList<>();
       CSVFormat format =
-          CSVFormat.RFC4180.builder().setDelimiter(separator).setIgnoreEmptyLines(true).get();
-      try (var in = Files.newBufferedReader(file);
-          var parser = format.parse(in)) {
+          CSVFormat.RFC4180
+              .builder()
+              .setDelimiter(text.separator())
+              .setIgnoreEmptyLines(true)
+              .get();
+      try (var parser = format.parse(new StringReader(text.rows()))) {
         for (CSVRecord row : parser) {
           if (header.isEmpty()) {
-            header = row.stream().map(SettingsTable::plain).toList();
+            header = row.stream().map(String::strip).toList();
           } else if (rows.size() == MOST_ROWS) {
             throw refused("power.settings.large", path);
           } else {
@@ -113,19 +111,19 @@ public final class SettingsTable {
       if (rows.isEmpty()) {
         throw refused("power.settings.empty", path);
       }
-      return new SettingsTable(separator, header, rows, reached);
+      return new SettingsTable(text, header, rows, reached);
     } catch (CancellationException e) {
       throw e;
     } catch (CharacterCodingException e) {
       throw refused("power.settings.letters", path);
+    } catch (NoSuchFileException e) {
+      throw refused("power.settings.no-file", path);
+    } catch (WholeFile.TooLarge e) {
+      throw refused("power.settings.large", path);
     } catch (IOException | InvalidPathException | IllegalStateException e) {
       throw refused("power.settings.no-list", path);
     } catch (java.io.UncheckedIOException e) {
-      throw refused(
-          e.getCause() instanceof CharacterCodingException
-              ? "power.settings.letters"
-              : "power.settings.no-list",
-          path);
+      throw refused("power.settings.no-list", path);
     }
   }
 
@@ -143,23 +141,10 @@ public final class SettingsTable {
         Message.of("power.settings.accepted", MOST_ROWS));
   }
 
-  /** A mark of the file's coding is no letter of its first name. */
-  private static String plain(String name) {
-    return name.replace("\uFEFF", "").strip();
-  }
-
-  private static char separator(Path file) throws IOException {
-    try (BufferedReader in = Files.newBufferedReader(file)) {
-      String first = in.readLine();
-      String line = first == null ? "" : first;
-      return line.indexOf('\t') >= 0 ? '\t' : line.indexOf(';') >= 0 ? ';' : ',';
-    }
-  }
-
   private static String[] cells(CSVRecord row, int count) {
     String[] cells = new String[Math.max(count, row.size())];
     for (int i = 0; i < cells.length; i++) {
-      cells[i] = i < row.size() ? row.get(i) : "";
+      cells[i] = i < row.size() ? CsvText.meant(row.get(i)) : "";
     }
     return cells;
   }
@@ -172,7 +157,7 @@ public final class SettingsTable {
 
   private double number(int row, int column) {
     String cell = rows.get(row)[column].strip();
-    String plain = separator == ',' ? cell : cell.replace(',', '.');
+    String plain = text.separator() == ',' ? cell : cell.replace(',', '.');
     try {
       return Double.parseDouble(plain);
     } catch (NumberFormatException e) {
@@ -199,30 +184,44 @@ public final class SettingsTable {
    * @throws UnusableReading when it cannot be written there
    */
   public void write(String path, List<RescaleFinding.Setting> now) {
-    CSVFormat format = CSVFormat.RFC4180.builder().setDelimiter(separator).get();
-    try (Writer out = Files.newBufferedWriter(Path.of(path), StandardOpenOption.CREATE_NEW);
-        CSVPrinter printer = new CSVPrinter(out, format)) {
-      List<String> named = new ArrayList<>(header);
-      named.add(REACHABLE);
-      printer.printRecord(named);
-      for (int i = 0; i < rows.size(); i++) {
-        String[] row = rows.get(i).clone();
-        RescaleFinding.Setting setting = now.get(i);
-        row[percentAt] = written(setting.percent(), 2);
-        double speed = perMinute ? setting.speedMmS() * SECONDS_A_MINUTE : setting.speedMmS();
-        row[speedAt] =
-            setting.speedMmS() == settings.get(i).speedMmS() ? row[speedAt] : written(speed, 3);
-        for (String cell : row) {
-          printer.print(cell);
-        }
-        printer.print(setting.reachable());
-        printer.println();
-      }
+    try {
+      WholeFile.write(Path.of(path), out -> write(out, now));
     } catch (FileAlreadyExistsException e) {
       throw notWritten("power.settings.there", path);
     } catch (IOException | InvalidPathException e) {
       throw notWritten("power.settings.not-written", path);
     }
+  }
+
+  /** As the list came: its separator, its quotes. */
+  private void write(Writer out, List<RescaleFinding.Setting> now) throws IOException {
+    CSVFormat format =
+        CSVFormat.RFC4180
+            .builder()
+            .setDelimiter(text.separator())
+            .setQuoteMode(text.quoted() ? QuoteMode.ALL : QuoteMode.MINIMAL)
+            .get();
+    if (text.named()) {
+      out.write("sep=" + text.separator() + format.getRecordSeparator());
+    }
+    CSVPrinter printer = new CSVPrinter(out, format);
+    List<String> named = new ArrayList<>(header);
+    named.add(REACHABLE);
+    printer.printRecord(named);
+    for (int i = 0; i < rows.size(); i++) {
+      String[] row = rows.get(i).clone();
+      RescaleFinding.Setting setting = now.get(i);
+      row[percentAt] = written(setting.percent(), 2);
+      double speed = perMinute ? setting.speedMmS() * SECONDS_A_MINUTE : setting.speedMmS();
+      row[speedAt] =
+          setting.speedMmS() == settings.get(i).speedMmS() ? row[speedAt] : written(speed, 3);
+      for (String cell : row) {
+        printer.print(CsvText.safe(cell));
+      }
+      printer.print(setting.reachable());
+      printer.println();
+    }
+    printer.flush();
   }
 
   private static UnusableReading notWritten(String why, String path) {
@@ -239,6 +238,6 @@ public final class SettingsTable {
         rounded == Math.rint(rounded)
             ? String.valueOf((long) rounded)
             : String.valueOf(rounded).toLowerCase(Locale.ROOT);
-    return separator == ',' ? plain : plain.replace('.', ',');
+    return text.separator() == ',' ? plain : plain.replace('.', ',');
   }
 }

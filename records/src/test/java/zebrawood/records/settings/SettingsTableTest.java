@@ -59,6 +59,29 @@ class SettingsTableTest {
   }
 
   @Test
+  void aListOfASpreadsheetGoesThroughAsItCame() throws IOException {
+    String from =
+        file(
+            "list.csv",
+            "\uFEFFsep=;\r\n\"Name\";\"percent\";\"speedMmS\";\"note\"\r\n"
+                + "\"edge\";\"55,5\";\"20\";\"=1+1\"\r\n\"mark\";\"5\";\"20\";\"007\"\r\n");
+    SettingsTable table = SettingsTable.read(from);
+    assertThat(table.settings()).extracting("name").containsExactly("edge", "mark");
+    Path to = folder.resolve("new.csv");
+    table.write(
+        to.toString(),
+        List.of(new Setting("edge", 61.25, 20, true), new Setting("mark", 6, 20, true)));
+    assertThat(to)
+        .hasContent(
+            "sep=;\r\n\"Name\";\"percent\";\"speedMmS\";\"note\";\"reachable\"\r\n"
+                + "\"edge\";\"61,25\";\"20\";\"'=1+1\";\"true\"\r\n"
+                + "\"mark\";\"6\";\"20\";\"007\";\"true\"\r\n");
+    assertThat(SettingsTable.read(to.toString()).settings())
+        .extracting("name")
+        .containsExactly("edge", "mark");
+  }
+
+  @Test
   void whatIsNoListIsRefusedInASentence() throws IOException {
     byte[] other = "name,percent,speedMmS\ncut\u00e9,1,1\n".getBytes(StandardCharsets.ISO_8859_1);
     String[][] bad = {
