@@ -8,6 +8,9 @@ import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Phase;
 import zebrawood.ledger.Station;
 import zebrawood.ledger.SubjectKind;
+import zebrawood.machine.Build;
+import zebrawood.machine.Machine;
+import zebrawood.words.Message;
 
 /** The focus station as the ledger knows it: it stands for each lens. */
 public final class FocusStation {
@@ -29,4 +32,10 @@ public final class FocusStation {
           180,
           15,
           Optional.of(SubjectKind.LENS));
+
+  /** What can hurt there, of what this machine has. */
+  public static Message caution(Machine machine) {
+    return Message.of(
+        machine.build() == Build.GALVO ? "focus.caution.field-lens" : "focus.caution");
+  }
 }

@@ -8,6 +8,8 @@ import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Phase;
 import zebrawood.ledger.Station;
 import zebrawood.ledger.SubjectKind;
+import zebrawood.machine.Machine;
+import zebrawood.words.Message;
 
 /** The lens station as the ledger knows it: how each lens was fitted, and what it does. */
 public final class LensStation {
@@ -26,4 +28,12 @@ public final class LensStation {
           365,
           10,
           Optional.of(SubjectKind.LENS));
+
+  /** What can hurt there, of what this machine has. */
+  public static Message caution(Machine machine) {
+    return Message.of(
+        LensReadings.aberrationKnown(machine.source().wavelengthNm())
+            ? "lens.caution"
+            : "lens.caution.glass");
+  }
 }

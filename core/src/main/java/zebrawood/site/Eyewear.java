@@ -3,6 +3,7 @@ package zebrawood.site;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
 import zebrawood.measure.PartFinding;
 import zebrawood.quantity.Amount;
@@ -73,6 +74,21 @@ public final class Eyewear {
           .between(
               "exposureS", exposureS, PermissibleExposure.SHORTEST_S, PermissibleExposure.LONGEST_S)
           .orThrow();
+    }
+
+    /**
+     * The most that one filter on the shelf has at the wavelength, 0 where none holds it; empty
+     * while no filter was told.
+     */
+    OptionalDouble densityThere() {
+      return filters.isEmpty()
+          ? OptionalDouble.empty()
+          : OptionalDouble.of(
+              filters.stream()
+                  .filter(f -> f.fromNm <= wavelengthNm && wavelengthNm <= f.toNm)
+                  .mapToDouble(Filter::opticalDensity)
+                  .max()
+                  .orElse(0));
     }
   }
 

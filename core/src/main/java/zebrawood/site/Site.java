@@ -3,6 +3,7 @@ package zebrawood.site;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import zebrawood.ledger.Figure;
 import zebrawood.machine.Fitting;
@@ -107,6 +108,12 @@ public final class Site {
         .ifPresent(e ->
             figures.add(
                 Figure.of("density", e.requiredOpticalDensity(), Quantity.OPTICAL_DENSITY)));
+    r.eyewear()
+        .map(Eyewear.Readings::densityThere)
+        .filter(OptionalDouble::isPresent)
+        .ifPresent(there ->
+            figures.add(
+                Figure.of("densityThere", there.getAsDouble(), Quantity.OPTICAL_DENSITY)));
     r.arrival()
         .room()
         .ifPresent(room -> {

@@ -6,6 +6,9 @@ import zebrawood.ledger.Doubt;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Phase;
 import zebrawood.ledger.Station;
+import zebrawood.machine.Fitting;
+import zebrawood.machine.Machine;
+import zebrawood.words.Message;
 
 /** The start-up station as the ledger knows it. */
 public final class StartStation {
@@ -30,4 +33,13 @@ public final class StartStation {
               EventKind.SUPPLY_TOUCHED, Doubt.READ_AGAIN),
           HOLDS_DAYS,
           5);
+
+  /** What can hurt there, of what this machine has. */
+  public static Message caution(Machine machine) {
+    if (!machine.has(Fitting.EMERGENCY_STOP)) {
+      return Message.of("start.caution.no-stop");
+    }
+    return Message.of(
+        machine.cooledByWater() ? "start.caution" : "start.caution.no-pump");
+  }
 }

@@ -14,8 +14,8 @@ import java.util.stream.Stream;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Group;
-import zebrawood.desktop.form.PairRow;
 import zebrawood.desktop.form.PairRow.Column;
+import zebrawood.desktop.form.PairRow;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.job.Jobs;
@@ -28,9 +28,10 @@ import zebrawood.desktop.station.Section;
 import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
-import zebrawood.desktop.station.Ways;
 import zebrawood.desktop.station.Ways.Ask;
 import zebrawood.desktop.station.Ways.Way;
+import zebrawood.desktop.station.Ways;
+import zebrawood.desktop.text.Text;
 import zebrawood.devices.picture.PictureFile;
 import zebrawood.focus.Focus;
 import zebrawood.focus.FocusFinding;
@@ -50,6 +51,7 @@ import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.quantity.Quantity;
+import zebrawood.records.kept.StationPaper;
 import zebrawood.records.picture.Canvas;
 import zebrawood.station.Help;
 import zebrawood.words.Message;
@@ -59,6 +61,7 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
   public static final StationDefinition DEFINITION =
       StationDefinition.of(
               FocusStation.STATION, (ledger, units) -> new FocusModel(ledger.machine(), units))
+          .cautioning(FocusStation::caution)
           .with(
               Solver.of("focus-ramp", RampReadings.class, Ramp::solve),
               Solver.of(
@@ -325,6 +328,18 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
         table.then(),
         table.defocusMm(),
         head.flatMap(Section::read));
+  }
+
+  @Override
+  public Message caution() {
+    return FocusStation.caution(machine);
+  }
+
+  /** What the gaps are measured from: a gap without it says nothing. */
+  @Override
+  public List<StationPaper.Setting> settingsLeft() {
+    return List.of(
+        new StationPaper.Setting(Text.of("focus.field.reference"), Text.of(reference.get())));
   }
 
   @Override

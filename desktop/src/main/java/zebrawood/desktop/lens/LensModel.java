@@ -23,8 +23,8 @@ import zebrawood.lens.LensOptics;
 import zebrawood.lens.LensReadings;
 import zebrawood.lens.LensShape;
 import zebrawood.lens.LensStation;
-import zebrawood.lens.LensVisit;
 import zebrawood.lens.LensVisit.Item;
+import zebrawood.lens.LensVisit;
 import zebrawood.lens.LensVisitFinding;
 import zebrawood.lens.LensVisitReadings;
 import zebrawood.lens.RackLens;
@@ -39,6 +39,7 @@ import zebrawood.words.Message;
 public final class LensModel extends StationModel<LensVisitReadings, LensVisitFinding> {
   public static final StationDefinition DEFINITION =
       StationDefinition.of(LensStation.STATION, LensModel::new)
+          .cautioning(LensStation::caution)
           .with(Solver.of("lens", LensReadings.class, LensOptics::solve));
 
   private static final Quantity MM = Quantity.LENGTH;
@@ -88,6 +89,11 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
       case FIBRE, MOPA_FIBRE -> 1.5;
       case DIODE -> 8;
     };
+  }
+
+  @Override
+  public Message caution() {
+    return LensStation.caution(machine);
   }
 
   @Override

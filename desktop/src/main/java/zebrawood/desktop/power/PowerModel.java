@@ -13,8 +13,8 @@ import java.util.stream.Stream;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Group;
-import zebrawood.desktop.form.PairRow;
 import zebrawood.desktop.form.PairRow.Column;
+import zebrawood.desktop.form.PairRow;
 import zebrawood.desktop.form.Proofs;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
@@ -28,8 +28,8 @@ import zebrawood.desktop.station.SheetHost;
 import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
-import zebrawood.desktop.station.Ways;
 import zebrawood.desktop.station.Ways.Ask;
+import zebrawood.desktop.station.Ways;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.machine.Machine;
@@ -40,8 +40,8 @@ import zebrawood.power.Power;
 import zebrawood.power.PowerFinding;
 import zebrawood.power.PowerReadings;
 import zebrawood.power.PowerStation;
-import zebrawood.power.PowerTask;
 import zebrawood.power.PowerTask.Item;
+import zebrawood.power.PowerTask;
 import zebrawood.power.RescaleReadings;
 import zebrawood.power.Rescaling;
 import zebrawood.quantity.Amount;
@@ -250,7 +250,7 @@ public final class PowerModel extends StationModel<PowerReadings, PowerFinding> 
                         Text.of("power.page.why"),
                         "power-table",
                         false,
-                        (folder, name, remark) -> page.write(folder, name, Text.words()))));
+                        remark -> page.html(Text.words()))));
   }
 
   @Override

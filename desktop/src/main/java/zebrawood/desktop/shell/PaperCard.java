@@ -7,7 +7,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
-import javafx.beans.property.SimpleBooleanProperty;
+import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -15,9 +15,12 @@ import javafx.scene.layout.VBox;
 import zebrawood.desktop.job.Jobs;
 import zebrawood.desktop.station.SheetHost.Page;
 import zebrawood.desktop.text.Text;
+import zebrawood.desktop.workshop.Happening;
 import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.ledger.EventKind;
 import zebrawood.machine.Machine;
 import zebrawood.records.paper.Paper.Written;
+import zebrawood.records.paper.Paper;
 
 /** Writes a page of the open machine into a folder, off the interface's thread. */
 final class PaperCard {
@@ -28,14 +31,20 @@ final class PaperCard {
   private final WorkshopModel workshop;
   private final Page page;
   private final DesktopPrograms outside;
-  private static final int LONGEST_REMARK = 600;
+  private static final int LONGEST_REMARK = 400;
   private final TextField folder = new TextField();
   private final TextField remark = new TextField();
   private final Label outcome = Card.words("");
   private final Button open = Card.button("handover-open", Text.of("handover.open"), this::open);
   private final Button write =
       Card.primary("handover-write", Text.of("handover.write"), this::write);
-  private final SimpleBooleanProperty working = new SimpleBooleanProperty();
+  private final Button close =
+      Card.button("handover-close", Text.of("handover.close"), this::close);
+  private final Jobs jobs;
+
+  /** Letters that cannot be printed, and that somebody saw and goes on with. */
+  private List<String> accepted = List.of();
+
   private Path written;
 
   private PaperCard(Cards cards, WorkshopModel workshop, Page page, DesktopPrograms outside) {
@@ -43,6 +52,7 @@ final class PaperCard {
     this.workshop = workshop;
     this.page = page;
     this.outside = outside;
+    jobs = new Jobs(workshop.ui(), "paper");
   }
 
   static void open(Cards cards, WorkshopModel workshop, Page page, DesktopPrograms outside) {
@@ -63,7 +73,12 @@ final class PaperCard {
     Label asked = new Label(Text.of("handover.remark"));
     asked.setLabelFor(remark);
     Label problem = Card.problem(remark, LONGEST_REMARK);
-    write.disableProperty().bind(working.or(problem.visibleProperty()));
+    write.disableProperty().bind(jobs.busyProperty().or(problem.visibleProperty()));
+    jobs.busyProperty()
+        .subscribe(busy ->
+            close.setText(Text.of(busy ? "button.cancel" : "handover.close")));
+    remark.textProperty().subscribe(t -> write.setText(Text.of("handover.write")));
+    Thread.ofPlatform().daemon().name("paper-ready").start(Paper::prepare);
     VBox remarked = new VBox(2, asked, remark, problem);
     remarked.setVisible(page.remark());
     remarked.setManaged(page.remark());
@@ -74,10 +89,7 @@ final class PaperCard {
             new VBox(2, label, folder),
             remarked,
             outcome,
-            Card.buttons(
-                Card.button("handover-close", Text.of("handover.close"), cards::close),
-                open,
-                write));
+            Card.buttons(close, open, write));
     cards.open(card, write);
   }
 
@@ -96,11 +108,39 @@ final class PaperCard {
         fileName(workshop.opened().machine(), workshop.machinesProperty().get())
             + (page.kind().equals(HAND_OVER) ? "-" : "-" + page.kind() + "-")
             + day;
-    working.set(true);
     outcome.setText(Text.of("handover.writing"));
-    new Jobs(workshop.ui())
-        .run(p -> page.writer().write(target, name, said), this::done, this::failed);
+    List<String> seen = accepted;
+    jobs.run(
+        progress -> {
+          String html = page.maker().html(said);
+          List<String> missing = Paper.unprintable(html);
+          return seen.containsAll(missing)
+              ? new Made(Optional.of(Paper.write(html, target, name, progress::cancelled)), missing)
+              : new Made(Optional.empty(), missing);
+        },
+        made -> done(made, said),
+        this::failed);
   }
+
+  /**
+   * What came of it.
+   *
+   * @param written nothing where letters cannot be printed that nobody was asked about
+   */
+  private record Made(Optional<Written> written, List<String> missing) {}
+
+  /** Ends what is being written, else the card. */
+  private void close() {
+    if (jobs.busyProperty().get()) {
+      jobs.cancel();
+      outcome.setText(Text.of("handover.cancelled"));
+      write.requestFocus();
+    } else {
+      cards.close();
+    }
+  }
+
+  private static final int MOST_NAMED = 30;
 
   private static final int MARK_LETTERS = 6;
 
@@ -123,18 +163,31 @@ final class PaperCard {
     return plain.isEmpty() ? "machine" : plain;
   }
 
-  private void done(Written files) {
+  private void done(Made made, String said) {
+    if (made.written.isEmpty()) {
+      accepted = made.missing;
+      outcome.setText(
+          Text.of(
+              "handover.unprintable",
+              String.join(" ", made.missing.stream().limit(MOST_NAMED).toList())));
+      write.setText(Text.of("handover.write-all-the-same"));
+      write.requestFocus();
+      return;
+    }
+    Written files = made.written.get();
     written = files.pdf();
-    working.set(false);
     outcome.setText(
         Text.of("handover.done", files.pdf().toString(), files.html().getFileName().toString()));
     open.setVisible(true);
     open.setManaged(true);
     open.requestFocus();
+    if (!said.isEmpty()) {
+      workshop.happened(
+          Happening.now(EventKind.NOTE, Text.of("handover.remarked", said)), () -> {}, () -> {});
+    }
   }
 
   private void failed(Throwable because) {
-    working.set(false);
     String reason =
         because instanceof IOException
             ? because.getClass().getSimpleName() + ", " + because.getMessage()

@@ -71,7 +71,7 @@ final class PaperDesk {
             Text.of("handover.why"),
             PaperCard.HAND_OVER,
             true,
-            (folder, name, remark) -> HandOver.write(sheet.apply(remark), words, folder, name)));
+            remark -> HandOver.html(sheet.apply(remark), words)));
   }
 
   void machineCard() {
@@ -83,7 +83,6 @@ final class PaperDesk {
             Text.of("machine-card.why"),
             "machine-card",
             false,
-            (folder, name, remark) ->
-                HandOver.writeCard(sheet.apply(remark), words, folder, name)));
+            remark -> HandOver.card(sheet.apply(remark), words)));
   }
 }

@@ -39,9 +39,9 @@ import zebrawood.start.GoCard;
 import zebrawood.start.GoLine;
 import zebrawood.start.Start;
 import zebrawood.start.StartFinding;
-import zebrawood.start.StartReadings;
 import zebrawood.start.StartReadings.Answer;
 import zebrawood.start.StartReadings.Asked;
+import zebrawood.start.StartReadings;
 import zebrawood.start.StartStation;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
@@ -51,12 +51,14 @@ import zebrawood.words.Phrasebook;
 public final class StartModel extends StationModel<StartReadings, StartFinding> {
   public static final StationDefinition DEFINITION =
       StationDefinition.of(StartStation.STATION, StartModel::new)
+          .cautioning(StartStation::caution)
           .commanding(StartModel::commands)
           .guarding(new DailyProof());
 
   private static final String PAGE_KIND = "go-card";
 
   private final boolean water;
+  private final Message caution;
   private final OptionalDouble warmestC;
   private final QuantityField coolant =
       form().quantity("reading.coolant", Quantity.TEMPERATURE, -40, 100);
@@ -68,6 +70,7 @@ public final class StartModel extends StationModel<StartReadings, StartFinding> 
   public StartModel(Ledger ledger, DisplayUnits units) {
     super(new StationForm("start", units), Start.VISIT);
     water = ledger.machine().cooledByWater();
+    caution = StartStation.caution(ledger.machine());
     warmestC =
         ledger.entries().reversed().stream()
             .filter(e -> e.stationId().equals(StartStation.COOLING))
@@ -150,6 +153,11 @@ public final class StartModel extends StationModel<StartReadings, StartFinding> 
     return parts;
   }
 
+  @Override
+  public Message caution() {
+    return caution;
+  }
+
   private static List<Command> commands(SheetHost host) {
     return List.of(
         Command.of(Message.of("start.command.card"), "Ctrl+G", () -> open(host)),
@@ -167,14 +175,15 @@ public final class StartModel extends StationModel<StartReadings, StartFinding> 
     Phrasebook words = Text.words();
     ZoneId zone = workshop.clock().getZone();
     String day = DayWords.dayAndYear(workshop.clock().instant(), zone);
+    var standings = workshop.opened().standings();
     host.write(
         new SheetHost.Page(
             Text.of("start.page.title", ledger.machine().name()),
             Text.of("start.page.why"),
             PAGE_KIND,
             false,
-            (folder, name, remark) ->
-                GoCardPage.of(ledger.machine(), card, day, words).write(folder, name, words)));
+            remark ->
+                GoCardPage.of(ledger.machine(), card, standings, day, zone, words).html(words)));
   }
 
   @Override

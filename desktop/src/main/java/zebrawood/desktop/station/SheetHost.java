@@ -63,19 +63,17 @@ public interface SheetHost {
    *
    * @param kind begins the files' name and the folder's
    * @param remark whether the technician may add a remark
-   * @param writer holds all it needs; it runs off the interface's thread
+   * @param maker holds all it needs; it runs off the interface's thread
    */
-  record Page(String title, String why, String kind, boolean remark, Writer writer) {}
+  record Page(String title, String why, String kind, boolean remark, Maker maker) {}
 
-  /** Makes a page's files. */
+  /** Makes a page, as well-formed HTML. */
   @FunctionalInterface
-  interface Writer {
+  interface Maker {
     /**
-     * @param name the files' name without ending
      * @param remark what the technician adds; possibly empty
      */
-    zebrawood.records.paper.Paper.Written write(
-        java.nio.file.Path folder, String name, String remark) throws java.io.IOException;
+    String html(String remark) throws java.io.IOException;
   }
 
   /** Withdraws an entry; asks first where it is of another visit or of somebody else. */

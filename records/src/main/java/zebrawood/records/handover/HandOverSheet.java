@@ -1,18 +1,17 @@
 package zebrawood.records.handover;
 
 import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.SequencedMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import zebrawood.ledger.Aftermath;
 import zebrawood.ledger.Due;
 import zebrawood.ledger.Entry;
-import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.Figure;
 import zebrawood.ledger.FigureHistory;
@@ -24,6 +23,7 @@ import zebrawood.ledger.Station;
 import zebrawood.machine.Identity;
 import zebrawood.machine.Machine;
 import zebrawood.records.kept.StationPaper;
+import zebrawood.records.picture.StandingSvg;
 import zebrawood.records.picture.SvgCanvas;
 import zebrawood.records.picture.TrendPicture;
 import zebrawood.words.Dates;
@@ -38,9 +38,7 @@ public record HandOverSheet(
     String by,
     String caution,
     List<StationPart> stations,
-    List<Undone> undone,
     List<Proof> proofs,
-    List<DueOn> due,
     List<Happening> events,
     String remark) {
   /** A line of what the machine is. */
@@ -51,7 +49,10 @@ public record HandOverSheet(
    *
    * @param mark the standing's sign as SVG, told apart by shape
    * @param newest when the newest figures were read, where neither found nor left are the newest
+   * @param settings what a device was left with, and {@code settingsOf} of which day they are
    * @param picture SVG of the last readings, or empty
+   * @param note one or two settings, to stand beside the title: what a gap is measured from
+   * @param settingsSince what was read since and differs
    * @param anew that it was not kept with them, or empty
    * @param trend SVG of the telling figure, or empty
    * @param telling the telling figure as it was read last, or empty
@@ -66,6 +67,9 @@ public record HandOverSheet(
       String newest,
       List<String> checks,
       List<StationPaper.Setting> settings,
+      String settingsOf,
+      String settingsSince,
+      String note,
       String picture,
       String anew,
       String trend,
@@ -79,14 +83,8 @@ public record HandOverSheet(
   public record FigureRow(
       String label, String found, String left, String last, String limit, String unit) {}
 
-  /** A station that does not hold, and why. */
-  public record Undone(String mark, String station, String why) {}
-
-  /** Something proven by hand and eye on the day of the sheet. */
+  /** Something proven by hand and eye, when it was last asked. */
   public record Proof(String at, String station, String what, String so, String by) {}
-
-  /** Until when a station's figures hold. */
-  public record DueOn(String station, String on) {}
 
   /** An event, what it put in doubt, and whether that was proven again. */
   public record Happening(String at, String what, String doubted, String proved, String by) {}
@@ -106,14 +104,16 @@ public record HandOverSheet(
     String moment(Instant at) {
       return words.say(Dates.dayAndTime(at, zone));
     }
-
-    boolean isToday(Instant at) {
-      return LocalDate.ofInstant(at, zone).equals(LocalDate.ofInstant(now, zone));
-    }
   }
 
-  private static final double TREND_WIDTH = 560;
-  private static final double TREND_HEIGHT = 64;
+  private static final double TREND_WIDTH = 250;
+  private static final double TREND_HEIGHT = 44;
+
+  /** A picture stands beside its figures. */
+  private static final double PICTURE_WIDTH = 310;
+
+  private static final Pattern SIZE =
+      Pattern.compile("^<svg([^>]*?) width=\"([0-9.]+)\" height=\"([0-9.]+)\"");
 
   public static HandOverSheet of(Ledger ledger, List<Station> stations, Hand hand) {
     Machine machine = ledger.machine();
@@ -160,9 +160,7 @@ public record HandOverSheet(
         hand.by,
         words.say(machine.standingCaution()),
         parts,
-        undone(ledger, standings, hand),
         proofs(ledger, standings.keySet(), hand),
-        due.stream().map(d -> new DueOn(words.say(d.station().title()), hand.day(d.on()))).toList(),
         happenings,
         hand.remark);
   }
@@ -189,32 +187,32 @@ public record HandOverSheet(
         .orElse(words.say(station.title()));
   }
 
-  private static List<Undone> undone(Ledger ledger, Map<Station, Standing> standings, Hand hand) {
-    return standings.entrySet().stream()
-        .filter(e -> !e.getValue().holds())
-        .map(e ->
-            new Undone(
-                StandingSvg.of(e.getValue()),
-                title(ledger, e.getKey(), hand.words),
-                hand.words.say(StandingWords.of(e.getValue(), hand.zone))))
-        .toList();
+  /** How a station stands, with the day since when it is stale. */
+  private static String standing(Standing standing, Hand hand) {
+    String said = hand.words.say(StandingWords.of(standing, hand.zone));
+    return standing instanceof Standing.Stale(Entry proof, Standing.Cause cause)
+        ? hand.words.say("paper.since", said, hand.day(cause.since()))
+        : said;
   }
 
+  /** What each station proved when it was last asked. */
   private static List<Proof> proofs(Ledger ledger, Collection<Station> stations, Hand hand) {
     Phrasebook words = hand.words;
     List<Proof> proofs = new ArrayList<>();
     for (Station station : stations) {
-      for (Entry entry : ledger.entriesAt(station)) {
-        if (hand.isToday(entry.time())) {
-          for (StationPaper.Answered proven : hand.content.of(entry).paper().proven()) {
-            proofs.add(
-                new Proof(
-                    hand.moment(entry.time()),
-                    words.say(station.title()),
-                    Phrasebook.upperFirst(words.sayKept(proven.what())),
-                    words.say(proven.so() ? "paper.so" : "paper.not-so"),
-                    entry.by()));
-          }
+      for (Entry entry : ledger.entriesOfFitted(station).reversed()) {
+        List<StationPaper.Answered> proven = hand.content.of(entry).paper().proven();
+        for (StationPaper.Answered one : proven) {
+          proofs.add(
+              new Proof(
+                  hand.moment(entry.time()),
+                  words.say(station.title()),
+                  Phrasebook.upperFirst(words.sayKept(one.what())),
+                  words.say(one.so() ? "paper.so" : "paper.not-so"),
+                  entry.by()));
+        }
+        if (!proven.isEmpty()) {
+          break;
         }
       }
     }
@@ -262,22 +260,43 @@ public record HandOverSheet(
     PaperContent.Printed printed =
         measured.isEmpty() ? PaperContent.Printed.NOTHING : hand.content.of(measured.getLast());
     StationPaper paper = printed.paper();
+    Settings settings = Settings.of(measured, hand);
     Message caution = paper.caution().isEmpty() ? hand.content.caution(station) : paper.caution();
     return new StationPart(
         of.title,
         words.say(station.question()),
         StandingSvg.of(of.standing),
-        words.say(StandingWords.of(of.standing, hand.zone)),
+        standing(of.standing, hand),
         words.sayKept(caution),
         rows(station, visit, hand),
         visit.newest().map(e -> at(Optional.of(e), hand)).orElse(""),
         checks,
-        paper.settings(),
-        paper.drawing(),
+        settings.left(),
+        settings.of(),
+        settings.since(),
+        settings.note(hand),
+        beside(paper.drawing()),
         printed.workedOutAnew() && !paper.drawing().isEmpty() ? words.say("paper.anew") : "",
         history.isLine() ? trend(history) : "",
         history.newest().map(f -> FigureWords.label(station.id(), f, words)).orElse(""),
         telling(station, measured, due, hand));
+  }
+
+  /** A drawing in the size that has place beside the figures. */
+  private static String beside(String svg) {
+    Matcher size = SIZE.matcher(svg);
+    if (!size.find()) {
+      return svg;
+    }
+    double width = Double.parseDouble(size.group(2));
+    double height = Double.parseDouble(size.group(3));
+    return size.replaceFirst(
+        "<svg$1 width=\"%s\" height=\"%s\" viewBox=\"0 0 %s %s\""
+            .formatted(
+                PICTURE_WIDTH,
+                Math.round(height * PICTURE_WIDTH / width),
+                size.group(2),
+                size.group(3)));
   }
 
   private static Telling telling(Station station, List<Entry> measured, List<Due> due, Hand hand) {
@@ -310,38 +329,6 @@ public record HandOverSheet(
         : "–";
   }
 
-  /**
-   * The last visit to a station.
-   *
-   * @param newest the last entry, where it is neither of the others
-   */
-  private record Visit(Optional<Entry> found, Optional<Entry> left, Optional<Entry> newest) {
-    /** The last entry as left with what was found before it on that visit, and what came after. */
-    static Visit last(List<Entry> measured) {
-      Optional<Entry> left = last(measured, EntryKind.AS_LEFT);
-      List<Entry> before =
-          left.map(l -> measured.subList(0, measured.indexOf(l) + 1)).orElse(measured);
-      Optional<Entry> found =
-          last(before, EntryKind.AS_FOUND)
-              .filter(f -> left.isEmpty() || Ledger.ofVisit(f, left.get().time()));
-      Optional<Entry> newest =
-          measured.isEmpty()
-              ? Optional.empty()
-              : Optional.of(measured.getLast())
-                  .filter(e -> !left.equals(Optional.of(e)))
-                  .filter(e -> left.isPresent() || !found.equals(Optional.of(e)));
-      return new Visit(found, left, newest);
-    }
-
-    private static Optional<Entry> last(List<Entry> entries, EntryKind kind) {
-      return entries.reversed().stream().filter(e -> e.kind() == kind).findFirst();
-    }
-
-    Optional<Entry> pattern() {
-      return newest.or(() -> left).or(() -> found);
-    }
-  }
-
   private static String trend(FigureHistory history) {
     SvgCanvas on = new SvgCanvas(TREND_WIDTH, TREND_HEIGHT);
     TrendPicture.draw(on, history.figures(), 6);
@@ -357,25 +344,25 @@ public record HandOverSheet(
     rows.add(
         new FigureRow(
             words.say("paper.read-on"),
-            at(visit.found, hand),
-            at(visit.left, hand),
-            at(visit.newest, hand),
+            at(visit.found(), hand),
+            at(visit.left(), hand),
+            at(visit.newest(), hand),
             "",
             ""));
     for (Figure figure : visit.pattern().get().figures()) {
       rows.add(
           new FigureRow(
               FigureWords.label(station.id(), figure, words),
-              shown(visit.found, figure.id(), words),
-              shown(visit.left, figure.id(), words),
-              shown(visit.newest, figure.id(), words),
+              shown(visit.found(), figure.id(), words),
+              shown(visit.left(), figure.id(), words),
+              shown(visit.newest(), figure.id(), words),
               limit(figure, words),
               FigureWords.unit(figure, words)));
     }
     return rows;
   }
 
-  private static String at(Optional<Entry> entry, Hand hand) {
+  static String at(Optional<Entry> entry, Hand hand) {
     return entry
         .map(e ->
             e.enteredLater(hand.zone)

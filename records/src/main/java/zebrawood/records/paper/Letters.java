@@ -37,8 +37,9 @@ final class Letters {
    * A page as it can be printed.
    *
    * @param further typefaces that it needs beside the bundled ones
+   * @param missing letters that none of them has, each once
    */
-  record Printable(String html, List<Path> further) {}
+  record Printable(String html, List<Path> further, List<String> missing) {}
 
   /** The page without the note, as a browser shows it: that has its own typefaces. */
   static String forScreen(String html) {
@@ -62,7 +63,7 @@ final class Letters {
       }
     }
     if (missing.isEmpty()) {
-      return new Printable(forScreen(html), List.of());
+      return new Printable(forScreen(html), List.of(), List.of());
     }
     List<Path> further = new ArrayList<>();
     for (Path file :
@@ -80,8 +81,9 @@ final class Letters {
       }
     }
     return missing.isEmpty()
-        ? new Printable(forScreen(html), further)
-        : new Printable(boxed(html, missing), further);
+        ? new Printable(forScreen(html), further, List.of())
+        : new Printable(
+            boxed(html, missing), further, missing.stream().mapToObj(Character::toString).toList());
   }
 
   private static boolean isSeen(int letter) {

@@ -5,11 +5,14 @@ import com.openhtmltopdf.bidi.support.ICUBidiSplitter;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FSFontUseCase;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder;
+import com.openhtmltopdf.pdfboxout.PDFontSupplier;
+import com.openhtmltopdf.pdfboxout.PdfBoxRenderer;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import com.openhtmltopdf.util.XRLog;
 import com.samskivert.mustache.Escapers;
 import com.samskivert.mustache.Mustache;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -24,9 +27,20 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.apache.fontbox.ttf.TTFParser;
+import org.apache.fontbox.ttf.TrueTypeFont;
 import org.apache.fontbox.util.autodetect.FontFileFinder;
+import org.apache.pdfbox.io.RandomAccessReadBuffer;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.font.PDType0Font;
+import org.slf4j.LoggerFactory;
 import zebrawood.records.file.WholeFile;
+import zebrawood.records.picture.SvgCanvas;
 import zebrawood.words.Phrasebook;
 
 /** Writes a well-formed HTML page as it is and as a PDF, in the bundled typeface. */
@@ -75,13 +89,51 @@ public final class Paper {
    * @param wanted the files' name without ending; a number comes behind it where it is taken
    */
   public static Written write(String html, Path folder, String wanted) throws IOException {
+    return write(html, folder, wanted, () -> false);
+  }
+
+  /**
+   * The same, as long as somebody waits for it.
+   *
+   * @param cancelled asked before the first file is written
+   * @throws CancellationException where nobody waits any more; then nothing was written
+   */
+  public static Written write(
+      String html, Path folder, String wanted, BooleanSupplier cancelled) throws IOException {
+    ByteArrayOutputStream pdf = new ByteArrayOutputStream();
+    pdf(html, pdf);
+    if (cancelled.getAsBoolean()) {
+      throw new CancellationException();
+    }
     Files.createDirectories(folder);
     String name = free(folder, wanted);
     Path htmlFile = folder.resolve(name + ".html");
     Path pdfFile = folder.resolve(name + ".pdf");
     WholeFile.write(htmlFile, out -> out.write(Letters.forScreen(html)));
-    WholeFile.writeBytes(pdfFile, out -> pdf(html, out));
+    WholeFile.writeBytes(pdfFile, pdf::writeTo);
     return new Written(htmlFile, pdfFile);
+  }
+
+  /** Letters of a page that no typeface here has, each once; where one stands a box is printed. */
+  public static List<String> unprintable(String html) throws IOException {
+    return Letters.forPaper(html, bundled(), Paper::installed).missing();
+  }
+
+  /** Loads what the first page needs; meant for another thread while somebody still chooses. */
+  public static void prepare() {
+    try {
+      SvgCanvas picture = new SvgCanvas(20, 20);
+      picture.words("a", 10, 10, "plan-now");
+      pdf(
+          "<html><head><style>body { font: 9pt Inter, DejaVu; }</style></head><body><table><tr>"
+              + "<td>a</td></tr></table><b>b</b>"
+              + picture.svg()
+              + "</body></html>",
+          OutputStream.nullOutputStream());
+    } catch (IOException e) {
+      // Whoever writes a page is told why it cannot be.
+      LoggerFactory.getLogger(Paper.class).warn("paper was not made ready", e);
+    }
   }
 
   /**
@@ -118,37 +170,81 @@ public final class Paper {
     return new FontFileFinder().find().stream().map(Path::of).sorted().toList();
   }
 
+  private static List<Supplier<InputStream>> bundled() {
+    return List.of(() -> resource(TYPEFACE.getFirst()), () -> resource(SECOND.getFirst()));
+  }
+
+  /** A page that says so is made smaller until it is one. */
+  private static final String ONE_PAGE = "<html lang=\"en\" class=\"one-page\">";
+
+  private static final double[] SIZES = {1, 0.94, 0.88, 0.82, 0.76, 0.7, 0.64, 0.58, 0.52};
+  private static final Pattern STYLE = Pattern.compile("(?s)<style>.*?</style>");
+  private static final Pattern POINTS = Pattern.compile("(\\d+(?:\\.\\d+)?|\\.\\d+)pt");
+
   private static void pdf(String page, OutputStream out) throws IOException {
-    Letters.Printable printable =
-        Letters.forPaper(
-            page,
-            List.of(() -> resource(TYPEFACE.getFirst()), () -> resource(SECOND.getFirst())),
-            Paper::installed);
+    Letters.Printable printable = Letters.forPaper(page, bundled(), Paper::installed);
+    boolean onePage = printable.html().startsWith(ONE_PAGE);
+    for (double size : onePage ? SIZES : new double[] {1}) {
+      try (PDDocument document = new PDDocument();
+          PdfBoxRenderer renderer =
+              builder(document, printable, scaled(printable.html(), size), out)
+                  .buildPdfRenderer()) {
+        renderer.layout();
+        boolean fits = renderer.getRootBox().getLayer().getPages().size() <= 1;
+        if (!onePage || fits || size == SIZES[SIZES.length - 1]) {
+          renderer.createPDF();
+          return;
+        }
+      }
+    }
+  }
+
+  /** Without its ligatures, which take most of the time of a page and tell nothing. */
+  private static void use(
+      PdfRendererBuilder builder, PDDocument document, String file, String family, int weight)
+      throws IOException {
+    TrueTypeFont face = new TTFParser().parse(new RandomAccessReadBuffer(resource(file)));
+    face.setEnableGsub(false);
+    builder.useFont(
+        new PDFontSupplier(PDType0Font.load(document, face, true)),
+        family,
+        weight,
+        FontStyle.NORMAL,
+        true);
+    builder.useFont(
+        () -> resource(file), family, weight, FontStyle.NORMAL, true, EnumSet.of(FSFontUseCase.SVG));
+  }
+
+  /** Every length in points of a page's style, times the size. */
+  private static String scaled(String html, double size) {
+    return size == 1
+        ? html
+        : STYLE
+            .matcher(html)
+            .replaceFirst(style ->
+                Matcher.quoteReplacement(
+                    POINTS
+                        .matcher(style.group())
+                        .replaceAll(points ->
+                            Math.round(Double.parseDouble(points.group(1)) * size * 100) / 100.0
+                                + "pt")));
+  }
+
+  private static PdfRendererBuilder builder(
+      PDDocument document, Letters.Printable printable, String html, OutputStream out)
+      throws IOException {
     XRLog.setLoggingEnabled(false);
     if (System.getProperty("pdfbox.fontcache") == null) {
       System.setProperty("pdfbox.fontcache", System.getProperty("java.io.tmpdir"));
     }
     PdfRendererBuilder builder = new PdfRendererBuilder();
+    builder.usePDDocument(document);
     List<Integer> weights = List.of(400, 600, 700);
     for (int i = 0; i < weights.size(); i++) {
-      String file = TYPEFACE.get(i);
-      builder.useFont(
-          () -> resource(file),
-          "Inter",
-          weights.get(i),
-          FontStyle.NORMAL,
-          true,
-          EnumSet.of(FSFontUseCase.DOCUMENT, FSFontUseCase.SVG));
+      use(builder, document, TYPEFACE.get(i), "Inter", weights.get(i));
     }
     for (int i = 0; i < SECOND.size(); i++) {
-      String file = SECOND.get(i);
-      builder.useFont(
-          () -> resource(file),
-          SECOND_NAME,
-          weights.get(2 * i),
-          FontStyle.NORMAL,
-          true,
-          EnumSet.of(FSFontUseCase.DOCUMENT, FSFontUseCase.SVG));
+      use(builder, document, SECOND.get(i), SECOND_NAME, weights.get(2 * i));
     }
     for (int i = 0; i < printable.further().size(); i++) {
       builder.useFont(printable.further().get(i).toFile(), FURTHER + (i + 1));
@@ -157,9 +253,9 @@ public final class Paper {
     builder.useUnicodeBidiReorderer(new ICUBidiReorderer());
     builder.defaultTextDirection(BaseRendererBuilder.TextDirection.LTR);
     builder.useSVGDrawer(new BatikSVGDrawer());
-    builder.withHtmlContent(printable.html(), null);
+    builder.withHtmlContent(html, null);
     builder.toStream(out);
-    builder.run();
+    return builder;
   }
 
   private static InputStream resource(String path) {

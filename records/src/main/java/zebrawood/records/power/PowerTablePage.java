@@ -1,7 +1,6 @@
 package zebrawood.records.power;
 
 import java.io.IOException;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -10,7 +9,6 @@ import zebrawood.power.FittedCurve;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.paper.Paper;
-import zebrawood.records.paper.Paper.Written;
 import zebrawood.words.Phrasebook;
 
 /**
@@ -70,10 +68,5 @@ public record PowerTablePage(
   /** As one well-formed HTML page. */
   public String html(Phrasebook words) throws IOException {
     return Paper.fill("/zebrawood/records/power/power-table.html", Map.of("table", this), words);
-  }
-
-  /** Writes both files into the folder, which is made where there is none. */
-  public Written write(Path folder, String name, Phrasebook words) throws IOException {
-    return Paper.write(html(words), folder, name);
   }
 }

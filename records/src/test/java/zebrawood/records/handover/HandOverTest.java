@@ -35,6 +35,7 @@ import zebrawood.quantity.Quantity;
 import zebrawood.records.Samples;
 import zebrawood.records.kept.StationPaper;
 import zebrawood.records.paper.Paper.Written;
+import zebrawood.records.paper.Paper;
 import zebrawood.records.picture.SvgCanvas;
 import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
@@ -92,6 +93,10 @@ class HandOverTest {
           Samples.entry("a", EntryKind.AS_FOUND, 0, Samples.onScrews(6, 7, 6, 6.9)),
           Samples.entry("b", EntryKind.AS_LEFT, 40, Samples.onScrews(6.4, 6.5, 6.4, 6.4)));
 
+  private static Written write(HandOverSheet sheet, Path folder, String name) throws IOException {
+    return Paper.write(HandOver.html(sheet, Phrasebook.ENGLISH), folder, name);
+  }
+
   private static String textOf(Path pdf) throws IOException {
     try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
       return new PDFTextStripper().getText(document);
@@ -101,8 +106,8 @@ class HandOverTest {
   @Test
   void saysHowItWasFoundAndLeftWithLimitsEventsCautionsAndPlaceToSign() throws IOException {
     Written written =
-        HandOver.write(
-            sheet(VISIT, List.of(Samples.moved("m", 90))), Phrasebook.ENGLISH, folder, "alder");
+        write(
+            sheet(VISIT, List.of(Samples.moved("m", 90))), folder, "alder");
     String text = textOf(written.pdf());
     assertThat(text)
         .contains("Alder & <Co>")
@@ -116,10 +121,10 @@ class HandOverTest {
         .contains("Technician, date", "Customer, date")
         .contains("Page 1 of ")
         .contains("Serial number not told")
-        .contains("Does not hold, and why", "The technician says: the spare screw was not at hand")
+        .contains("how it stands", "The technician says: the spare screw was not at hand")
         .contains("Fingers away from the bed")
-        .contains("par beam top 1000", "a&b 0")
-        .contains("No station holds");
+        .contains("Settings as left", "par beam top 1000", "a&b 0")
+        .containsPattern("stale · machine moved,\\s+since\\s+02");
     assertThat(text).as("a glyph that the typeface lacks").doesNotContain("#");
     assertThat(Files.readString(written.html()))
         .contains("Alder &amp; &lt;Co&gt;", "<svg", "bed &amp; &lt;plan&gt;");
@@ -130,11 +135,11 @@ class HandOverTest {
   @Test
   void nothingIsReplacedWhenItIsWrittenTwice() throws IOException {
     HandOverSheet first = sheet(VISIT, List.of());
-    Written morning = HandOver.write(first, Phrasebook.ENGLISH, folder, "alder");
+    Written morning = write(first, folder, "alder");
     byte[] signed = Files.readAllBytes(morning.pdf());
     Written evening =
-        HandOver.write(
-            sheet(VISIT, List.of(Samples.moved("m", 90))), Phrasebook.ENGLISH, folder, "alder");
+        write(
+            sheet(VISIT, List.of(Samples.moved("m", 90))), folder, "alder");
     assertThat(evening.pdf().getFileName()).hasToString("alder-2.pdf");
     assertThat(evening.html().getFileName()).hasToString("alder-2.html");
     assertThat(Files.readAllBytes(morning.pdf())).isEqualTo(signed);
@@ -196,11 +201,9 @@ class HandOverTest {
     assertThat(sheet.stations().getFirst().figures()).isEmpty();
     assertThat(sheet.stations().getFirst().telling().value()).isEqualTo("–");
     assertThat(sheet.stations().getLast().telling().value()).contains("187.16");
-    String text = textOf(HandOver.write(sheet, Phrasebook.ENGLISH, folder, "alder").pdf());
+    String text = textOf(write(sheet, folder, "alder").pdf());
     assertThat(text.indexOf("187.16")).isGreaterThan(text.indexOf("Focus, 160 mm: on file"));
-    assertThat(sheet.undone())
-        .extracting(HandOverSheet.Undone::station)
-        .containsExactly("Focus, 254 mm");
+    assertThat(sheet.stations().getFirst().standing()).isEqualTo("open");
   }
 
   private static Machine named(String name) {
@@ -231,7 +234,7 @@ class HandOverTest {
                 "E|H",
                 Phrasebook.ENGLISH,
                 "a | b"));
-    String text = textOf(HandOver.write(sheet, Phrasebook.ENGLISH, folder, "odd").pdf());
+    String text = textOf(write(sheet, folder, "odd").pdf());
     assertThat(text).contains(name + " ·").contains("by E|H").contains("Page 1 of ");
     assertThat(text.split(java.util.regex.Pattern.quote(name), -1))
         .as("at the head and at the foot")
@@ -240,7 +243,7 @@ class HandOverTest {
 
   @Test
   void typeIsEmbeddedAndPicturesAreVectors() throws IOException {
-    Written written = HandOver.write(sheet(VISIT, List.of()), Phrasebook.ENGLISH, folder, "alder");
+    Written written = write(sheet(VISIT, List.of()), folder, "alder");
     try (PDDocument document = Loader.loadPDF(written.pdf().toFile())) {
       for (PDPage page : document.getPages()) {
         var resources = page.getResources();
@@ -259,7 +262,7 @@ class HandOverTest {
   void aMachineWithoutARecordHasASheetAllTheSame() throws IOException {
     String text =
         textOf(
-            HandOver.write(sheet(List.of(), List.of()), Phrasebook.ENGLISH, folder, "new").pdf());
+            write(sheet(List.of(), List.of()), folder, "new").pdf());
     assertThat(text).contains("No figures on record", "Nothing on record", "open");
   }
 
@@ -285,7 +288,7 @@ class HandOverTest {
                 "EH",
                 Phrasebook.ENGLISH,
                 ""));
-    Written written = HandOver.write(sheet, Phrasebook.ENGLISH, folder, "scripts");
+    Written written = write(sheet, folder, "scripts");
     String text = textOf(written.pdf());
     assertThat(text).doesNotContain("#").contains("\u041e\u043b\u044c\u0445\u0430", "\ud83d\ude00");
     // Chinese is printed where this computer has a typeface for it, else it is said.
@@ -310,9 +313,8 @@ class HandOverTest {
     Entry later = Samples.entry("c", EntryKind.CHECK, 300, Samples.onScrews(6.4, 6.4, 6.4, 6.9));
     String text =
         textOf(
-            HandOver.write(
+            write(
                     sheet(List.of(early, VISIT.get(1), later), List.of()),
-                    Phrasebook.ENGLISH,
                     folder,
                     "visits")
                 .pdf());
@@ -327,21 +329,21 @@ class HandOverTest {
         Samples.entry("t", EntryKind.AS_LEFT, 60 * 24 - 10, Samples.onScrews(6.4, 6.5, 6.4, 6.4));
     String text =
         textOf(
-            HandOver.write(sheet(List.of(today), List.of()), Phrasebook.ENGLISH, folder, "day")
+            write(sheet(List.of(today), List.of()), folder, "day")
                 .pdf());
     assertThat(text)
         .containsPattern("Bed It was seen <to> yes EH")
         .containsPattern("Bed It stays NO EH");
     assertThat(
             textOf(
-                HandOver.write(sheet(VISIT, List.of()), Phrasebook.ENGLISH, folder, "none").pdf()))
-        .contains("Nothing was proven by hand and eye on this day");
+                write(sheet(List.of(), List.of()), folder, "none").pdf()))
+        .contains("Nothing was proven by hand and eye");
   }
 
   @Test
   void theCardIsOnePage() throws IOException {
     Path pdf =
-        HandOver.writeCard(sheet(VISIT, List.of()), Phrasebook.ENGLISH, folder, "card").pdf();
+        Paper.write(HandOver.card(sheet(VISIT, List.of()), Phrasebook.ENGLISH), folder, "card").pdf();
     try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
       assertThat(document.getNumberOfPages()).isOne();
     }
@@ -355,11 +357,16 @@ class HandOverTest {
       for (int k = 0; k < i; k++) {
         events.add(Samples.moved("m" + k, 90 + k));
       }
-      Path pdf = HandOver.write(sheet(VISIT, events), Phrasebook.ENGLISH, folder, "n" + i).pdf();
+      Path pdf = write(sheet(VISIT, events), folder, "n" + i).pdf();
       try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
         PDFTextStripper last = new PDFTextStripper();
         last.setStartPage(document.getNumberOfPages());
-        assertThat(last.getText(document)).as("with %s events", i).contains("Technician, date");
+        assertThat(last.getText(document))
+            .as("with %s events", i)
+            .containsAnyOf("What happened", "Machine moved");
+        PDFTextStripper first = new PDFTextStripper();
+        first.setEndPage(1);
+        assertThat(first.getText(document)).contains("Technician, date", "holds until");
       }
     }
   }
@@ -370,15 +377,27 @@ class HandOverTest {
     for (int i = 0; i < 90; i++) {
       events.add(Samples.moved("m" + i, 90 + i));
     }
-    Path pdf = HandOver.write(sheet(VISIT, events), Phrasebook.ENGLISH, folder, "long").pdf();
+    Path pdf = write(sheet(VISIT, events), folder, "long").pdf();
     assertThat(textOf(pdf)).contains("Page 3 of");
+  }
+
+  @Test
+  void whatIsCancelledWritesNothing() {
+    assertThatThrownBy(() ->
+            Paper.write(
+                HandOver.html(sheet(VISIT, List.of()), Phrasebook.ENGLISH),
+                folder.resolve("in"),
+                "a",
+                () -> true))
+        .isInstanceOf(java.util.concurrent.CancellationException.class);
+    assertThat(folder).isEmptyDirectory();
   }
 
   @Test
   void aFolderThatCannotBeMadeIsSaid() throws IOException {
     Path file = Files.writeString(folder.resolve("file"), "x");
     assertThatThrownBy(() ->
-            HandOver.write(sheet(VISIT, List.of()), Phrasebook.ENGLISH, file.resolve("in"), "a"))
+            write(sheet(VISIT, List.of()), file.resolve("in"), "a"))
         .isInstanceOf(IOException.class);
   }
 }

@@ -17,11 +17,13 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.bed.BedStation;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Ledger;
+import zebrawood.ledger.Standing;
 import zebrawood.machine.Fitting;
 import zebrawood.machine.Identity;
 import zebrawood.machine.Lens;
@@ -33,10 +35,11 @@ import zebrawood.records.Samples;
 import zebrawood.records.json.RecordJson;
 import zebrawood.records.kept.KeptReadings;
 import zebrawood.records.paper.Paper.Written;
+import zebrawood.records.paper.Paper;
 import zebrawood.start.GoCard;
-import zebrawood.start.StartReadings;
 import zebrawood.start.StartReadings.Answer;
 import zebrawood.start.StartReadings.Asked;
+import zebrawood.start.StartReadings;
 import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
@@ -66,8 +69,14 @@ class GoCardPageTest {
                 Optional.empty(),
                 List.of(),
                 Optional.empty()));
-    GoCardPage page = GoCardPage.of(Samples.ALDER, card, "04 Mar", Phrasebook.ENGLISH);
-    Written written = page.write(folder, "card", Phrasebook.ENGLISH);
+    GoCardPage page = GoCardPage.of(
+            Samples.ALDER,
+            card,
+            Map.of(BedStation.STATION, new Standing.Open(Optional.empty(), Optional.empty())),
+            "04 Mar",
+            ZoneOffset.UTC,
+            Phrasebook.ENGLISH);
+    Written written = Paper.write(page.html(Phrasebook.ENGLISH), folder, "card");
     String html = Files.readString(written.html());
     assertThat(html).contains("Alder &amp; &lt;Co&gt;", "lens &lt;cap&gt; left on");
     assertThat(html.split("class=\"box\"")).hasSize(card.lines().size() + 1);
@@ -76,7 +85,60 @@ class GoCardPageTest {
       String text = new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
       assertThat(text)
           .contains("Before anything is powered", "1. chiller on", "It went wrong here before")
+          .contains("Did not hold on 04 Mar", "Bed: open")
           .contains("Never in this machine", "hydrogen chloride");
+    }
+  }
+
+  /** The most that a card has: every fitting, the longest order, every lesson, long names. */
+  @Test
+  void theFullestCardIsOnePageAllTheSame() throws IOException {
+    String longest = "W".repeat(60);
+    Machine full =
+        new Machine(
+            "full",
+            longest,
+            Samples.ALDER.build(),
+            Samples.ALDER.source(),
+            700,
+            500,
+            Samples.ALDER.bedSupport(),
+            0.3,
+            Optional.of(List.of(Fitting.values())),
+            Optional.of(List.of(longest, longest, longest, longest, longest, longest, longest)),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty());
+    List<Event> events = new java.util.ArrayList<>();
+    for (int i = 0; i < 6; i++) {
+      events.add(
+          new Event(
+              "v" + i,
+              "full",
+              EventKind.SPOILT,
+              Samples.START,
+              Samples.START,
+              "EH",
+              i + " lens cap left on " + longest,
+              Optional.empty(),
+              List.of(),
+              Optional.empty()));
+    }
+    GoCard card =
+        GoCard.of(
+            new Ledger(full, events), List.of(), Samples.START.plusSeconds(60), ZoneOffset.UTC);
+    GoCardPage page =
+        GoCardPage.of(
+            full,
+            card,
+            Map.of(BedStation.STATION, new Standing.Open(Optional.empty(), Optional.empty())),
+            "04 Mar",
+            ZoneOffset.UTC,
+            Phrasebook.ENGLISH);
+    Written written = Paper.write(page.html(Phrasebook.ENGLISH), folder, "full");
+    try (PDDocument pdf = Loader.loadPDF(written.pdf().toFile())) {
+      assertThat(pdf.getNumberOfPages()).isOne();
     }
   }
 

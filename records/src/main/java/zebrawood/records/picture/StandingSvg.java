@@ -1,10 +1,9 @@
-package zebrawood.records.handover;
+package zebrawood.records.picture;
 
 import zebrawood.ledger.Standing;
-import zebrawood.records.picture.SvgWriter;
 
 /** A standing's sign by shape first: tick, half disc, diamond, ring; as a small SVG. */
-final class StandingSvg {
+public final class StandingSvg {
   private static final String GREEN = "#17705A";
   private static final String AMBER = "#965B06";
   private static final String RED = "#A61B1B";
@@ -12,7 +11,7 @@ final class StandingSvg {
 
   private StandingSvg() {}
 
-  static String of(Standing standing) {
+  public static String of(Standing standing) {
     SvgWriter svg = new SvgWriter("width", "12", "height", "12");
     return switch (standing) {
       case Standing.Holds h ->
