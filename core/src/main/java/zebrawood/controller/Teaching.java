@@ -1,6 +1,7 @@
 package zebrawood.controller;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -29,6 +30,7 @@ public final class Teaching {
   /** What may stand between key and value; the first of those that fit most lines is taken. */
   private static final List<String> BETWEEN =
       List.of(
+          "\\]\\s*[:=]?\\s*",
           "\\s*:=\\s*",
           "\\s*=>\\s*",
           "\\s*=\\s*",
@@ -188,16 +190,16 @@ public final class Teaching {
   private static List<Proposal> roles(List<Line> read, Facts facts) {
     Map<Role, Proposal> proposed = new LinkedHashMap<>();
     for (var role : WORDS.entrySet()) {
-      for (Line one : read) {
-        String beside = words(one.line);
-        boolean speaks =
-            role.getValue().stream()
-                .anyMatch(all -> all.stream().allMatch(w -> hasWord(beside, w)));
-        if (speaks && free(proposed, one.key)) {
-          propose(proposed, role.getKey(), one, Message.of("controller.teaching.by-words"));
-          break;
-        }
-      }
+      read.stream()
+          .filter(one -> free(proposed, one.key))
+          .flatMap(one -> spoken(one, role.getValue()).stream())
+          .min(Comparator.comparingInt(Spoken::others))
+          .ifPresent(best ->
+              propose(
+                  proposed,
+                  role.getKey(),
+                  best.line,
+                  Message.of("controller.teaching.by-words", String.join(" ", best.words))));
     }
     byValue(
         proposed,
@@ -217,6 +219,24 @@ public final class Teaching {
     }
     return List.copyOf(proposed.values());
   }
+
+  /**
+   * A line that has all of these words beside it.
+   *
+   * @param others how many more words stand there: the fewer, the surer it is meant
+   */
+  private record Spoken(Line line, List<String> words, int others) {}
+
+  private static Optional<Spoken> spoken(Line one, List<List<String>> sets) {
+    String beside = words(one.line);
+    int all = (int) WORD.matcher(beside).results().count();
+    return sets.stream()
+        .filter(words -> words.stream().allMatch(w -> hasWord(beside, w)))
+        .max(Comparator.comparingInt(List::size))
+        .map(words -> new Spoken(one, words, all - words.size()));
+  }
+
+  private static final Pattern WORD = Pattern.compile("\\p{L}{2,}");
 
   /** In lower case, with blanks between words that are written together. */
   private static String words(String line) {
@@ -245,7 +265,8 @@ public final class Teaching {
             .filter(p -> {
               OptionalDouble number = Printed.number(FieldAudit.withoutLetter(p.value));
               return number.isPresent()
-                  && Math.abs(number.getAsDouble() - value.getAsDouble()) < SAME_MM;
+                  // Some count a travel to the left or to the front as negative.
+                  && Math.abs(Math.abs(number.getAsDouble()) - value.getAsDouble()) < SAME_MM;
             })
             .filter(p -> free(proposed, p.key))
             .toList();

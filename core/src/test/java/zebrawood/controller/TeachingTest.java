@@ -51,6 +51,27 @@ class TeachingTest {
   }
 
   @Test
+  void theLineWithTheFewestOtherWordsIsTaken() {
+    Proposals p =
+        propose(
+            "beam temperature watch in motion = 0",
+            "beam motion = 1",
+            "full power of the pump = 9",
+            "full power = 4000");
+    assertThat(key(p, Role.LASER_FOLLOWS_MOTION)).isEqualTo("beam motion");
+    assertThat(key(p, Role.TOP_POWER_WORD)).isEqualTo("full power");
+    assertThat(p.roles().getFirst().because().toString()).contains("controller.teaching.by-words");
+  }
+
+  @Test
+  void keysInBracketsAndNegativeTravelsAreUnderstood() {
+    Proposals p = propose("[12] = -400", "[13] = -300", "[14] = 7");
+    assertThat(p.settingLine()).contains("[{key}] = {value}");
+    assertThat(key(p, Role.TRAVEL_X)).isEqualTo("12");
+    assertThat(key(p, Role.TRAVEL_Y)).isEqualTo("13");
+  }
+
+  @Test
   void ofTwoThatHaveTheValueNobodyKnowsWhich() {
     Proposals p = propose("~a is 1000", "~b is 1000", "~c is 400");
     assertThat(p.settingLine()).contains("~{key} is {value}");

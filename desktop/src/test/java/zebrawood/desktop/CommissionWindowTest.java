@@ -148,6 +148,10 @@ class CommissionWindowTest extends WindowTest {
     keys(KeyCode.SPACE);
     choose("controller-switches", "YES");
     choose("controller-home", "FRONT_LEFT");
+    tabTo("controller-top-word");
+    typeWords("1000");
+    choose("controller-units", "MM");
+    choose("controller-policy", "MATCH_SOFTWARE");
     tabTo("controller-port");
     keys(KeyCode.CONTROL, KeyCode.A);
     typeWords(zebrawood.desktop.text.Text.of("controller.port.stand-in"));

@@ -521,6 +521,13 @@ class ControllerWindowTest extends WindowTest {
     assertThat(page()).doesNotContain("as after a reset");
   }
 
+  private void sayYesToAllThatIsProposed() {
+    for (int i = 0; i < 40 && shows("#dialect-proposals .button"); i++) {
+      press("#dialect-proposals .button");
+    }
+    assertThat(shows("#dialect-proposals .button")).isFalse();
+  }
+
   @Test
   void aConfigurationFileIsTaken() throws IOException {
     open("Moss");
@@ -530,6 +537,8 @@ class ControllerWindowTest extends WindowTest {
     keys(KeyCode.ENTER);
     assertThat(page()).contains("how it prints its settings");
     press("#dialect-teach");
+    assertThat(page()).contains("proposed Field size", "Is it so");
+    sayYesToAllThatIsProposed();
     assertThat(page())
         .contains("From the file mark.cfg: 1 setting", "Field size to the right")
         .contains("Set \"Field size\" to 60");
@@ -652,6 +661,8 @@ class ControllerWindowTest extends WindowTest {
     });
     settle();
     press("#dialect-teach");
+    assertThat(page()).as("only proposed").doesNotContain("60 with the computer");
+    sayYesToAllThatIsProposed();
     assertThat(page()).contains("\"Field size\" is 60 with the computer and 110 without it");
     fill("#controller-lens", "254");
     assertThat(page()).contains("Load the configuration of the 254 mm lens");

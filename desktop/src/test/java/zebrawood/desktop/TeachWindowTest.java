@@ -18,13 +18,15 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import zebrawood.controller.ControllerStation;
 import zebrawood.controller.Corner;
-import zebrawood.controller.Dialect;
 import zebrawood.controller.Dialect.PrintedRole;
+import zebrawood.controller.Dialect;
 import zebrawood.controller.Role;
-import zebrawood.controller.WireSyntax;
 import zebrawood.controller.WireSyntax.RefusalText;
+import zebrawood.controller.WireSyntax;
 import zebrawood.desktop.controller.CornerIfKnown;
 import zebrawood.desktop.controller.IfKnown;
+import zebrawood.desktop.controller.PolicyIfKnown;
+import zebrawood.desktop.controller.UnitsIfKnown;
 import zebrawood.devices.controller.Faults;
 import zebrawood.devices.controller.ServedController;
 import zebrawood.devices.controller.SimulatedController;
@@ -187,11 +189,28 @@ class TeachWindowTest extends WindowTest {
 
     set("top-word", "4000");
     press("#dialect-teach");
-    assertThat(status()).contains("lines are read so");
+    assertThat(status()).contains("lines are alike", "until you say yes");
+    assertThat(words("#controller-dialect-setting-line")).as("only proposed").isEmpty();
+    assertThat(words("#controller-role-travel-x")).as("only proposed").isEmpty();
+    assertThat(page()).contains("proposed c1, since its value is 60");
+    assertThat(disabled("#primary")).as("nothing is judged on a proposal").isTrue();
+    reopen();
+    keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+    unfold();
+    assertThat(shows("#confirm-travel-x")).as("kept until it is answered").isTrue();
+    press("#confirm-line");
     assertThat(words("#controller-dialect-setting-line")).contains("{key}", "{value}");
+    press("#confirm-travel-x");
     assertThat(words("#controller-role-travel-x")).as("by its value").isEqualTo("c1");
+    onInterface(() -> {
+      node("#confirm-travel-y").requestFocus();
+      return null;
+    });
+    keys(KeyCode.Y);
     assertThat(words("#controller-role-travel-y")).isEqualTo("c2");
-    assertThat(words("#controller-role-top-power-word")).isEqualTo("a1");
+    press("#deny-top-power-word");
+    assertThat(words("#controller-role-top-power-word")).as("said no to").isEmpty();
+    assertThat(shows("#confirm-top-power-word")).isFalse();
     assertThat(words("#controller-role-homing")).as("nothing speaks for it").isEmpty();
 
     set("dialect-setting-line", RILL.settingLine());
@@ -199,6 +218,8 @@ class TeachWindowTest extends WindowTest {
     set("top-word", "1000");
     choose("#controller-switches", IfKnown.YES);
     choose("#controller-home", CornerIfKnown.FRONT_LEFT);
+    choose("#controller-units", UnitsIfKnown.MM);
+    choose("#controller-policy", PolicyIfKnown.MATCH_SOFTWARE);
     Path file = this.file.resolveSibling("rill.json");
     set("dump", "");
     onInterface(() -> {

@@ -10,9 +10,9 @@ import zebrawood.controller.AxisScale;
 import zebrawood.controller.ControllerReadings;
 import zebrawood.controller.ControllerStation;
 import zebrawood.controller.ControllerVisitFinding;
-import zebrawood.controller.ControllerVisitReadings;
 import zebrawood.controller.ControllerVisitReadings.Motion;
 import zebrawood.controller.ControllerVisitReadings.TwoMarks;
+import zebrawood.controller.ControllerVisitReadings;
 import zebrawood.controller.Dialect;
 import zebrawood.controller.Role;
 import zebrawood.controller.RunUp;
@@ -65,6 +65,7 @@ public final class ControllerModel
   final DumpOrigin origin = new DumpOrigin(this, form().words(Field.READING + "file"));
   final MachineHeadFields head = new MachineHeadFields(form());
   final DialectFields dialect = new DialectFields(form());
+  final ProposedRoles proposed = new ProposedRoles(form());
   private final PrintedText printed = new PrintedText(dialect);
   private final List<QuantityField> across = scale("X");
   private final List<QuantityField> along = scale("Y");
@@ -114,7 +115,6 @@ public final class ControllerModel
     return dialect().flatMap(Dialect::talk);
   }
 
-  /** The settings that stand there, when they can be read. */
   Optional<Settings> settings() {
     return settingsOf(dump.text());
   }

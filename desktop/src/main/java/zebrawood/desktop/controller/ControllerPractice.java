@@ -10,8 +10,8 @@ import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Part;
-import zebrawood.desktop.station.Practice;
 import zebrawood.desktop.station.Practice.Deed;
+import zebrawood.desktop.station.Practice;
 import zebrawood.devices.controller.ControllerLink;
 import zebrawood.devices.controller.LineController;
 import zebrawood.devices.controller.LinkTrouble;
@@ -27,6 +27,9 @@ import zebrawood.words.Message;
 final class ControllerPractice
     extends Practice<
         ControllerModel, SimulatedController, ControllerVisitReadings, ControllerVisitFinding> {
+  /** What the job software beside the stand-in sends for full power. */
+  private static final double SOFTWARE_TOP = 1000;
+
   final ChoiceField<StandInFault> fault;
   private List<Write> asShipped = List.of();
 
@@ -52,7 +55,7 @@ final class ControllerPractice
   @Override
   protected void prepare() {
     model.dialect.take(StandIn.dialect());
-    model.head.seen(CornerIfKnown.FRONT_LEFT);
+    model.head.seen(CornerIfKnown.FRONT_LEFT, SOFTWARE_TOP);
     asShipped = model.writesOf(standIn().settings());
     model.practiseOn(Optional.of(standIn()));
   }

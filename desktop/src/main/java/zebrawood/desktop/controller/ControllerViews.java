@@ -32,6 +32,6 @@ final class ControllerViews {
   }
 
   static NodeView dialect(ControllerModel model) {
-    return pane -> new DialectBar(model, model.dialect);
+    return pane -> new DialectBar(model, model.dialect, model.proposed);
   }
 }

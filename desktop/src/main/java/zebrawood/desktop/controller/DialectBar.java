@@ -21,10 +21,12 @@ import zebrawood.words.Message;
 final class DialectBar extends HeightCachingBox {
   private final ControllerModel work;
   private final DialectFields fields;
+  private final ProposedRoles roles;
   private final TextField file = new TextField();
 
-  DialectBar(ControllerModel work, DialectFields fields) {
+  DialectBar(ControllerModel work, DialectFields fields, ProposedRoles roles) {
     super(4);
+    this.roles = roles;
     this.work = work;
     this.fields = fields;
     file.setId("dialect-file");
@@ -41,7 +43,7 @@ final class DialectBar extends HeightCachingBox {
             button("dialect-import", "controller.dialect.import", this::read),
             button("dialect-export", "controller.dialect.export", this::write));
     buttons.getStyleClass().add("dense");
-    getChildren().addAll(buttons, file);
+    getChildren().addAll(buttons, new ProposalRows(roles, fields), file);
   }
 
   private static Button button(String id, String key, Runnable run) {
@@ -56,7 +58,7 @@ final class DialectBar extends HeightCachingBox {
     work.say(Message.of("controller.said.dialect-taken", Message.quoted(dialect.name())));
   }
 
-  /** Proposes; what somebody typed stays as it is. */
+  /** Proposes; nothing is taken that nobody confirmed. */
   private void teach() {
     if (!fields.isEmpty() && work.settings().isEmpty()) {
       work.say(Message.of("controller.said.not-of-this"));
@@ -67,13 +69,7 @@ final class DialectBar extends HeightCachingBox {
       work.say(Message.of("controller.said.not-alike"));
       return;
     }
-    work.form()
-        .allAtOnce(() -> {
-          if (fields.isEmpty()) {
-            fields.settingLine().set(proposed.settingLine().get());
-          }
-          proposed.roles().forEach(p -> fields.propose(p.role(), p.key(), p.values()));
-        });
+    roles.propose(proposed, fields);
     work.say(Message.of("controller.said.taught", proposed.lines(), proposed.roles().size()));
   }
 

@@ -8,13 +8,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.stream.Stream;
-import zebrawood.controller.Dialect;
 import zebrawood.controller.Dialect.PrintedRole;
+import zebrawood.controller.Dialect;
 import zebrawood.controller.NamedFields;
 import zebrawood.controller.Role;
-import zebrawood.controller.WireSyntax;
 import zebrawood.controller.WireSyntax.EndOfLine;
 import zebrawood.controller.WireSyntax.RefusalText;
+import zebrawood.controller.WireSyntax;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
@@ -302,16 +302,21 @@ final class DialectFields {
         .flatMap(s -> s);
   }
 
-  /** Takes over what somebody proposes, where nothing stands yet. */
-  void propose(Role role, String key, Map<String, String> values) {
-    if (keys.get(role).isEmpty()) {
-      keys.get(role).set(key);
-    }
-    values.forEach((meaning, printed) -> {
-      WordsField field = meanings.get(role).get(meaning);
-      if (field.isEmpty()) {
-        field.set(printed);
+  /** Whether nobody said which setting plays this role. */
+  boolean isUnknown(Role role) {
+    return keys.get(role).isEmpty();
+  }
+
+  /** What was proposed and somebody confirmed. */
+  void confirm(ProposedRoles.Row row) {
+    form.allAtOnce(() -> {
+      if (row.role().isEmpty()) {
+        settingLine.set(row.key());
+        return;
       }
+      Role role = row.role().get();
+      keys.get(role).set(row.key());
+      row.values().forEach((meaning, printed) -> meanings.get(role).get(meaning).set(printed));
     });
   }
 

@@ -4,13 +4,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
-import zebrawood.controller.ControllerReadings;
 import zebrawood.controller.ControllerReadings.Head;
 import zebrawood.controller.ControllerReadings.JobSoftware;
 import zebrawood.controller.ControllerReadings.Laser;
 import zebrawood.controller.ControllerReadings.MachineFacts;
 import zebrawood.controller.ControllerReadings.Policy;
-import zebrawood.controller.ControllerReadings.Units;
+import zebrawood.controller.ControllerReadings;
 import zebrawood.controller.ControllerVisitReadings.HomeAtStart;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.QuantityField;
@@ -24,8 +23,7 @@ import zebrawood.words.Message;
 /** What the settings are compared with: the job software, the machine, and the head on it. */
 final class MachineHeadFields {
   private static final double LARGEST_MM = 100_000;
-  private static final double USUAL_TOP_WORD = 1000;
-
+  
   private final StationForm form;
   private final QuantityField topWord;
   private final QuantityField areaX;
@@ -37,9 +35,9 @@ final class MachineHeadFields {
   private final ChoiceField<IfKnown> switches;
   private final WordsField sent;
   private final WordsField wired;
-  private final ChoiceField<Units> units;
+  private final ChoiceField<UnitsIfKnown> units;
   private final ChoiceField<CornerIfKnown> origin;
-  private final ChoiceField<Policy> policy;
+  private final ChoiceField<PolicyIfKnown> policy;
   private final ChoiceField<HomeAtStart> homeAtStart;
 
   MachineHeadFields(StationForm form) {
@@ -54,11 +52,10 @@ final class MachineHeadFields {
     switches = form.choice("switches", IfKnown.class, IfKnown.NOT_KNOWN);
     sent = form.plainWords("sentAir");
     wired = form.plainWords("wiredAir");
-    units = form.choice("units", Units.class, Units.MM);
+    units = form.choice("units", UnitsIfKnown.class, UnitsIfKnown.NOT_KNOWN);
     origin = form.choice("origin", CornerIfKnown.class, CornerIfKnown.NOT_KNOWN);
-    policy = form.choice("policy", Policy.class, Policy.MATCH_SOFTWARE);
+    policy = form.choice("policy", PolicyIfKnown.class, PolicyIfKnown.NOT_KNOWN);
     homeAtStart = form.choice("homeAtStart", HomeAtStart.class, HomeAtStart.NOT_KNOWN);
-    topWord.set(USUAL_TOP_WORD);
   }
 
   /** What the technician looks at, and what the job software is set to. */
@@ -90,16 +87,28 @@ final class MachineHeadFields {
     if (switches.get() == IfKnown.NOT_KNOWN) {
       return Optional.of(switches.label());
     }
-    return home.get() == CornerIfKnown.NOT_KNOWN ? Optional.of(home.label()) : Optional.empty();
+    if (home.get() == CornerIfKnown.NOT_KNOWN) {
+      return Optional.of(home.label());
+    }
+    if (units.get() == UnitsIfKnown.NOT_KNOWN) {
+      return Optional.of(units.label());
+    }
+    return policy.get() == PolicyIfKnown.NOT_KNOWN ? Optional.of(policy.label()) : Optional.empty();
   }
 
-  /** What a look at it tells: switches, at this corner. */
-  void seen(CornerIfKnown corner) {
+  /** What a look at a stand-in and its job software tells: switches, at this corner. */
+  void seen(CornerIfKnown corner, double softwareTop) {
     form.allAtOnce(() -> {
       switches.set(IfKnown.YES);
       home.set(corner);
       if (topWord.value().isEmpty()) {
-        topWord.set(USUAL_TOP_WORD);
+        topWord.set(softwareTop);
+      }
+      if (units.get() == UnitsIfKnown.NOT_KNOWN) {
+        units.set(UnitsIfKnown.MM);
+      }
+      if (policy.get() == PolicyIfKnown.NOT_KNOWN) {
+        policy.set(PolicyIfKnown.MATCH_SOFTWARE);
       }
     });
   }
@@ -135,7 +144,7 @@ final class MachineHeadFields {
   }
 
   Policy policy() {
-    return policy.get();
+    return policy.get().policy().orElseThrow();
   }
 
   MachineFacts machine(Machine machine) {
@@ -150,7 +159,7 @@ final class MachineHeadFields {
     return new JobSoftware(
         topWord.number(),
         sent.text().strip(),
-        units.get(),
+        units.get().units().orElseThrow(),
         areaX.isEmpty() ? Optional.empty() : Optional.of(List.of(areaX.number(), areaY.number())),
         origin.get().corner());
   }

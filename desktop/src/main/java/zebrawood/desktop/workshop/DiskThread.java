@@ -3,6 +3,7 @@ package zebrawood.desktop.workshop;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -36,15 +37,22 @@ final class DiskThread implements AutoCloseable {
    * @param otherwise gets there why the work failed
    */
   <T> void ask(Supplier<T> work, Consumer<T> then, Consumer<RuntimeException> otherwise) {
-    thread.execute(() -> {
-      try {
-        T result = work.get();
-        tell(() -> then.accept(result));
-      } catch (RuntimeException e) {
-        LOG.error("the workshop's file was not read or written", e);
-        tell(() -> otherwise.accept(e));
-      }
-    });
+    Runnable asked =
+        () -> {
+          try {
+            T result = work.get();
+            tell(() -> then.accept(result));
+          } catch (RuntimeException e) {
+            LOG.error("the workshop's file was not read or written", e);
+            tell(() -> otherwise.accept(e));
+          }
+        };
+    try {
+      thread.execute(asked);
+    } catch (RejectedExecutionException e) {
+      // It was closed meanwhile: nobody listens to what was asked.
+      LOG.warn("asked of the workshop after its end", e);
+    }
   }
 
   /** Nobody listens any more once it is closed. */

@@ -50,7 +50,18 @@ class ControllerModelTest {
   /** It talks as the stand-in does; its switches and their corner were looked at. */
   private static void known(ControllerModel of) {
     of.dialect.take(StandIn.dialect());
-    Models.type(of, "home", "FRONT_LEFT", "switches", "YES");
+    Models.type(
+        of,
+        "home",
+        "FRONT_LEFT",
+        "switches",
+        "YES",
+        "topWord",
+        "1000",
+        "units",
+        "MM",
+        "policy",
+        "MATCH_SOFTWARE");
   }
 
   @BeforeEach
@@ -99,10 +110,16 @@ class ControllerModelTest {
     Models.type(bare, "reading.dump", RIGHT);
     assertThat(waitsFor(bare)).contains("how it prints its settings");
     bare.dialect.take(StandIn.dialect());
+    assertThat(waitsFor(bare)).isEqualTo("Software's top word");
+    Models.type(bare, "topWord", "1000");
     assertThat(waitsFor(bare)).isEqualTo("Limit switches");
     Models.type(bare, "switches", "YES");
     assertThat(waitsFor(bare)).isEqualTo("Switches sit at the");
     Models.type(bare, "home", "FRONT_LEFT");
+    assertThat(waitsFor(bare)).isEqualTo("Software's unit");
+    Models.type(bare, "units", "MM");
+    assertThat(waitsFor(bare)).isEqualTo("Where power words differ");
+    Models.type(bare, "policy", "MATCH_SOFTWARE");
     assertThat(finding(bare).audit().orElseThrow().writes()).isEmpty();
     Models.type(bare, "dialect.writeLine", "");
     assertThat(waitsFor(bare)).isEqualTo("A line that sets");
