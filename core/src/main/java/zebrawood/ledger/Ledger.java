@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.SequencedMap;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zebrawood.ledger.Standing.Cause;
 import zebrawood.machine.Machine;
@@ -123,7 +124,7 @@ public final class Ledger {
    */
   public List<Entry> of(Station station, Optional<String> subject) {
     return entriesAt(station).stream()
-        .filter(e -> station.subject().isEmpty() || e.subject().equals(subject))
+        .filter(e -> station.subject().isEmpty() || SubjectName.same(e.subject(), subject))
         .toList();
   }
 
@@ -216,7 +217,16 @@ public final class Ledger {
                 .or(() ->
                     entriesAt(station).reversed().stream()
                         .flatMap(e -> e.subject().stream())
-                        .findFirst()));
+                        .findFirst())
+                .or(() -> onlyOne(kind, station)));
+  }
+
+  /** Of one lens that the machine has, nobody asks which it is, unless something was read of none. */
+  private Optional<String> onlyOne(SubjectKind kind, Station station) {
+    List<String> names = kind == SubjectKind.LENS ? machine.lensNames() : List.of();
+    return names.size() == 1 && entriesAt(station).isEmpty()
+        ? Optional.of(names.getFirst())
+        : Optional.empty();
   }
 
   /**
@@ -241,8 +251,9 @@ public final class Ledger {
     SequencedMap<String, Standing> onFile = new LinkedHashMap<>();
     entriesAt(station).stream()
         .flatMap(e -> e.subject().stream())
-        .distinct()
-        .filter(s -> station.subject().isPresent() && !Optional.of(s).equals(fitted))
+        .filter(s -> station.subject().isPresent() && !SubjectName.same(Optional.of(s), fitted))
+        .collect(Collectors.toMap(SubjectName::plain, s -> s, (a, b) -> a, LinkedHashMap::new))
+        .values()
         .forEach(s -> onFile.put(s, standing(station, Optional.of(s), stations, upstream, today)));
     return onFile;
   }
@@ -396,7 +407,7 @@ public final class Ledger {
     return station.subject().isEmpty()
         || !event.kind().names().equals(station.subject())
         || event.subject().isEmpty()
-        || event.subject().equals(subject);
+        || SubjectName.same(event.subject(), subject);
   }
 
   /** When the station below went out, or was found out and adjusted, after the proof above it. */

@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
 import zebrawood.quantity.Amount;
+import zebrawood.quantity.Numbers;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
@@ -32,6 +33,11 @@ public record Lens(
   /** One without a name, of whose beam nobody knows. */
   public Lens(double focalLengthMm, OptionalDouble fieldMm) {
     this(Optional.empty(), focalLengthMm, fieldMm, OptionalDouble.empty());
+  }
+
+  /** Its name, else what is engraved on it, such as "160 mm". */
+  public String called() {
+    return name.orElseGet(() -> Numbers.plain(focalLengthMm) + " mm");
   }
 
   /** Such as "160 mm lens, field 110 mm", behind its name where it has one. */

@@ -124,6 +124,11 @@ public record Machine(
     return with(lenses, train, Optional.of(its));
   }
 
+  /** What its lenses are called: by their names, else by what is engraved on them. */
+  public List<String> lensNames() {
+    return lenses.orElse(List.of()).stream().map(Lens::called).distinct().toList();
+  }
+
   public boolean removed() {
     return trial.equals(Optional.of(Trial.REMOVED));
   }

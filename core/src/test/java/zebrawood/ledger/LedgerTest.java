@@ -10,10 +10,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
+import zebrawood.machine.Lens;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
@@ -493,6 +495,38 @@ class LedgerTest {
             Optional.of(lens),
             List.of(),
             Optional.empty()));
+  }
+
+  /** "160mm" and "160 mm" are one lens. */
+  @Test
+  void aNameIsTheSameWhateverItsBlanksAndCapitals() {
+    List<Station> stations = List.of(AIM);
+    aimed("160 mm", 1, Verdict.WITHIN);
+    lens(EventKind.LENS_KNOWN, "160MM", 2);
+    assertThat(ledger().standings(stations, day(3)).get(AIM).holds()).isTrue();
+    assertThat(ledger().onFile(AIM, stations, day(3))).isEmpty();
+    assertThat(ledger().entriesOfFitted(AIM)).hasSize(1);
+    lens(EventKind.LENS_KNOWN, "254 mm", 4);
+    assertThat(ledger().onFile(AIM, stations, day(5))).containsOnlyKeys("160 mm");
+  }
+
+  @Test
+  void theOnlyLensOfAMachineIsTheOneThatIsOnIt() {
+    Machine one =
+        ALDER.withLenses(List.of(new Lens(50.8, OptionalDouble.empty())));
+    assertThat(new Ledger(one, List.of()).subjectNow(AIM)).contains("50.8 mm");
+    assertThat(new Ledger(ALDER, List.of()).subjectNow(AIM)).isEmpty();
+    Machine two =
+        ALDER.withLenses(
+            List.of(
+                new Lens(50.8, OptionalDouble.empty()),
+                new Lens(
+                    Optional.of("the long one"),
+                    101.6,
+                    OptionalDouble.empty(),
+                    OptionalDouble.empty())));
+    assertThat(new Ledger(two, List.of()).subjectNow(AIM)).as("one of two").isEmpty();
+    assertThat(two.lensNames()).containsExactly("50.8 mm", "the long one");
   }
 
   @Test

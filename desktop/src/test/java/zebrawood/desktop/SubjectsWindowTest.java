@@ -127,7 +127,7 @@ class SubjectsWindowTest extends WindowTest {
     keys(KeyCode.CONTROL, KeyCode.HOME);
     assertThat(page()).contains("Sample, 4 inch: put it right");
 
-    change(EventKind.LENS_KNOWN, "2 INCH");
+    change(EventKind.LENS_KNOWN, "2INCH");
     assertThat(standing().holds()).as("a lens on file puts nothing in doubt").isTrue();
     assertThat(rail()).startsWith("Sample, 2 inch").endsWith("1 on file");
   }

@@ -297,7 +297,7 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
       return new BedTask.OnShims(
           new ShimReadings(gaps(), resolution.number(), tolerance.number(), feet),
           underHead(),
-          thicknesses(atHand.text()));
+          thicknesses(atHand.inMillimetres()));
     }
     List<Screw> screws =
         supports().stream()

@@ -30,8 +30,8 @@ import zebrawood.desktop.station.Ways;
 import zebrawood.devices.picture.PictureFile;
 import zebrawood.field.FieldCorrection;
 import zebrawood.field.FieldFinding;
-import zebrawood.field.FieldReadings;
 import zebrawood.field.FieldReadings.Edges;
+import zebrawood.field.FieldReadings;
 import zebrawood.field.FieldScan;
 import zebrawood.field.FieldScanReadings;
 import zebrawood.field.FieldStation;
@@ -86,7 +86,7 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
   private final QuantityField commanded2 = form().positive("commanded2", MM, LARGEST_MM);
   private final QuantityField across2 = form().positive("reading.across2", MM, LARGEST_MM);
   private final QuantityField up2 = form().positive("reading.up2", MM, LARGEST_MM);
-  final WordsField grid = form().words("visit.grid", GridText::read);
+  final WordsField grid = grid();
   final ScanFields scan = new ScanFields(form());
   final PointerSection pointer = new PointerSection(form(), resolution, way);
   private final CommandTableSection table = new CommandTableSection(form(), field, this::solved);
@@ -176,6 +176,14 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
       Optional<FieldReadings.Square> square, Optional<List<FieldReadings.Point>> points) {
     return new FieldReadings(
         field.number(), resolution.number(), tolerance.number(), square, points, table.size());
+  }
+
+  /** What is pasted while inches are shown is in inches, and says so from then on. */
+  private WordsField grid() {
+    WordsField field = form().words("visit.grid", GridText::read);
+    field.completing((text, shown) ->
+        shown.length() == DisplayUnits.Length.INCH ? GridText.inInches(text) : text);
+    return field;
   }
 
   @Override

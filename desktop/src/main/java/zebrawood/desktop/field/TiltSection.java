@@ -88,7 +88,7 @@ final class TiltSection extends Section<Void, Void> {
   private Optional<ShimStacks> stacks() {
     return atHand.isEmpty() || atHand.problem().isPresent()
         ? Optional.empty()
-        : Optional.of(new ShimStacks(thicknesses(atHand.text()), STACK_WITHIN_MM));
+        : Optional.of(new ShimStacks(thicknesses(atHand.inMillimetres()), STACK_WITHIN_MM));
   }
 
   /** On a stand-in nothing is shimmed that the record would have to know. */

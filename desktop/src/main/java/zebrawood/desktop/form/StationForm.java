@@ -103,7 +103,11 @@ public final class StationForm {
     return keep(new WordsField(name, label, words -> {}, true));
   }
 
-  /** Several lengths in one line; one without a unit is in millimetres. */
+  /**
+   * Several lengths in one line; one without a unit is in the unit that is shown.
+   *
+   * @param reader gets them with bare numbers in millimetres
+   */
   public WordsField lengths(String name, Consumer<String> reader) {
     WordsField field = words(name, reader);
     field.holdLengths();
@@ -167,6 +171,7 @@ public final class StationForm {
       // What was kept for a field that was not there yet.
       field.restore(earlier, canonical());
     }
+    field.setUnits(units);
     field.setOnChange(this::changed);
     return field;
   }

@@ -1,6 +1,7 @@
 package zebrawood.desktop.form;
 
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -19,7 +20,14 @@ public final class WordsField extends Field implements TypedField {
 
   private static final Pattern LINE = Pattern.compile("\\w+\\[(\\d{1,6})]");
 
+  private static final Pattern IN_INCHES = Pattern.compile("(\\d)\\s*(?:in\\b|\")");
+  private static final Pattern IN_MM = Pattern.compile("(\\d)\\s*mm\\b");
+
   private boolean lengths;
+  private boolean inches;
+  private boolean typing = true;
+  private BiFunction<String, DisplayUnits, String> completed = (words, units) -> words;
+  private DisplayUnits units = DisplayUnits.METRIC;
   private final StringProperty text = new SimpleStringProperty("");
   private final ReadOnlyObjectWrapper<Optional<Message>> problem =
       new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -32,9 +40,31 @@ public final class WordsField extends Field implements TypedField {
   WordsField(String name, Message label, Consumer<String> reader, boolean plain) {
     super(name, label);
     text.subscribe((before, now) -> {
-      problem.set(problemOf(now, reader, label, plain));
+      String whole = typing ? completed.apply(now, units) : now;
+      if (!whole.equals(now)) {
+        text.set(whole);
+        return;
+      }
+      problem.set(problemOf(kept(), reader, label, plain));
       changed();
     });
+  }
+
+  /**
+   * Completes what somebody types or pastes, by the units that are shown; what is set or restored
+   * is whole.
+   */
+  public void completing(BiFunction<String, DisplayUnits, String> complete) {
+    completed = complete;
+  }
+
+  private void put(String words) {
+    typing = false;
+    try {
+      text.set(words);
+    } finally {
+      typing = true;
+    }
   }
 
   private static Optional<Message> problemOf(
@@ -93,18 +123,46 @@ public final class WordsField extends Field implements TypedField {
   }
 
   public void set(String words) {
-    text.set(words);
+    put(shown(words));
   }
 
+  /** Of lengths, those in inches have their unit. */
   @Override
   String kept() {
-    return text.get();
+    return lengths && inches ? BARE_NUMBER.matcher(text.get()).replaceAll("$0 in") : text.get();
+  }
+
+  /** The text as it means the same whatever units are shown: a bare length is in millimetres. */
+  public String inMillimetres() {
+    return kept();
+  }
+
+  /** A kept text as it is shown now. */
+  private String shown(String kept) {
+    return lengths && inches
+        ? IN_INCHES.matcher(BARE_NUMBER.matcher(kept).replaceAll("$0 mm")).replaceAll("$1")
+        : kept;
   }
 
   @Override
   void restore(String kept, DisplayUnits bare) {
-    boolean inches = lengths && bare.length() == DisplayUnits.Length.INCH;
-    text.set(inches ? BARE_NUMBER.matcher(kept).replaceAll("$0 in") : kept);
+    boolean bareInches = lengths && bare.length() == DisplayUnits.Length.INCH;
+    put(shown(bareInches ? BARE_NUMBER.matcher(kept).replaceAll("$0 in") : kept));
+  }
+
+  /** Every length stays what it is. */
+  @Override
+  void setUnits(DisplayUnits now) {
+    units = now;
+    boolean nowInches = now.length() == DisplayUnits.Length.INCH;
+    if (nowInches == inches) {
+      return;
+    }
+    String kept = kept();
+    inches = nowInches;
+    if (lengths && !kept.isEmpty()) {
+      put(inches ? shown(kept) : IN_MM.matcher(kept).replaceAll("$1"));
+    }
   }
 
   /** Its bare numbers are lengths. */
@@ -114,6 +172,6 @@ public final class WordsField extends Field implements TypedField {
 
   @Override
   void clear() {
-    text.set("");
+    put("");
   }
 }

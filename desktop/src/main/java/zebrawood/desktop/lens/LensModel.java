@@ -17,6 +17,7 @@ import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
 import zebrawood.ledger.Ledger;
+import zebrawood.ledger.SubjectName;
 import zebrawood.lens.LensCompared;
 import zebrawood.lens.LensJob;
 import zebrawood.lens.LensOptics;
@@ -71,7 +72,12 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
     List<LensShape> shapes = LensShape.known(machine.source().wavelengthNm());
     shape = form().choice("shape", Message.of("lens.field.shape"), shapes, shapes.getFirst());
     rack = form().group("rack", 1, MOST_IN_RACK, i -> RackRow.make(form(), i, shapes));
-    machine.lenses().filter(l -> l.size() == 1).map(List::getFirst).ifPresent(this::take);
+    List<Lens> told = machine.lenses().orElse(List.of());
+    told.stream()
+        .filter(l ->
+            fitted.map(f -> SubjectName.same(f, l.called())).orElse(told.size() == 1))
+        .findFirst()
+        .ifPresent(this::take);
     m2.set(usualM2());
     startSolving();
   }

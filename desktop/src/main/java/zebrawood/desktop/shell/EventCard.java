@@ -5,6 +5,7 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -17,6 +18,7 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.help.Topic;
@@ -32,6 +34,7 @@ import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Station;
 import zebrawood.ledger.SubjectKind;
+import zebrawood.ledger.SubjectName;
 
 /** Something happened: choose what, see what it puts in doubt, confirm. */
 final class EventCard {
@@ -41,6 +44,7 @@ final class EventCard {
   private final Cards cards;
   private static final int LONGEST_NOTE = 400;
   private static final int LONGEST_SUBJECT = 60;
+  private static final int MOST_CHOICES = 12;
   private final SheetHost host;
   private final WorkshopModel workshop;
   private final ListView<EventKind> kinds = new ListView<>();
@@ -113,8 +117,10 @@ final class EventCard {
                         at.textProperty())));
     subject.setId("event-subject");
     subject.setAccessibleText(Text.of("event.subject"));
-    Label onFile = Card.words("");
-    Region named = new VBox(2, labelled(Text.of("event.subject"), subject), subjectProblem, onFile);
+    FlowPane choices = new FlowPane(6, 4);
+    choices.setId("event-subjects");
+    Region named =
+        new VBox(4, labelled(Text.of("event.subject"), subject), subjectProblem, choices);
     named.setVisible(false);
     named.setManaged(false);
     kinds
@@ -125,7 +131,7 @@ final class EventCard {
           named.setVisible(names);
           named.setManaged(names);
           List<String> known = names ? known(kind.names().get()) : List.of();
-          onFile.setText(known.isEmpty() ? "" : Text.of("event.on-file", String.join(", ", known)));
+          choices.getChildren().setAll(known.stream().limit(MOST_CHOICES).map(this::choice).toList());
         });
     VBox card =
         Card.of(
@@ -162,7 +168,13 @@ final class EventCard {
     }
   }
 
-  /** Of what there are entries or events. */
+  private Button choice(String name) {
+    Button button = new Button(name);
+    button.setOnAction(e -> subject.setText(name));
+    return button;
+  }
+
+  /** The machine's own, and those of which there are entries or events; each once. */
   private List<String> known(SubjectKind kind) {
     Ledger ledger = workshop.opened().ledger();
     Stream<Optional<String>> read =
@@ -173,12 +185,23 @@ final class EventCard {
         ledger.events().stream()
             .filter(e -> e.kind().names().equals(Optional.of(kind)))
             .map(Event::subject);
-    return Stream.concat(read, fitted).flatMap(Optional::stream).distinct().toList();
+    Stream<String> told =
+        kind == SubjectKind.LENS
+            ? workshop.opened().machine().lensNames().stream()
+            : Stream.empty();
+    List<String> known = new ArrayList<>();
+    Stream.concat(told, Stream.concat(read, fitted).flatMap(Optional::stream))
+        .filter(name -> known.stream().noneMatch(k -> SubjectName.same(k, name)))
+        .forEach(known::add);
+    return known;
   }
 
-  /** As it was written before, whatever its capitals. */
+  /** As it was written before, whatever its capitals and blanks. */
   private String spelled(SubjectKind kind, String typed) {
-    return known(kind).stream().filter(typed::equalsIgnoreCase).findFirst().orElse(typed);
+    return known(kind).stream()
+        .filter(k -> SubjectName.same(k, typed))
+        .findFirst()
+        .orElse(typed);
   }
 
   private LocalDateTime now() {

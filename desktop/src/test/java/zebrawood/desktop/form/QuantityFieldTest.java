@@ -21,6 +21,29 @@ class QuantityFieldTest {
     return said(field.problem().orElseThrow());
   }
 
+  /** Several lengths in one line follow the unit shown, and stay what they are. */
+  @Test
+  void lengthsInOneLineFollowTheUnitShown() {
+    WordsField shims = form.lengths("atHand", words -> Thicknesses.read("bed.field.at-hand", words));
+    shims.textProperty().set("0.1, 0.5 mm");
+    form.setUnits(INCHES);
+    assertThat(shims.text()).isEqualTo("0.1 mm, 0.5 mm");
+    shims.textProperty().set("0.004, 0.02, 0.5 mm");
+    assertThat(Thicknesses.read("bed.field.at-hand", shims.inMillimetres()))
+        .containsExactly(0.1016, 0.508, 0.5);
+    assertThat(form.typed()).containsEntry("atHand", "0.004 in, 0.02 in, 0.5 mm");
+    form.setUnits(DisplayUnits.METRIC);
+    assertThat(shims.text()).isEqualTo("0.004 in, 0.02 in, 0.5");
+    assertThat(Thicknesses.read("bed.field.at-hand", shims.inMillimetres()))
+        .containsExactly(0.1016, 0.508, 0.5);
+    StationForm other = new StationForm("bed", INCHES);
+    WordsField same =
+        other.lengths("atHand", words -> Thicknesses.read("bed.field.at-hand", words));
+    other.type(form.typed());
+    assertThat(same.text()).isEqualTo("0.004, 0.02, 0.5 mm");
+    assertThat(same.problem()).isEmpty();
+  }
+
   @Test
   void keepsWhatIsTypedWhateverItIs() {
     type("six");

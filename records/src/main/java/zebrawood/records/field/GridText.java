@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import zebrawood.field.FieldReadings.Point;
@@ -13,11 +14,16 @@ import zebrawood.words.Message;
 
 /**
  * A measured grid as text: x, y, measured x and measured y in millimetres, a mark a line, set apart
- * by commas, semicolons, tabs or blanks. A first line of words is taken for a header.
+ * by commas, semicolons, tabs or blanks. A first line of words is taken for a header; where it
+ * names inches, the numbers are in inches.
  */
 public final class GridText {
   private static final int COLUMNS = 4;
   private static final int LONGEST = 4_000_000;
+  private static final double MM_PER_INCH = 25.4;
+  private static final Pattern INCHES = Pattern.compile("(?i)\\b(?:in|inch|inches)\\b");
+  private static final List<String> HEADER_IN_INCHES =
+      List.of("x in", "y in", "measured x in", "measured y in");
 
   private GridText() {}
 
@@ -39,12 +45,14 @@ public final class GridText {
             .get();
     String plain = separator.equals(" ") ? start.rows().strip().replaceAll("[ ]+", " ") : start.rows().strip();
     List<Point> points = new ArrayList<>();
+    double mm = 1;
     try (var parser = format.parse(new StringReader(plain))) {
       for (CSVRecord row : parser) {
         if (row.getRecordNumber() == 1 && header(row)) {
+          mm = row.stream().anyMatch(cell -> INCHES.matcher(cell).find()) ? MM_PER_INCH : 1;
           continue;
         }
-        points.add(point(row, separator));
+        points.add(point(row, separator, mm));
       }
     } catch (IOException | IllegalStateException | java.io.UncheckedIOException e) {
       throw refused(Message.of("field.grid.no-list"));
@@ -62,7 +70,7 @@ public final class GridText {
     return row.stream().allMatch(cell -> cell.isEmpty() || Character.isLetter(cell.charAt(0)));
   }
 
-  private static Point point(CSVRecord row, String separator) {
+  private static Point point(CSVRecord row, String separator, double mm) {
     long line = row.getRecordNumber();
     if (row.size() != COLUMNS) {
       throw refused(Message.of("field.grid.columns", line, row.size()));
@@ -71,12 +79,25 @@ public final class GridText {
     for (int i = 0; i < COLUMNS; i++) {
       String cell = separator.equals(",") ? row.get(i) : row.get(i).replace(',', '.');
       try {
-        numbers[i] = Double.parseDouble(cell);
+        numbers[i] = Double.parseDouble(cell) * mm;
       } catch (NumberFormatException e) {
         throw refused(Message.of("field.grid.no-number", line, Message.quoted(row.get(i))));
       }
     }
     return new Point(numbers[0], numbers[1], numbers[2], numbers[3]);
+  }
+
+  /** The text with a header that says inches, where it has none that says a unit. */
+  public static String inInches(String text) {
+    String plain = CsvText.of(text).rows().strip();
+    String unquoted = plain.replace("\"", "");
+    if (unquoted.isEmpty() || Character.isLetter(unquoted.charAt(0))) {
+      return text;
+    }
+    String between = separator(plain);
+    return String.join(between.equals(" ") ? "," : between, HEADER_IN_INCHES)
+        + "\n"
+        + (between.equals(" ") ? plain.replaceAll("(?m)[ ]+", ",") : plain);
   }
 
   /** As {@link #read} reads it. */

@@ -19,6 +19,19 @@ class FieldFilesTest {
   @TempDir private Path folder;
 
   @Test
+  void aGridThatSaysInchesIsInInches() {
+    String pasted = "0 0 0 0\n1 0 1.01 0\n";
+    String whole = GridText.inInches(pasted);
+    assertThat(whole).startsWith("x in,y in,measured x in,measured y in\n");
+    assertThat(GridText.read(whole).get(1).measuredXMm()).isEqualTo(1.01 * 25.4);
+    assertThat(GridText.read(pasted).get(1).measuredXMm()).isEqualTo(1.01);
+    assertThat(GridText.inInches(whole)).as("it says so already").isEqualTo(whole);
+    String millimetres = "\uFEFFsep=;\n\"x mm\";\"y mm\";\"measured x\";\"measured y\"\n1;2;3;4\n";
+    assertThat(GridText.inInches(millimetres)).isEqualTo(millimetres);
+    assertThat(GridText.read(millimetres)).containsExactly(new Point(1, 2, 3, 4));
+  }
+
+  @Test
   void aGridIsReadHoweverItIsSetApart() {
     Point expected = new Point(-10, 0, -10.05, 0.5);
     for (String text :
