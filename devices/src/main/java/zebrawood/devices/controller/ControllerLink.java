@@ -54,6 +54,12 @@ public interface ControllerLink extends AutoCloseable {
    */
   void mustFinish();
 
+  /**
+   * From now on cancelling ends a wait only after some seconds, in which what was sent is usually
+   * answered.
+   */
+  void finishSoon();
+
   @Override
   void close();
 }

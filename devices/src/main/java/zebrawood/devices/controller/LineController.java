@@ -42,8 +42,11 @@ public final class LineController implements ControllerLink {
   private static final int MOST_BYTES = 262_144;
   private static final int TRIES = 5;
 
-  /** Of the longest answer: for all readings of the settings together. */
-  private static final int MOST_READINGS = 3;
+  /** For all tries of connecting together, and for all readings of the settings together. */
+  private static final Duration ALL_TRIES = Duration.ofSeconds(60);
+
+  /** What must be brought to its end is waited for no longer once somebody cancelled. */
+  private static final Duration AFTER_CANCEL = Duration.ofSeconds(5);
 
   /** A controller keeps so many bytes that it has not yet looked at. */
   static final int BUFFER = 120;
@@ -55,6 +58,14 @@ public final class LineController implements ControllerLink {
   private final BooleanSupplier cancelled;
   private final StringBuilder coming = new StringBuilder();
   private boolean finishing;
+
+  /** Whether what must be finished is given up a moment after somebody cancelled. */
+  private boolean soon;
+
+  private long cancelledAt = Long.MAX_VALUE;
+
+  /** When all tries of what is done now are over. */
+  private long allEnd = Long.MAX_VALUE;
 
   /** Whether a line of an answer was passed over that nobody waited for. */
   private boolean late;
@@ -69,7 +80,7 @@ public final class LineController implements ControllerLink {
     private int bytes;
 
     Bound(Duration atMost, Duration silence) {
-      end = port.nanos() + atMost.toNanos();
+      end = Math.min(port.nanos() + atMost.toNanos(), allEnd);
       silenceNanos = silence.toNanos();
     }
 
@@ -116,8 +127,28 @@ public final class LineController implements ControllerLink {
       bytes += receive();
     }
     coming.setLength(0);
+    return inTime(this::firstStatus);
+  }
+
+  /** Something that is tried several times. */
+  private interface Tried<T> {
+    T run() throws LinkTrouble;
+  }
+
+  /** All tries together end in time. */
+  private <T> T inTime(Tried<T> tried) throws LinkTrouble {
+    long before = allEnd;
+    allEnd = Math.min(before, port.nanos() + ALL_TRIES.toNanos());
+    try {
+      return tried.run();
+    } finally {
+      allEnd = before;
+    }
+  }
+
+  private Status firstStatus() throws LinkTrouble {
     LinkTrouble last = silent();
-    for (int i = 0; i < TRIES; i++) {
+    for (int i = 0; i < TRIES && port.nanos() < allEnd; i++) {
       try {
         Status status = status();
         if (status.busy()) {
@@ -168,10 +199,13 @@ public final class LineController implements ControllerLink {
 
   @Override
   public Settings readSettings() throws LinkTrouble {
+    return inTime(this::settingsReadTwice);
+  }
+
+  private Settings settingsReadTwice() throws LinkTrouble {
     letPass();
     Optional<List<String>> before = Optional.empty();
-    long end = port.nanos() + MOST_READINGS * longestAnswer().toNanos();
-    for (int i = 0; i < TRIES && port.nanos() < end; i++) {
+    for (int i = 0; i < TRIES && port.nanos() < allEnd; i++) {
       Optional<List<String>> now = dump();
       if (now.isPresent() && now.equals(before)) {
         try {
@@ -332,8 +366,18 @@ public final class LineController implements ControllerLink {
     finishing = true;
   }
 
+  @Override
+  public void finishSoon() {
+    finishing = true;
+    soon = true;
+  }
+
   private void checkCancelled() throws LinkTrouble {
-    if (!finishing && cancelled.getAsBoolean()) {
+    if (!cancelled.getAsBoolean()) {
+      return;
+    }
+    cancelledAt = Math.min(cancelledAt, port.nanos());
+    if (!finishing || soon && port.nanos() - cancelledAt > AFTER_CANCEL.toNanos()) {
       throw new LinkTrouble(Kind.CANCELLED, Message.of("controller.trouble.cancelled"));
     }
   }

@@ -72,7 +72,7 @@ public final class SettingsChange {
     }
     Settings expected = snapshot;
     Settings after = snapshot;
-    link.mustFinish();
+    link.finishSoon();
     for (Write write : writes) {
       if (link.cancelled()) {
         return stopped(

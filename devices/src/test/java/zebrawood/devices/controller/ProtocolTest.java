@@ -334,5 +334,59 @@ class ProtocolTest {
     assertThatThrownBy(link::readSettings).isInstanceOf(LinkTrouble.class);
     assertThat(Duration.ofNanos(now[0]))
         .isLessThan(Duration.ofSeconds(4 * Math.round(TALK.longestAnswerS())));
+    now[0] = 0;
+    assertThatThrownBy(link::connect).isInstanceOf(LinkTrouble.class);
+    assertThat(Duration.ofNanos(now[0]))
+        .as("all tries of connecting together")
+        .isLessThan(Duration.ofSeconds(66));
+  }
+
+  /** A line was sent and is never answered: cancelling does not wait for its longest answer. */
+  @Test
+  void aCancelledChangeEndsInSecondsAndSaysThatNobodyKnows() throws LinkTrouble {
+    SimulatedController controller = new SimulatedController(FRAME, STAND_IN, SET, Faults.NONE);
+    SimulatedPort port = new SimulatedPort(controller, 0);
+    long[] mute = {0};
+    Port peer =
+        new Port() {
+          @Override
+          public void write(byte[] bytes) throws IOException {
+            port.write(bytes);
+          }
+
+          @Override
+          public byte[] read(Duration wait) throws IOException {
+            byte[] told = port.read(wait);
+            return mute[0] == 0 ? told : told.length > 0 ? new byte[] {'x'} : told;
+          }
+
+          @Override
+          public long nanos() {
+            return port.nanos();
+          }
+
+          @Override
+          public void close() {
+            port.close();
+          }
+        };
+    LineController link = new LineController(peer, STAND_IN, () -> mute[0] > 0);
+    link.connect();
+    Settings seen = link.readSettings();
+    SettingsChange.Outcome outcome =
+        SettingsChange.run(
+            link,
+            seen,
+            List.of(
+                STAND_IN.write(STAND_IN.key(Role.TRAVEL_X).orElseThrow(), "390"), STAND_IN.write(STAND_IN.key(Role.TRAVEL_Y).orElseThrow(), "390")),
+            write -> mute[0] = port.nanos());
+    assertThat(outcome)
+        .isInstanceOfSatisfying(
+            SettingsChange.Outcome.Stopped.class,
+            stopped -> {
+              assertThat(stopped.now()).as("nobody knows").isEmpty();
+              assertThat(stopped.at()).isPresent();
+            });
+    assertThat(Duration.ofNanos(port.nanos() - mute[0])).isLessThan(Duration.ofSeconds(14));
   }
 }
