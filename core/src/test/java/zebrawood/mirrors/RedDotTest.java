@@ -23,7 +23,7 @@ class RedDotTest {
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(Said.by(f.advice()))
         .containsExactly(
-            "Move the red dot 3 mm left and 4 mm to the rear at the height of the work, or give the job software that offset.",
+            "Move the red pointer 3 mm left and 4 mm to the rear at the height of the work, or give the job software that offset.",
             "Aim at the height of the work only: the burn leaves the dot by 0.5 mm for every 10 mm of height.");
   }
 

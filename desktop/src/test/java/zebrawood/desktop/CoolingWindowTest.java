@@ -75,7 +75,7 @@ class CoolingWindowTest extends WindowTest {
                 .anyMatch(e -> e.note().contains("at the electrician's")));
     settle();
     assertThat(page()).doesNotContain("Not proven today");
-    assertThat(words("#primary")).isEqualTo("Record, read again");
+    assertThat(words("#primary")).isEqualTo("Record as found");
     keys(KeyCode.CONTROL, KeyCode.DIGIT5);
     assertThat(page())
         .as("the reason settles what it named, and nothing else")

@@ -115,12 +115,12 @@ class FirstLightWindowTest extends WindowTest {
     assertThat(left.verdict()).isEqualTo(Verdict.WITHIN);
     assertThat(left.readings()).contains("6,4").contains("1/4 in").contains("6.35");
     assertThat(standing().holds()).isTrue();
-    assertThat(status()).startsWith("Recorded as left at");
+    assertThat(status()).startsWith("Bed: recorded as left at");
 
     clock.advance(Duration.ofDays(2));
     keys(KeyCode.CONTROL, KeyCode.E);
     assertThat(words("#event-doubts"))
-        .isEqualTo("Puts in doubt: Site, Cooling, Start-up, Mirrors, Bed, Focus.");
+        .isEqualTo("In doubt then: Site, Cooling, Start-up, Mirrors, Bed, Focus.");
     keys(KeyCode.ENTER);
     until("the event is recorded", () -> !app.model().opened().ledger().events().isEmpty());
     assertThat(standing()).isInstanceOf(Standing.Stale.class);
@@ -438,7 +438,7 @@ class FirstLightWindowTest extends WindowTest {
           assertThat(e.at()).isEqualTo("2026-05-01T10:00:00Z");
         });
     keys(KeyCode.CONTROL, KeyCode.K);
-    typeWords("take back the last event");
+    typeWords("take back crash");
     keys(KeyCode.ENTER);
     until("the event is taken back", () -> app.model().opened().ledger().events().isEmpty());
   }

@@ -302,7 +302,7 @@ class PowerWindowTest extends WindowTest {
     assertThat(page()).contains("test marks burn").doesNotContain("High voltage");
     press("#practise");
     press("#read-all");
-    assertThat(page()).contains("Set the job's highest power word");
+    assertThat(page()).contains("Set the job software's top power word");
     press("#primary");
     press("#read-all");
     assertThat(page()).contains("Leave the power scale").contains("In order");

@@ -56,6 +56,11 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
               Solver.of("bed", BedReadings.class, Levelling::solve, Set.of("keepScrew")),
               Solver.of("shims", ShimReadings.class, Shimming::underHead));
 
+  /** A foot has a name and a place; a screw its pitch and its sense beside. */
+  private static final int FOOT_COLUMNS = 3;
+
+  private static final int SCREW_COLUMNS = 5;
+
   /** Places and screws sit this far inside the work area unless it is told otherwise. */
   private static final double INSET_SHARE = 0.03;
 
@@ -354,12 +359,15 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
             title,
             new Part.GrowingRows(
                 supports,
-                List.of(
-                    Message.of("bed.support.heading"),
-                    Message.of("bed.support.x"),
-                    Message.of("bed.support.y"),
-                    shims ? Message.NONE : Message.of("bed.support.pitch"),
-                    shims ? Message.NONE : Message.of("bed.field.clockwise")),
+                Stream.of(
+                        "bed.support.heading",
+                        "bed.support.x",
+                        "bed.support.y",
+                        "bed.support.pitch",
+                        "bed.field.clockwise")
+                    .limit(shims ? FOOT_COLUMNS : SCREW_COLUMNS)
+                    .map(key -> Message.of(key))
+                    .toList(),
                 Message.of(shims ? "bed.foot.another" : "bed.screw.another")),
             shims ? Part.rows(atHand) : new Part.Hint(Message.of("bed.screws.hint"))));
   }

@@ -403,7 +403,7 @@ final class ControllerLinkPart implements LinkBar.Actions {
     }
     boolean fromHome = places.isEmpty() || talk.get().placesFromHomeCorner();
     if (!talk.get().canMove() || !fromHome) {
-      say("controller.motion.not-known");
+      say(talk.get().canMove() ? "controller.motion.from-home" : "controller.motion.not-known");
       return;
     }
     List<String> lines =

@@ -7,14 +7,14 @@ import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import zebrawood.climate.Air;
 import zebrawood.climate.Bucket;
-import zebrawood.climate.Coldest;
 import zebrawood.climate.Coldest.Glycol;
+import zebrawood.climate.Coldest;
 import zebrawood.cooling.Chiller;
 import zebrawood.cooling.Coolant;
 import zebrawood.cooling.Cooling;
 import zebrawood.cooling.CoolingFinding;
-import zebrawood.cooling.CoolingReadings;
 import zebrawood.cooling.CoolingReadings.Item;
+import zebrawood.cooling.CoolingReadings;
 import zebrawood.cooling.CoolingStation;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
@@ -211,7 +211,8 @@ public final class CoolingModel extends StationModel<CoolingReadings, CoolingFin
             .judged(
                 r.air().coolantC() >= f.air().lowestCoolantC(),
                 Message.of(
-                    "cooling.tile.lowest", Amount.of(f.air().lowestCoolantC(), CELSIUS, 1))));
+                    "cooling.tile.least",
+                    Amount.of(Air.SAFE_MARGIN_K, Quantity.TEMPERATURE_DIFFERENCE, 1))));
     r.afterHourC()
         .ifPresent(c ->
             tiles.add(

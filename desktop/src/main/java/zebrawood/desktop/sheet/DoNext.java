@@ -34,6 +34,8 @@ public final class DoNext extends HeightCachingBox {
   /** Where there is less room the buttons come before a picture. */
   private static final double LEAST_FOR_PICTURE = 380;
 
+  private static final double LEAST_FOR_CAUTION = 340;
+
   private static final double AMOUNT_WIDTH = 128;
 
   /** More letters are no amount, but a sentence. */
@@ -76,11 +78,31 @@ public final class DoNext extends HeightCachingBox {
         });
     getChildren()
         .addAll(SheetFrame.columnTitle(Text.of("sheet.do-next"), count), steps, caution, buttons);
+    heightProperty()
+        .subscribe(h -> {
+          boolean low = h.doubleValue() > 0 && h.doubleValue() < LEAST_FOR_CAUTION;
+          // Asked for during a layout, a new one would be forgotten.
+          Platform.runLater(() -> placeCaution(low));
+        });
+  }
+
+  /** In a low window the caution comes before the steps, so that the buttons stay in it. */
+  private void placeCaution(boolean low) {
+    if (low == body.getChildren().contains(caution)) {
+      return;
+    }
+    getChildren().remove(caution);
+    body.getChildren().remove(caution);
+    if (low) {
+      body.getChildren().addFirst(caution);
+    } else {
+      getChildren().add(getChildren().size() - 1, caution);
+    }
   }
 
   /** A small picture between the steps and the caution. */
   void setBeside(Region picture) {
-    getChildren().add(getChildren().indexOf(caution), picture);
+    getChildren().add(getChildren().size() - 1, picture);
     heightProperty().subscribe(h -> showIf(picture, h.doubleValue() > LEAST_FOR_PICTURE));
   }
 
@@ -101,7 +123,8 @@ public final class DoNext extends HeightCachingBox {
       } else {
         if (further.size() < i) {
           further.add(new Row("further-step", "further-big"));
-          body.getChildren().add(further.size(), further.getLast());
+          body.getChildren()
+              .add(body.getChildren().indexOf(first) + further.size(), further.getLast());
         }
         further.get(i - 1).fillOfMany(step);
       }

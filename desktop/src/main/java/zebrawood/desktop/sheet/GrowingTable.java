@@ -64,7 +64,8 @@ final class GrowingTable extends HeightCachingBox {
     for (int i = 0; i < group.size(); i++) {
       int row = i;
       List<Node> nodes = new ArrayList<>();
-      for (Field field : group.fieldsOf(i)) {
+      // What has no heading is of no meaning here.
+      for (Field field : group.fieldsOf(i).stream().limit(part.headings().size()).toList()) {
         Control control = pane.control(field);
         if (control instanceof TypedControl text) {
           text.setPrefColumnCount(field instanceof WordsField ? WORD_COLUMNS : NARROW_COLUMNS);

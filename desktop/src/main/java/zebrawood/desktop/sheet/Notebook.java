@@ -23,6 +23,8 @@ import zebrawood.quantity.DisplayUnits;
 
 /** The entries of a station, newest first, beside the trend of its telling figure. */
 public final class Notebook extends HBox {
+  private static final double WHEN = 104;
+
   /** Mean width of a letter in a column's heading. */
   private static final double LETTER = 6.1;
 
@@ -96,8 +98,11 @@ public final class Notebook extends HBox {
     }
     last = shown;
     List<TableColumn<Entry, ?>> columns = new ArrayList<>();
-    columns.add(
-        Tables.column(Text.of("notebook.when"), 90, e -> DayWords.moment(e.time(), now, zone)));
+    TableColumn<Entry, String> when =
+        Tables.column(Text.of("notebook.when"), WHEN, e -> DayWords.moment(e.time(), now, zone));
+    // A date that is cut tells nothing.
+    when.setMinWidth(WHEN);
+    columns.add(when);
     columns.add(Tables.column(Text.of("notebook.kind"), 108, Notebook::kind));
     entries.reversed().stream()
         .filter(e -> e.tellingFigure().isPresent())

@@ -7,6 +7,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.Text;
@@ -21,6 +22,9 @@ final class NotebookStrip extends HBox {
   private static final double LEAST_WIDTH = 50;
   private static final double TREND_WIDTH = 170;
   private static final double TREND_HEIGHT = 34;
+  private static final double ROOM_FOR_TREND = 860;
+  private static final double ROOM_FOR_BOTH = 760;
+  private static final double ROOM_FOR_ONE = 560;
 
   private final ZoneId zone;
   private final HBox found = new HBox(5);
@@ -45,6 +49,20 @@ final class NotebookStrip extends HBox {
     trend.setMinWidth(TREND_WIDTH);
     trend.setMaxHeight(TREND_HEIGHT);
     getChildren().addAll(title, found, left, trend, SheetFrame.spacer(), open);
+    widthProperty().subscribe(w -> giveWay());
+  }
+
+  /** Whole words or none: first the trend goes, then what was found, then what was left. */
+  private void giveWay() {
+    double width = getWidth();
+    showIf(trend, !trend.getChildren().isEmpty() && width > ROOM_FOR_TREND);
+    showIf(found, !found.getChildren().isEmpty() && width > ROOM_FOR_BOTH);
+    showIf(left, !left.getChildren().isEmpty() && width > ROOM_FOR_ONE);
+  }
+
+  private static void showIf(Region part, boolean shown) {
+    part.setVisible(shown);
+    part.setManaged(shown);
   }
 
   /** Shows entries, oldest first as the ledger has them. */
@@ -56,7 +74,7 @@ final class NotebookStrip extends HBox {
     if (history.isLine()) {
       trend.getChildren().add(Trend.small(history, TREND_WIDTH, TREND_HEIGHT));
     }
-    trend.setManaged(history.isLine());
+    giveWay();
     open.setText(Text.of("notebook.open", entries.size()));
   }
 
@@ -66,7 +84,6 @@ final class NotebookStrip extends HBox {
 
   private void fill(HBox one, Optional<Entry> entry) {
     one.getChildren().clear();
-    one.setManaged(entry.isPresent());
     entry.ifPresent(e -> {
       var words = Text.words();
       add(one, Text.of("notebook.strip", DayWords.day(e.time(), zone), e.kind()), WORDS, false);

@@ -5,7 +5,8 @@ import javafx.geometry.Insets;
 import javafx.scene.layout.Region;
 
 /**
- * The three columns of a sheet, as high as there is room. Each is a layout of its own: what changes
+ * The three columns of a sheet, as high as there is room; where there is no room for three, without
+ * the middle one. Each is a layout of its own: what changes
  * in one asks nothing of the others, nor of the window, so that advice can follow every keystroke.
  */
 final class SheetColumns extends Region {
@@ -29,7 +30,7 @@ final class SheetColumns extends Region {
 
   @Override
   protected double computeMinWidth(double height) {
-    return sum(LEAST) + getInsets().getLeft() + getInsets().getRight();
+    return LEAST[0] + LEAST[2] + APART + getInsets().getLeft() + getInsets().getRight();
   }
 
   @Override
@@ -42,6 +43,16 @@ final class SheetColumns extends Region {
     Insets in = getInsets();
     double wide = getWidth() - in.getLeft() - in.getRight();
     double high = getHeight() - in.getTop() - in.getBottom();
+    boolean three = wide >= sum(LEAST);
+    getChildren().get(1).setVisible(three);
+    if (!three) {
+      double first = Math.floor((wide - APART) * LEAST[0] / (LEAST[0] + LEAST[2]));
+      getChildren().get(0).resizeRelocate(in.getLeft(), in.getTop(), first, high);
+      getChildren()
+          .get(2)
+          .resizeRelocate(in.getLeft() + first + APART, in.getTop(), wide - first - APART, high);
+      return;
+    }
     double share = Math.clamp((wide - sum(LEAST)) / (sum(USUAL) - sum(LEAST)), 0, 1);
     double left = Math.floor(LEAST[0] + share * (USUAL[0] - LEAST[0]));
     double right = Math.floor(LEAST[2] + share * (USUAL[2] - LEAST[2]));

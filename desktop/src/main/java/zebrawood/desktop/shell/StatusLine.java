@@ -15,6 +15,7 @@ final class StatusLine extends HBox {
     Label words = new Label();
     words.setId("status");
     words.getStyleClass().add("status-words");
+    words.setMinWidth(0);
     words.textProperty().bind(workshop.messageProperty());
     Button initials = new Button();
     Button unit = new Button();
@@ -40,6 +41,7 @@ final class StatusLine extends HBox {
   private static void flat(Button button, String id, Runnable run) {
     button.setId(id);
     button.getStyleClass().add("flat");
+    button.setMinWidth(USE_PREF_SIZE);
     button.setOnAction(e -> run.run());
   }
 }

@@ -13,6 +13,7 @@ import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Standing;
 import zebrawood.ledger.StandingWords;
 import zebrawood.ledger.Station;
+import zebrawood.records.kept.KeptFindings;
 import zebrawood.words.Phrasebook;
 
 /** A station that does not hold: what is to be done there, and why. */
@@ -55,14 +56,13 @@ record ToProve(Station station, Standing standing) {
               .orElse(Text.of(StandingWords.because(cause)));
       case Standing.Out(Entry last) ->
           last.tellingFigure()
-              .filter(f -> f.limit().isEmpty() || f.overLimit())
+              .filter(Figure::overLimit)
               .map(f ->
-                  f.limit().isPresent()
-                      ? Text.of(
-                          "prove.out",
-                          figure(last, f),
-                          FigureWords.number(f, f.limit().getAsDouble(), Text.words()))
-                      : figure(last, f))
+                  Text.of(
+                      "prove.out",
+                      figure(last, f),
+                      FigureWords.number(f, f.limit().getAsDouble(), Text.words())))
+              .or(() -> KeptFindings.whyOut(last).map(Text.words()::sayKept))
               .orElse(Text.of("prove.out.bare"));
       case Standing.Open(var check, Optional<Station> waitsFor) ->
           waitsFor.map(s -> Text.of("prove.wait", s.title())).orElse(Text.of("prove.open"));

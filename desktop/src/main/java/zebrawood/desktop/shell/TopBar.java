@@ -17,6 +17,8 @@ import zebrawood.machine.Machine;
 
 /** Which machine is open, what it is, what everybody in the room must know, and find or do. */
 final class TopBar extends HBox {
+  private static final double LEAST_PLAQUE = 250;
+
   private final MenuButton machines = new MenuButton();
   private final Label line = new Label();
   private final Label plaque = new Label();
@@ -35,7 +37,10 @@ final class TopBar extends HBox {
     line.getStyleClass().add("machine-line");
     line.setMinWidth(0);
     plaque.getStyleClass().add("plaque");
-    plaque.setMinWidth(Region.USE_PREF_SIZE);
+    // In two lines or three where there is no room for one; it is never cut.
+    plaque.setWrapText(true);
+    plaque.setMinWidth(LEAST_PLAQUE);
+    plaque.setMinHeight(Region.USE_PREF_SIZE);
     Button findButton = new Button(Text.of("bar.find"));
     findButton.setId("find");
     findButton.getStyleClass().setAll("find");

@@ -92,7 +92,8 @@ final class DuctPicture {
     on.words(Text.of("site.picture.machine"), SIDE + 10, RUN_Y - 40, "plan-side");
     on.words(
         Text.of("site.picture.blower"),
-        Math.clamp(blowerX, SIDE + 90, on.width() - SIDE - 20),
+        // In a small picture it gives way at the right end.
+        Math.min(Math.max(blowerX, SIDE + 90), on.width() - SIDE - 20),
         RUN_Y - 40,
         "plan-side");
     on.words(

@@ -308,8 +308,8 @@ public final class EntryRecorder {
     String time = DayWords.time(entry.recordedAt(), workshop.clock().getZone());
     workshop.say(
         entry.kind() == EntryKind.AS_LEFT
-            ? Text.of("said.as-left", time)
-            : Text.of("said.recorded", entry.kind(), time));
+            ? Text.of("said.as-left", station.title(), time)
+            : Text.of("said.recorded", station.title(), entry.kind(), time));
   }
 
   private void notRecorded() {

@@ -4,10 +4,12 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import zebrawood.desktop.workshop.WorkshopModel.Glance;
 import zebrawood.desktop.workshop.WorkshopModel.Opened;
+import zebrawood.desktop.workshop.WorkshopModel.Start;
 import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Recorded;
 import zebrawood.ledger.Station;
@@ -19,6 +21,22 @@ final class Loading {
   private static final Logger LOG = LoggerFactory.getLogger(Loading.class);
 
   private Loading() {}
+
+  static Start start(Workshop workshop, List<Station> stations, String person, Instant now) {
+    Workshop.Machines machines = workshop.machines();
+    Preferences preferences = Preferences.of(workshop, person);
+    List<Machine> readable = machines.readable();
+    Optional<Machine> chosen =
+        readable.stream()
+            .filter(m -> preferences.machine().equals(Optional.of(m.id())))
+            .findFirst()
+            .or(() -> readable.stream().findFirst());
+    return new Start(
+        workshop,
+        readable,
+        chosen.map(m -> opened(workshop, stations, m, machines, now)),
+        preferences);
+  }
 
   static Opened opened(
       Workshop workshop,

@@ -106,19 +106,7 @@ public final class WorkshopModel implements AutoCloseable {
 
   /** Reads what the first window shows; may be called from any thread. */
   public static Start start(Workshop workshop, List<Station> stations, String person, Instant now) {
-    Workshop.Machines machines = workshop.machines();
-    Preferences preferences = Preferences.of(workshop, person);
-    List<Machine> readable = machines.readable();
-    Optional<Machine> chosen =
-        readable.stream()
-            .filter(m -> preferences.machine().equals(Optional.of(m.id())))
-            .findFirst()
-            .or(() -> readable.stream().findFirst());
-    return new Start(
-        workshop,
-        readable,
-        chosen.map(m -> Loading.opened(workshop, stations, m, machines, now)),
-        preferences);
+    return Loading.start(workshop, stations, person, now);
   }
 
   /**
@@ -207,7 +195,13 @@ public final class WorkshopModel implements AutoCloseable {
   }
 
   private void prefer(String name, String value) {
-    write(() -> workshop.prefer(person, name, value), () -> {}, () -> {});
+    disk.ask(
+        () -> {
+          workshop.prefer(person, name, value);
+          return value;
+        },
+        kept -> {},
+        e -> failed("workshop.choice-not-kept", e, () -> {}));
   }
 
   /** Opens another machine; what was said was of the one before. */

@@ -110,11 +110,11 @@ class ControllerModelTest {
     Models.type(bare, "reading.dump", RIGHT);
     assertThat(waitsFor(bare)).contains("how it prints its settings");
     bare.dialect.take(StandIn.dialect());
-    assertThat(waitsFor(bare)).isEqualTo("Software's top word");
+    assertThat(waitsFor(bare)).isEqualTo("Software's top power word");
     Models.type(bare, "topWord", "1000");
     assertThat(waitsFor(bare)).isEqualTo("Limit switches");
     Models.type(bare, "switches", "YES");
-    assertThat(waitsFor(bare)).isEqualTo("Switches sit at the");
+    assertThat(waitsFor(bare)).isEqualTo("Corner where the home switches are");
     Models.type(bare, "home", "FRONT_LEFT");
     assertThat(waitsFor(bare)).isEqualTo("Software's unit");
     Models.type(bare, "units", "MM");
@@ -239,7 +239,7 @@ class ControllerModelTest {
     assertThat(finding(flint).verdict()).isEqualTo(Verdict.WITHIN);
     assertThat(flint.auditRows().orElseThrow())
         .extracting(l -> Models.said(l.name()))
-        .containsExactly("field size to the right", "kind of source", "1 more that nobody named");
+        .containsExactly("field size to the right", "kind of source", "1 more that no role was said of");
     String json = "{\"mark\": {\"field size\": 110, \"laser type\": \"fibre\", \"glow\": 3}}";
     Models.type(flint, "reading.dump", json);
     assertThat(finding(flint).verdict()).as("the same, as another file").isEqualTo(Verdict.ADJUST);

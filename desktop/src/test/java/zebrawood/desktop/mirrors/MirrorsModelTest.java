@@ -19,13 +19,13 @@ import org.junit.jupiter.params.provider.EnumSource;
 import zebrawood.desktop.Models;
 import zebrawood.desktop.form.Field;
 import zebrawood.ledger.Figure;
-import zebrawood.machine.Train;
 import zebrawood.machine.Train.GantryEnd;
 import zebrawood.machine.Train.TravelEnd;
+import zebrawood.machine.Train;
 import zebrawood.measure.Verdict;
 import zebrawood.mirrors.MirrorReadings.Towards;
-import zebrawood.mirrors.MirrorVisitReadings;
 import zebrawood.mirrors.MirrorVisitReadings.ScrewsBy;
+import zebrawood.mirrors.MirrorVisitReadings;
 import zebrawood.mirrors.MountScrew;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.records.picture.SvgCanvas;
@@ -168,7 +168,7 @@ class MirrorsModelTest {
     assertThat(advice(work)).anyMatch(a -> a.contains("5.2 mm left"));
     type("reading.dot.right", "1", "reading.dot.rear", "1");
     type("reading.dot.low.right", "2", "reading.dot.low.rear", "1");
-    assertThat(advice(work)).anyMatch(a -> a.startsWith("Move the red dot 1 mm right"));
+    assertThat(advice(work)).anyMatch(a -> a.startsWith("Move the red pointer 1 mm right"));
   }
 
   @Test

@@ -22,6 +22,7 @@ import zebrawood.ledger.StandingWords;
 import zebrawood.ledger.Station;
 import zebrawood.machine.Identity;
 import zebrawood.machine.Machine;
+import zebrawood.records.kept.KeptFindings;
 import zebrawood.records.kept.StationPaper;
 import zebrawood.records.picture.StandingSvg;
 import zebrawood.records.picture.SvgCanvas;
@@ -190,9 +191,15 @@ public record HandOverSheet(
   /** How a station stands, with the day since when it is stale. */
   private static String standing(Standing standing, Hand hand) {
     String said = hand.words.say(StandingWords.of(standing, hand.zone));
-    return standing instanceof Standing.Stale(Entry proof, Standing.Cause cause)
-        ? hand.words.say("paper.since", said, hand.day(cause.since()))
-        : said;
+    return switch (standing) {
+      case Standing.Stale(Entry proof, Standing.Cause cause) ->
+          hand.words.say("paper.since", said, hand.day(cause.since()));
+      case Standing.Out(Entry last) ->
+          KeptFindings.whyOut(last)
+              .map(why -> hand.words.say("paper.out-for", said, hand.words.sayKept(why)))
+              .orElse(said);
+      default -> said;
+    };
   }
 
   /** What each station proved when it was last asked. */

@@ -20,8 +20,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import zebrawood.measure.UnusableReading;
 import zebrawood.measure.UnusableReading.Complaint;
+import zebrawood.measure.UnusableReading;
 import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
@@ -196,6 +196,28 @@ public final class RecordJson {
           : Optional.empty();
     } catch (UnusableReading e) {
       return Optional.empty();
+    }
+  }
+
+  /**
+   * What stands in a list of a document under this name; empty where there is no such list, or one
+   * of it cannot be read as that.
+   */
+  public static <T> List<T> parts(String document, String name, Class<T> type) {
+    try {
+      JsonNode list = parse(document).get(name);
+      List<T> parts = new ArrayList<>();
+      Reading reading = new Reading(new ArrayList<>());
+      for (int i = 0; list != null && i < list.size(); i++) {
+        Object value = reading.value(list.get(i), type, DocumentPath.TOP);
+        if (!reading.complaints().isEmpty()) {
+          return List.of();
+        }
+        parts.add(type.cast(value));
+      }
+      return parts;
+    } catch (UnusableReading e) {
+      return List.of();
     }
   }
 
