@@ -38,7 +38,6 @@ public final class LineController implements ControllerLink {
 
   private static final Duration STOPPING = Duration.ofSeconds(10);
   private static final int MOST_DISCARDED_BYTES = 65_536;
-  private static final int LONGEST_LINE = 512;
   private static final int MOST_BYTES = 262_144;
   private static final int TRIES = 5;
 
@@ -56,7 +55,7 @@ public final class LineController implements ControllerLink {
   private final WireSyntax talk;
   private final Optional<LinePattern> stateLine;
   private final BooleanSupplier cancelled;
-  private final StringBuilder coming = new StringBuilder();
+  private final ComingLines coming = new ComingLines();
   private boolean finishing;
 
   /** Whether what must be finished is given up a moment after somebody cancelled. */
@@ -126,7 +125,7 @@ public final class LineController implements ControllerLink {
       checkCancelled();
       bytes += receive();
     }
-    coming.setLength(0);
+    coming.takeAll();
     return inTime(this::firstStatus);
   }
 
@@ -390,7 +389,7 @@ public final class LineController implements ControllerLink {
   private String line(Bound bound) throws LinkTrouble {
     long lastByte = port.nanos();
     while (true) {
-      Optional<String> next = nextLine();
+      Optional<String> next = coming.next();
       if (next.isPresent()) {
         if (!next.get().isEmpty()) {
           return next.get();
@@ -409,28 +408,10 @@ public final class LineController implements ControllerLink {
     }
   }
 
-  /** What came up to an end of line, whichever kind. */
-  private Optional<String> nextLine() {
-    for (int i = 0; i < coming.length(); i++) {
-      char c = coming.charAt(i);
-      if (c == '\n' || c == '\r') {
-        String line = coming.substring(0, i).strip();
-        coming.delete(0, i + 1);
-        return Optional.of(line);
-      }
-    }
-    if (coming.length() > LONGEST_LINE) {
-      coming.setLength(0);
-    }
-    return Optional.empty();
-  }
-
   private int receive() throws LinkTrouble {
     try {
       byte[] bytes = port.read(POLL);
-      for (byte b : bytes) {
-        coming.append((char) (b & 0xff));
-      }
+      coming.add(bytes);
       return bytes.length;
     } catch (IOException e) {
       throw lost(e);
@@ -451,8 +432,7 @@ public final class LineController implements ControllerLink {
       bytes += count;
       checkCancelled();
     }
-    passOver(coming.toString());
-    coming.setLength(0);
+    passOver(coming.takeAll());
   }
 
   private void write(String text) throws LinkTrouble {
