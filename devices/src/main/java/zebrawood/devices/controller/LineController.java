@@ -186,7 +186,7 @@ public final class LineController implements ControllerLink {
   /** Lines that answer nothing that was asked now. */
   private void passOver(String text) {
     for (String line : text.lines().map(String::strip).filter(l -> !l.isEmpty()).toList()) {
-      toldAlarm = talk.alarm(line).map(meant -> said(meant, line)).or(() -> toldAlarm);
+      toldAlarm = talk.alarm(line).map(meant -> LinkTrouble.answered(meant, line)).or(() -> toldAlarm);
       late = late || talk.ends(line);
     }
     late = late || !Settings.lines(text, dialect).isEmpty();
@@ -260,17 +260,10 @@ public final class LineController implements ControllerLink {
       Optional<WireSyntax.RefusalText> refusal = talk.refusal(line);
       if (refusal.isPresent()) {
         throw new LinkTrouble(
-            Kind.REJECTED, Message.of("controller.trouble.no-settings", said(refusal.get(), line)));
+            Kind.REJECTED, Message.of("controller.trouble.no-settings", LinkTrouble.answered(refusal.get(), line)));
       }
       text.append(line).append('\n');
     }
-  }
-
-  private static Message said(WireSyntax.RefusalText meant, String line) {
-    return meant.meaning().isBlank()
-        ? Message.quoted(line)
-        : Message.of(
-            "controller.trouble.answered", Message.quoted(meant.meaning()), Message.quoted(line));
   }
 
   @Override
@@ -296,10 +289,10 @@ public final class LineController implements ControllerLink {
       Optional<WireSyntax.RefusalText> alarm = talk.alarm(line);
       if (refusal.isPresent()) {
         answered++;
-        refused = refused.or(() -> Optional.of(said(refusal.get(), line)));
+        refused = refused.or(() -> Optional.of(LinkTrouble.answered(refusal.get(), line)));
       } else if (alarm.isPresent()) {
         throw new LinkTrouble(
-            Kind.ALARM, Message.of("controller.trouble.alarm", said(alarm.get(), line)));
+            Kind.ALARM, Message.of("controller.trouble.alarm", LinkTrouble.answered(alarm.get(), line)));
       } else if (talk.ends(line)) {
         answered++;
       }

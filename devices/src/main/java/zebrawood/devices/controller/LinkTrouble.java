@@ -1,5 +1,6 @@
 package zebrawood.devices.controller;
 
+import zebrawood.controller.WireSyntax;
 import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
@@ -41,5 +42,13 @@ public final class LinkTrouble extends Exception {
 
   public Kind kind() {
     return kind;
+  }
+
+  /** What the controller answered, with what its manual says that it means. */
+  static Message answered(WireSyntax.RefusalText meant, String line) {
+    return meant.meaning().isBlank()
+        ? Message.quoted(line)
+        : Message.of(
+            "controller.trouble.answered", Message.quoted(meant.meaning()), Message.quoted(line));
   }
 }
