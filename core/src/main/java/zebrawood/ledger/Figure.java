@@ -1,5 +1,6 @@
 package zebrawood.ledger;
 
+import java.time.Instant;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.measure.Estimate;
@@ -15,6 +16,8 @@ import zebrawood.quantity.Quantity;
  * @param unit the canonical unit of its quantity
  * @param uncertainty one standard deviation, in the same unit
  * @param limit the figure's limit when the entry was made, from the machine's data sheet
+ * @param keptFrom when it was read, where that was on an earlier visit and nothing of it was read on
+ *     this one
  */
 public record Figure(
     String id,
@@ -22,7 +25,8 @@ public record Figure(
     double value,
     String unit,
     OptionalDouble uncertainty,
-    OptionalDouble limit) {
+    OptionalDouble limit,
+    Optional<Instant> keptFrom) {
   private static final int MOST_DECIMALS = 5;
 
   public static Figure of(String id, double value, Quantity quantity) {
@@ -32,7 +36,8 @@ public record Figure(
         value,
         quantity.canonical().symbol(),
         OptionalDouble.empty(),
-        OptionalDouble.empty());
+        OptionalDouble.empty(),
+        Optional.empty());
   }
 
   public static Figure of(String id, Estimate estimate, Quantity quantity) {
@@ -40,15 +45,28 @@ public record Figure(
   }
 
   public Figure uncertain(double standardDeviation) {
-    return new Figure(id, label, value, unit, OptionalDouble.of(standardDeviation), limit);
+    return new Figure(id, label, value, unit, OptionalDouble.of(standardDeviation), limit, keptFrom);
   }
 
   public Figure limited(OptionalDouble most) {
-    return new Figure(id, label, value, unit, uncertainty, most);
+    return new Figure(id, label, value, unit, uncertainty, most, keptFrom);
   }
 
   public Figure limited(double most) {
     return limited(OptionalDouble.of(most));
+  }
+
+  /** The same, read on an earlier visit. */
+  public Figure keptFrom(Instant readAt) {
+    return new Figure(id, label, value, unit, uncertainty, limit, Optional.of(readAt));
+  }
+
+  /** Whether both say the same of the same, whenever they were read. */
+  public boolean sameAs(Figure other) {
+    return id.equals(other.id)
+        && value == other.value
+        && unit.equals(other.unit)
+        && uncertainty.equals(other.uncertainty);
   }
 
   /** Empty where another version kept it in a unit that is not known here. */

@@ -1,5 +1,7 @@
 package zebrawood.ledger;
 
+import java.time.ZoneId;
+import zebrawood.words.Dates;
 import zebrawood.words.Phrasebook;
 
 /** Figures of entries as they are shown, in the units on display. */
@@ -27,6 +29,16 @@ public final class FigureWords {
 
   public static String withUnit(Figure figure, Phrasebook words) {
     return (number(figure, words) + " " + unit(figure, words)).strip();
+  }
+
+  /** With the day it was read where that was on an earlier visit than its entry is of. */
+  public static String dated(Figure figure, ZoneId zone, Phrasebook words) {
+    return figure
+        .keptFrom()
+        .map(at ->
+            words.say(
+                "ledger.figure.kept-from", full(figure, words), words.say(Dates.day(at, zone))))
+        .orElseGet(() -> full(figure, words));
   }
 
   /** With its uncertainty where it has one, without the unit. */

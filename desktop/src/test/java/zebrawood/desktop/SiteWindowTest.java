@@ -134,4 +134,31 @@ class SiteWindowTest extends WindowTest {
     keys(KeyCode.CONTROL, KeyCode.DIGIT1);
     assertThat(shows("#proof-door")).isTrue();
   }
+
+  /** Only the earth is read on this visit: the others were read when they were read. */
+  @Test
+  void aFigureThatIsKeptFromBeforeCarriesItsOwnDay() {
+    open("Alder", "site");
+    Entry before =
+        onInterface(() ->
+            app.model().opened().ledger().entriesAt(SiteStation.STATION).getLast());
+    fill("#site-earth", "0.21");
+    settle();
+    int count = onInterface(() -> app.model().opened().ledger().entries().size());
+    press(onInterface(() -> node("#primary").isDisabled()) ? "#secondary" : "#primary");
+    if (shows("#initials")) {
+      typeWords("EH");
+      keys(KeyCode.ENTER);
+    }
+    until("it is recorded", () -> app.model().opened().ledger().entries().size() == count + 1);
+    Entry now =
+        onInterface(() ->
+            app.model().opened().ledger().entriesAt(SiteStation.STATION).getLast());
+    assertThat(now.figure("earth").orElseThrow().value()).isEqualTo(0.21);
+    assertThat(now.figure("earth").orElseThrow().keptFrom()).isEmpty();
+    assertThat(now.figure("breaker").orElseThrow().keptFrom()).contains(before.time());
+    keys(KeyCode.F9);
+    assertThat(onInterface(() -> node("#notebook").lookupAll(".table-cell").toString()))
+        .contains("(of ");
+  }
 }

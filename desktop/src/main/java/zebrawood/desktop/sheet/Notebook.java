@@ -153,7 +153,7 @@ public final class Notebook extends HBox {
                 e.figures().stream()
                     .filter(f -> f.id().equals(pattern.id()))
                     .findFirst()
-                    .map(f -> FigureWords.full(f, Text.words()))
+                    .map(f -> FigureWords.dated(f, zone, Text.words()))
                     .orElse("–"));
     column.getStyleClass().add("number-column");
     return column;

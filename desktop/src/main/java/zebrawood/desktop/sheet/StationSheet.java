@@ -1,6 +1,7 @@
 package zebrawood.desktop.sheet;
 
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -58,12 +59,18 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
   private final Subscription units;
   private Optional<Dragged> dragged = Optional.empty();
 
-  public StationSheet(SheetHost host, Station station, StationModel<R, F> model) {
+  public StationSheet(
+      SheetHost host,
+      Station station,
+      StationModel<R, F> model,
+      Supplier<StationModel<?, ?>> anew) {
     this.host = host;
     this.workshop = host.workshop();
     this.station = station;
     this.model = model;
-    sheet = new SheetModel<>(host, station, model, new Cursor(), this::showAdvice, this::refresh);
+    sheet =
+        new SheetModel<>(
+            host, station, model, new Cursor(), this::showAdvice, this::refresh, anew);
     doNext = new DoNext(sheet::primary, sheet::secondary, sheet::dateReading);
     practiceBar = sheet.practice().map(this::practiceBar);
     model.attach(this);
@@ -304,9 +311,16 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     focus.dispose();
   }
 
-  /** Makes a sheet for a station of any kind. */
+  /**
+   * Makes a sheet for a station of any kind.
+   *
+   * @param anew opens the station once more
+   */
   public static <R, F extends Finding> StationSheet<R, F> of(
-      SheetHost host, Station station, StationModel<R, F> model) {
-    return new StationSheet<>(host, station, model);
+      SheetHost host,
+      Station station,
+      StationModel<R, F> model,
+      Supplier<StationModel<?, ?>> anew) {
+    return new StationSheet<>(host, station, model, anew);
   }
 }

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
@@ -22,13 +23,13 @@ import zebrawood.desktop.sheet.StationSheet;
 import zebrawood.desktop.station.AtMachine;
 import zebrawood.desktop.station.Guard;
 import zebrawood.desktop.station.GuardLine;
-import zebrawood.desktop.station.SheetHost;
 import zebrawood.desktop.station.SheetHost.Page;
+import zebrawood.desktop.station.SheetHost;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.text.Text;
-import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.desktop.workshop.WorkshopModel.Opened;
+import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.SubjectKind;
@@ -292,14 +293,14 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
                   .filter(m -> m.station().id().equals(id))
                   .findFirst()
                   .orElseThrow(() -> new IllegalArgumentException("no station " + id));
-          return StationSheet.of(
-              this,
-              definition.station(),
-              definition
-                  .model()
-                  .apply(
-                      new AtMachine(
-                          workshop.opened().ledger(), workshop.units(), workshop.clock())));
+          Supplier<StationModel<?, ?>> anew =
+              () ->
+                  definition
+                      .model()
+                      .apply(
+                          new AtMachine(
+                              workshop.opened().ledger(), workshop.units(), workshop.clock()));
+          return StationSheet.of(this, definition.station(), anew.get(), anew);
         });
   }
 

@@ -1,6 +1,8 @@
 package zebrawood.desktop.station;
 
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
 import java.util.HashMap;
 import java.util.List;
@@ -9,6 +11,7 @@ import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.StationForm;
@@ -53,6 +56,10 @@ public final class EntryRecorder {
           PaperMaker.of(model));
     }
 
+    private Reading with(List<Figure> others) {
+      return new Reading(readings, finding, verdict, others, paper);
+    }
+
     /** The same without figures, judged otherwise. */
     Reading judged(Verdict otherwise) {
       return new Reading(readings, finding, otherwise, List.of(), paper);
@@ -66,6 +73,9 @@ public final class EntryRecorder {
   private final Runnable changed;
   private final Runnable focusNext;
   private final BooleanSupplier practising;
+
+  /** Opens the station once more, to see what it finds of other typed text. */
+  private final Supplier<StationModel<?, ?>> anew;
 
   /** What stands in a sheet where nothing was ever typed. */
   private final Map<String, String> untouched;
@@ -85,6 +95,7 @@ public final class EntryRecorder {
   /**
    * @param practising whether what stands on the sheet is a stand-in's: then nothing is recorded
    * @param changed shows the sheet's advice and buttons again
+   * @param anew opens the station once more
    * @param focusNext puts the focus where the next thing is to be typed
    */
   public EntryRecorder(
@@ -93,7 +104,9 @@ public final class EntryRecorder {
       StationForm form,
       BooleanSupplier practising,
       Runnable changed,
-      Runnable focusNext) {
+      Runnable focusNext,
+      Supplier<StationModel<?, ?>> anew) {
+    this.anew = anew;
     this.host = host;
     this.practising = practising;
     untouched = Map.copyOf(form.typed());
@@ -258,9 +271,52 @@ public final class EntryRecorder {
     host.withInitials(() -> {
       recording = true;
       changed.run();
-      Entry entry = entry(reading, kind, correcting);
+      Entry entry = entry(reading.with(dated(reading.figures())), kind, correcting);
       write(entry, reading.paper(), () -> recorded(entry), this::notRecorded);
     });
+  }
+
+  /**
+   * A figure that nothing typed on this visit has a part in was read earlier: it keeps that day.
+   * Those that the station finds of what stood there before anything was typed are such.
+   */
+  private List<Figure> dated(List<Figure> figures) {
+    if (correcting.isPresent()) {
+      return figures.stream()
+          .map(f ->
+              correcting
+                  .get()
+                  .figure(f.id())
+                  .filter(f::sameAs)
+                  .flatMap(Figure::keptFrom)
+                  .map(f::keptFrom)
+                  .orElse(f))
+          .toList();
+    }
+    Optional<Entry> last = lastOfFitted();
+    if (last.isEmpty() || before.typed.equals(untouched)) {
+      return figures;
+    }
+    StationModel<?, ?> then = anew.get();
+    then.form().type(before.typed);
+    List<Figure> found = then.figuresNow();
+    then.dispose();
+    return figures.stream()
+        .map(f ->
+            last.get()
+                .figure(f.id())
+                .filter(f::sameAs)
+                .filter(earlier -> found.stream().anyMatch(f::sameAs))
+                .map(earlier -> earlier.keptFrom().orElse(last.get().time()))
+                .filter(at -> !sameDay(at, readAt.orElseGet(workshop.clock()::instant)))
+                .map(f::keptFrom)
+                .orElse(f))
+        .toList();
+  }
+
+  private boolean sameDay(Instant one, Instant other) {
+    ZoneId zone = workshop.clock().getZone();
+    return LocalDate.ofInstant(one, zone).equals(LocalDate.ofInstant(other, zone));
   }
 
   /** Whatever is recorded passes here. */

@@ -3,6 +3,7 @@ package zebrawood.desktop.station;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.Text;
@@ -52,6 +53,7 @@ public final class SheetModel<R, F extends Finding> {
 
   /**
    * @param changed shows what follows from a change of what is on its way to the disk
+   * @param anew opens the station once more
    * @param shownAnew runs when the record is looked at again
    */
   public SheetModel(
@@ -60,7 +62,8 @@ public final class SheetModel<R, F extends Finding> {
       StationModel<R, F> model,
       Focus focus,
       Runnable changed,
-      Runnable shownAnew) {
+      Runnable shownAnew,
+      Supplier<StationModel<?, ?>> anew) {
     this.host = host;
     this.workshop = host.workshop();
     this.station = station;
@@ -70,7 +73,8 @@ public final class SheetModel<R, F extends Finding> {
     practice = model.practice().filter(Practice::offered);
     model.form().setUnits(workshop.units());
     recorder =
-        new EntryRecorder(host, station, model.form(), this::practising, changed, focus::next);
+        new EntryRecorder(
+            host, station, model.form(), this::practising, changed, focus::next, anew);
     recorder.fill();
   }
 

@@ -201,6 +201,11 @@ public abstract class StationModel<R, F extends Finding> {
     return visit.figures(solved.readings(), solved.finding());
   }
 
+  /** What the notebook would keep now; nothing while nothing is found. */
+  final List<Figure> figuresNow() {
+    return solved().map(this::figures).orElse(List.of());
+  }
+
   /** The left column, from the top. */
   public abstract List<Part> parts();
 

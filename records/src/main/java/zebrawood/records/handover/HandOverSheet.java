@@ -323,7 +323,7 @@ public record HandOverSheet(
         hand.words.say(
             "paper.telling",
             FigureWords.label(station.id(), figure, hand.words),
-            FigureWords.full(figure, hand.words),
+            FigureWords.dated(figure, hand.zone, hand.words),
             unit),
         limit(figure, hand.words),
         at(Optional.of(last), hand),
@@ -360,9 +360,9 @@ public record HandOverSheet(
       rows.add(
           new FigureRow(
               FigureWords.label(station.id(), figure, words),
-              shown(visit.found(), figure.id(), words),
-              shown(visit.left(), figure.id(), words),
-              shown(visit.newest(), figure.id(), words),
+              shown(visit.found(), figure.id(), hand),
+              shown(visit.left(), figure.id(), hand),
+              shown(visit.newest(), figure.id(), hand),
               limit(figure, words),
               FigureWords.unit(figure, words)));
     }
@@ -379,7 +379,10 @@ public record HandOverSheet(
         .orElse("–");
   }
 
-  private static String shown(Optional<Entry> entry, String figureId, Phrasebook words) {
-    return entry.flatMap(e -> e.figure(figureId)).map(f -> FigureWords.full(f, words)).orElse("–");
+  private static String shown(Optional<Entry> entry, String figureId, Hand hand) {
+    return entry
+        .flatMap(e -> e.figure(figureId))
+        .map(f -> FigureWords.dated(f, hand.zone, hand.words))
+        .orElse("–");
   }
 }
