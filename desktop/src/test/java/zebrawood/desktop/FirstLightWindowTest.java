@@ -403,6 +403,27 @@ class FirstLightWindowTest extends WindowTest {
     assertThat(onInterface(() -> app.model().darkProperty().get())).isTrue();
   }
 
+  /** What stands on the sheet, and what people call things. */
+  @Test
+  void thePaletteFindsTheSheetsButtonsFoldsAndOtherWords() {
+    addMachine("Alder");
+    openBed();
+    for (String sought : List.of("practise", "screws", "fahrenheit", "zoom", "quit", "theme")) {
+      keys(KeyCode.CONTROL, KeyCode.K);
+      typeWords(sought);
+      assertThat(
+              onInterface(() -> ((ListView<?>) node("#palette-list")).getItems().size()))
+          .as(sought)
+          .isPositive();
+      keys(KeyCode.ESCAPE);
+    }
+    keys(KeyCode.CONTROL, KeyCode.K);
+    typeWords("practise");
+    keys(KeyCode.ENTER);
+    settle();
+    assertThat(shows("#read-all")).as("it does what the button does").isTrue();
+  }
+
   @Test
   void lengthsAreShownInInchesAndStayWhatTheyAre() {
     addMachine("Alder");

@@ -6,9 +6,20 @@ import javafx.scene.layout.Region;
 /**
  * Words that wrap and are never cut, and that remember how high they are for a width, as {@link
  * HeightCachingBox} does.
+ *
+ * <p>The toolkit throws when it wraps words that are written from right to left, between others or
+ * alone; a frame with such a note would never be drawn. They are broken into lines here.
  */
 public class WrappedLabel extends Label {
+  private static final double LETTER_WIDTH = 7;
+  private static final int LEAST_LETTERS = 12;
+
   private final Heights preferred = new Heights();
+
+  /** Words that are broken into lines here, and what was made of them. */
+  private String whole = "";
+
+  private String broken = "";
 
   @SuppressWarnings("this-escape") // only its style is named
   public WrappedLabel(String words, String... styleClasses) {
@@ -16,6 +27,56 @@ public class WrappedLabel extends Label {
     getStyleClass().addAll(styleClasses);
     setWrapText(true);
     setMinHeight(Region.USE_PREF_SIZE);
+    textProperty().subscribe(this::take);
+    widthProperty().subscribe(w -> breakLines());
+  }
+
+  private void take(String words) {
+    if (words == null || words.equals(broken)) {
+      return;
+    }
+    boolean hard = hasRightToLeft(words);
+    whole = hard ? words : "";
+    setWrapText(!hard);
+    breakLines();
+  }
+
+  private void breakLines() {
+    if (whole.isEmpty() || textProperty().isBound()) {
+      return;
+    }
+    double width = getWidth() > 0 ? getWidth() : getMaxWidth();
+    int letters =
+        (int) Math.clamp(width / LETTER_WIDTH, LEAST_LETTERS, Math.max(LEAST_LETTERS, whole.length()));
+    broken = lines(whole, letters);
+    setText(broken);
+  }
+
+  static boolean hasRightToLeft(String words) {
+    return words
+        .codePoints()
+        .mapToObj(Character::getDirectionality)
+        .anyMatch(d ->
+            d == Character.DIRECTIONALITY_RIGHT_TO_LEFT
+                || d == Character.DIRECTIONALITY_RIGHT_TO_LEFT_ARABIC);
+  }
+
+  /** Whole words in lines of so many letters at most; a longer word has a line of its own. */
+  static String lines(String words, int letters) {
+    StringBuilder lines = new StringBuilder();
+    int inLine = 0;
+    for (String word : words.strip().split("\\s+")) {
+      if (inLine > 0 && inLine + 1 + word.length() > letters) {
+        lines.append('\n');
+        inLine = 0;
+      } else if (inLine > 0) {
+        lines.append(' ');
+        inLine++;
+      }
+      lines.append(word);
+      inLine += word.length();
+    }
+    return lines.toString();
   }
 
   @Override

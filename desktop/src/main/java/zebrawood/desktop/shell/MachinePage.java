@@ -23,11 +23,12 @@ import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.sheet.StandingMark;
 import zebrawood.desktop.sheet.Tables;
 import zebrawood.desktop.sheet.Trend;
+import zebrawood.desktop.sheet.WrappedLabel;
 import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.SubjectWords;
 import zebrawood.desktop.text.Text;
-import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.desktop.workshop.WorkshopModel.Opened;
+import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Aftermath;
 import zebrawood.ledger.Doubt;
 import zebrawood.ledger.Due;
@@ -155,9 +156,7 @@ final class MachinePage extends BorderPane {
     HBox.setHgrow(summary, Priority.ALWAYS);
     VBox words = new VBox(line);
     for (Message notice : opened.notices()) {
-      Label told = new Label(Text.of(notice));
-      told.getStyleClass().add("notice");
-      told.setWrapText(true);
+      Label told = new WrappedLabel(Text.of(notice), "notice");
       words.getChildren().add(told);
     }
     HBox.setHgrow(words, Priority.ALWAYS);
@@ -210,9 +209,7 @@ final class MachinePage extends BorderPane {
 
   private Node row(ToProve prove, boolean first) {
     Station station = prove.station();
-    Label title = new Label(prove.words(workshop.opened().ledger()));
-    title.getStyleClass().add("prove-title");
-    title.setWrapText(true);
+    Label title = new WrappedLabel(prove.words(workshop.opened().ledger()), "prove-title");
     String because = prove.because();
     boolean draft = hasReadings(workshop.draft(station));
     Label why = soft(draft ? because + " · " + Text.of("today.prove.draft") : because);
@@ -294,8 +291,7 @@ final class MachinePage extends BorderPane {
         .forEach(a -> {
           Label day = soft(DayWords.day(a.event().time(), zone));
           day.setMinWidth(Region.USE_PREF_SIZE);
-          Label words = new Label(Text.words().sayKept(a.event().said()));
-          words.setWrapText(true);
+          Label words = new WrappedLabel(Text.words().sayKept(a.event().said()));
           words.setMaxWidth(Double.MAX_VALUE);
           HBox.setHgrow(words, Priority.ALWAYS);
           Label proved =
@@ -406,9 +402,7 @@ final class MachinePage extends BorderPane {
   }
 
   private static Label soft(String words) {
-    Label label = new Label(words);
-    label.getStyleClass().add("soft");
-    label.setWrapText(true);
+    Label label = new WrappedLabel(words, "soft");
     return label;
   }
 }

@@ -55,9 +55,16 @@ final class PaletteCard {
         .setAll(
             commands.stream()
                 .filter(c ->
-                    words.stream().allMatch(Text.of(c.words()).toLowerCase(Locale.ROOT)::contains))
+                    words.stream().allMatch(sought(c).toLowerCase(Locale.ROOT)::contains))
                 .toList());
     list.getSelectionModel().selectFirst();
+  }
+
+  /** What it is listed as, and other words that people look for. */
+  private static String sought(Command command) {
+    String other = command.words().key() + ".other";
+    String listed = Text.of(command.words());
+    return Text.words().has(other) ? listed + " " + Text.of(other) : listed;
   }
 
   private void key(KeyEvent event) {

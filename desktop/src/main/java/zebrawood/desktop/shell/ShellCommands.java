@@ -1,7 +1,13 @@
 package zebrawood.desktop.shell;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.TitledPane;
+import javafx.scene.layout.Region;
 import zebrawood.desktop.command.Command;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.text.DayWords;
@@ -107,6 +113,7 @@ final class ShellCommands {
         .ifPresent(sheet -> {
           all.add(Command.of(Message.of("command.primary"), "Ctrl+Enter", sheet::primary));
           all.add(Command.of(Message.of("command.notebook"), "F9", sheet::toggleNotebook));
+          all.addAll(onSheet(sheet.view()));
         });
     all.add(Command.of(Message.of("command.happened"), "Ctrl+E", shell::happened));
     for (StationDefinition definition : definitions) {
@@ -139,6 +146,47 @@ final class ShellCommands {
     }
     return all;
   }
+
+  /** What stands on the sheet and can be pressed or opened now, by its own words. */
+  private static List<Command> onSheet(Region sheet) {
+    Map<String, Command> found = new LinkedHashMap<>();
+    for (Node node : sheet.lookupAll(".button")) {
+      if (node instanceof Button button
+          && !button.isDisabled()
+          && shown(button)
+          && !button.getStyleClass().contains("proof-answer")
+          && button.getText() != null
+          && button.getText().strip().length() >= LEAST_LETTERS) {
+        found.putIfAbsent(
+            button.getText(), Command.of(Message.verbatim(button.getText()), button::fire));
+      }
+    }
+    for (Node node : sheet.lookupAll(".titled-pane")) {
+      if (node instanceof TitledPane fold && shown(fold)) {
+        found.putIfAbsent(
+            fold.getText(),
+            Command.of(
+                Message.of("command.open", Message.verbatim(fold.getText())),
+                () -> {
+                  fold.setExpanded(true);
+                  fold.requestFocus();
+                }));
+      }
+    }
+    return found.values().stream().limit(MOST_LISTED).toList();
+  }
+
+  private static boolean shown(Node node) {
+    for (Node at = node; at != null; at = at.getParent()) {
+      if (!at.isVisible()) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** A sign alone is no word to look for. */
+  private static final int LEAST_LETTERS = 2;
 
   /** More of them nobody looks through. */
   private static final int MOST_LISTED = 40;
