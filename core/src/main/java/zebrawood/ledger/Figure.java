@@ -16,8 +16,8 @@ import zebrawood.quantity.Quantity;
  * @param unit the canonical unit of its quantity
  * @param uncertainty one standard deviation, in the same unit
  * @param limit the figure's limit when the entry was made, from the machine's data sheet
- * @param keptFrom when it was read, where that was on an earlier visit and nothing of it was read on
- *     this one
+ * @param keptFrom when it was read, where that was on an earlier visit and nothing of it was read
+ *     on this one
  */
 public record Figure(
     String id,
@@ -45,7 +45,8 @@ public record Figure(
   }
 
   public Figure uncertain(double standardDeviation) {
-    return new Figure(id, label, value, unit, OptionalDouble.of(standardDeviation), limit, keptFrom);
+    return new Figure(
+        id, label, value, unit, OptionalDouble.of(standardDeviation), limit, keptFrom);
   }
 
   public Figure limited(OptionalDouble most) {

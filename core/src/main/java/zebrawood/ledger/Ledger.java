@@ -221,7 +221,9 @@ public final class Ledger {
                 .or(() -> onlyOne(kind, station)));
   }
 
-  /** Of one lens that the machine has, nobody asks which it is, unless something was read of none. */
+  /**
+   * Of one lens that the machine has, nobody asks which it is, unless something was read of none.
+   */
   private Optional<String> onlyOne(SubjectKind kind, Station station) {
     List<String> names = kind == SubjectKind.LENS ? machine.lensNames() : List.of();
     return names.size() == 1 && entriesAt(station).isEmpty()

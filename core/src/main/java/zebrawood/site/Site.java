@@ -112,8 +112,7 @@ public final class Site {
         .map(Eyewear.Readings::densityThere)
         .filter(OptionalDouble::isPresent)
         .ifPresent(there ->
-            figures.add(
-                Figure.of("densityThere", there.getAsDouble(), Quantity.OPTICAL_DENSITY)));
+            figures.add(Figure.of("densityThere", there.getAsDouble(), Quantity.OPTICAL_DENSITY)));
     r.arrival()
         .room()
         .ifPresent(room -> {

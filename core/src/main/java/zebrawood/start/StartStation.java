@@ -39,7 +39,6 @@ public final class StartStation {
     if (!machine.has(Fitting.EMERGENCY_STOP)) {
       return Message.of("start.caution.no-stop");
     }
-    return Message.of(
-        machine.cooledByWater() ? "start.caution" : "start.caution.no-pump");
+    return Message.of(machine.cooledByWater() ? "start.caution" : "start.caution.no-pump");
   }
 }

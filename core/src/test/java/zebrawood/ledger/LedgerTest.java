@@ -512,8 +512,7 @@ class LedgerTest {
 
   @Test
   void theOnlyLensOfAMachineIsTheOneThatIsOnIt() {
-    Machine one =
-        ALDER.withLenses(List.of(new Lens(50.8, OptionalDouble.empty())));
+    Machine one = ALDER.withLenses(List.of(new Lens(50.8, OptionalDouble.empty())));
     assertThat(new Ledger(one, List.of()).subjectNow(AIM)).contains("50.8 mm");
     assertThat(new Ledger(ALDER, List.of()).subjectNow(AIM)).isEmpty();
     Machine two =

@@ -411,8 +411,7 @@ class FirstLightWindowTest extends WindowTest {
     for (String sought : List.of("practise", "screws", "fahrenheit", "zoom", "quit", "theme")) {
       keys(KeyCode.CONTROL, KeyCode.K);
       typeWords(sought);
-      assertThat(
-              onInterface(() -> ((ListView<?>) node("#palette-list")).getItems().size()))
+      assertThat(onInterface(() -> ((ListView<?>) node("#palette-list")).getItems().size()))
           .as(sought)
           .isPositive();
       keys(KeyCode.ESCAPE);

@@ -140,8 +140,7 @@ class SiteWindowTest extends WindowTest {
   void aFigureThatIsKeptFromBeforeCarriesItsOwnDay() {
     open("Alder", "site");
     Entry before =
-        onInterface(() ->
-            app.model().opened().ledger().entriesAt(SiteStation.STATION).getLast());
+        onInterface(() -> app.model().opened().ledger().entriesAt(SiteStation.STATION).getLast());
     fill("#site-earth", "0.21");
     settle();
     int count = onInterface(() -> app.model().opened().ledger().entries().size());
@@ -152,8 +151,7 @@ class SiteWindowTest extends WindowTest {
     }
     until("it is recorded", () -> app.model().opened().ledger().entries().size() == count + 1);
     Entry now =
-        onInterface(() ->
-            app.model().opened().ledger().entriesAt(SiteStation.STATION).getLast());
+        onInterface(() -> app.model().opened().ledger().entriesAt(SiteStation.STATION).getLast());
     assertThat(now.figure("earth").orElseThrow().value()).isEqualTo(0.21);
     assertThat(now.figure("earth").orElseThrow().keptFrom()).isEmpty();
     assertThat(now.figure("breaker").orElseThrow().keptFrom()).contains(before.time());

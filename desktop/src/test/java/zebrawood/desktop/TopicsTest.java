@@ -4,10 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import zebrawood.desktop.form.Field;
+import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.help.HowTo;
 import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.station.StationDefinition;
@@ -19,6 +24,7 @@ import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
+import zebrawood.quantity.Quantity;
 
 /** Every field of every station is written about, whole, and everything written is whole. */
 class TopicsTest {
@@ -66,6 +72,123 @@ class TopicsTest {
         });
     assertThat(seen).hasSizeGreaterThan(200);
     assertThat(without).isEmpty();
+  }
+
+  /** Words that say in what something is read; they tell units of different kinds apart. */
+  private static final Map<String, Pattern> UNIT_WORDS =
+      Map.of(
+          "length", words("millimetres?|mm|metres?|inch(es)?|thousandths?"),
+          "current", words("amperes?|milliamperes?|currents?"),
+          "power", words("watts?"),
+          "voltage", words("volts?"),
+          "resistance", words("ohms?"),
+          "percent", words("per cent|percent|%"),
+          "temperature", words("degrees|celsius|kelvins?"),
+          "time", words("seconds?|minutes?|hours?"),
+          "pressure", words("pascals?|bars?"));
+
+  private static final Map<Quantity, String> KINDS =
+      Map.of(
+          Quantity.CURRENT, "current",
+          Quantity.SMALL_CURRENT, "current",
+          Quantity.POWER, "power",
+          Quantity.VOLTAGE, "voltage",
+          Quantity.RESISTANCE, "resistance",
+          Quantity.PERCENT, "percent",
+          Quantity.TEMPERATURE, "temperature");
+
+  private static Pattern words(String any) {
+    return Pattern.compile("(?i)(?<![\\p{L}])(?:" + any + ")(?![\\p{L}])");
+  }
+
+  private static Stream<Field> fields() {
+    return machines()
+        .flatMap(machine -> {
+          Ledger ledger = new Ledger(machine, List.of());
+          return StationList.ALL.stream()
+              .filter(d -> d.station().applies().test(machine))
+              .flatMap(d -> Models.open(d, ledger).form().fields());
+        });
+  }
+
+  /** F1 on a field in amperes speaks of amperes, not of watts, nor of "how many times". */
+  @Test
+  void whatIsWrittenOfAFieldIsInItsUnit() {
+    Set<String> wrong = new TreeSet<>();
+    fields()
+        .filter(QuantityField.class::isInstance)
+        .map(QuantityField.class::cast)
+        .filter(f -> KINDS.containsKey(f.quantity()))
+        .forEach(f -> {
+          Topic topic = Topic.of(f.label().key()).orElseThrow();
+          String text = String.join(" ", topic.what(), topic.how());
+          String kind = KINDS.get(f.quantity());
+          boolean own = UNIT_WORDS.get(kind).matcher(text).find();
+          List<String> others =
+              UNIT_WORDS.entrySet().stream()
+                  .filter(e -> !e.getKey().equals(kind) && !e.getKey().equals("time"))
+                  .filter(e -> e.getValue().matcher(text).find())
+                  .map(Map.Entry::getKey)
+                  .toList();
+          if (!others.isEmpty() && !own || text.contains("how many times")) {
+            wrong.add(f.label().key() + " is " + kind + ", F1 speaks of " + others + ": " + text);
+          }
+        });
+    assertThat(wrong).isEmpty();
+  }
+
+  /** What is written of a row names each of its columns. */
+  private static final Set<String> ROWS =
+      Set.of(
+          "focus.rung",
+          "focus.stage",
+          "power.before-row",
+          "power.curve-row",
+          "power.dial-row",
+          "power.probe-row",
+          "site.field.fan",
+          "site.field.pulse");
+
+  @Test
+  void noTwoQuantitiesAreWrittenAboutInOnePlace() {
+    Map<String, Set<String>> quantities = new TreeMap<>();
+    fields()
+        .filter(QuantityField.class::isInstance)
+        .map(QuantityField.class::cast)
+        .forEach(f ->
+            quantities
+                .computeIfAbsent(
+                    Topic.of(f.label().key()).orElseThrow().key(), k -> new TreeSet<>())
+                .add(f.quantity().canonical().symbol()));
+    quantities.keySet().removeAll(ROWS);
+    assertThat(quantities).allSatisfy((topic, units) -> assertThat(units).as(topic).hasSize(1));
+  }
+
+  /**
+   * Every role, every field of how it is talked to, every line of the card has words of its own.
+   */
+  @Test
+  void nothingThatAHandDoesOtherwiseSharesItsWords() {
+    Set<String> shared = new TreeSet<>();
+    fields()
+        .map(f -> f.label().key())
+        .filter(key ->
+            key.startsWith("controller.role.")
+                || key.startsWith("controller.field.talk.")
+                || key.startsWith("start.line."))
+        .filter(key -> !key.startsWith("start.line.lesson"))
+        .forEach(key -> {
+          String topic = Topic.of(key).orElseThrow().key();
+          if (Set.of("controller.role", "controller.field.talk", "start.line").contains(topic)) {
+            shared.add(key);
+          }
+        });
+    assertThat(shared).isEmpty();
+    for (String button :
+        List.of("port", "read", "write", "home", "corners", "shot", "restore", "teach", "forget")) {
+      assertThat(Topic.of("controller.button." + button))
+          .contains(new Topic("controller.button." + button));
+    }
   }
 
   @Test

@@ -271,7 +271,8 @@ final class BedPlan {
             double y = py(at[1]) + beside(py(at[1]));
             double shifted = x + (x < on.width() / 2 ? 6 : -6);
             if (work.onShims()) {
-              on.words(shim(index), Math.min(Math.max(shifted, 40), on.width() - 40), y, "plan-shim");
+              on.words(
+                  shim(index), Math.min(Math.max(shifted, 40), on.width() - 40), y, "plan-shim");
             } else {
               screw(support, index, shifted, y);
             }

@@ -8,6 +8,7 @@ import javafx.scene.layout.FlowPane;
 import zebrawood.controller.Dialect;
 import zebrawood.controller.NamedFields;
 import zebrawood.controller.Teaching;
+import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.sheet.HeightCachingBox;
 import zebrawood.desktop.text.Text;
 import zebrawood.machine.Lens;
@@ -50,6 +51,7 @@ final class DialectBar extends HeightCachingBox {
     Button button = new Button(Text.of(key));
     button.setId(id);
     button.setOnAction(e -> run.run());
+    Topic.mark(button, LinkBar.TOPIC + id.substring(id.indexOf('-') + 1));
     return button;
   }
 

@@ -5,6 +5,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
+import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.sheet.HeightCachingBox;
 import zebrawood.desktop.sheet.WrappedLabel;
 import zebrawood.desktop.text.Text;
@@ -30,11 +31,15 @@ final class LinkBar extends HeightCachingBox {
     void corners(String port);
   }
 
+  /** Begins the keys of what is written about the buttons. */
+  static final String TOPIC = "controller.button.";
+
   LinkBar(List<String> ports, ControllerSession session, Actions actions) {
     this.session = session;
     this.actions = actions;
     port.setId("controller-port");
     port.setEditable(true);
+    Topic.mark(port, TOPIC + "port");
     offer(ports, ports.isEmpty() ? "" : ports.getFirst());
     port.setMaxWidth(Double.MAX_VALUE);
     port.setAccessibleText(Text.of("controller.port"));
@@ -85,6 +90,7 @@ final class LinkBar extends HeightCachingBox {
     button.setId(id);
     button.setOnAction(e -> run.run());
     button.disableProperty().bind(session.busyProperty());
+    Topic.mark(button, TOPIC + key.substring(key.indexOf('.') + 1));
     return button;
   }
 

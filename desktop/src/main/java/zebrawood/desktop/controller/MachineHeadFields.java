@@ -4,12 +4,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import zebrawood.controller.ControllerReadings;
 import zebrawood.controller.ControllerReadings.Head;
 import zebrawood.controller.ControllerReadings.JobSoftware;
 import zebrawood.controller.ControllerReadings.Laser;
 import zebrawood.controller.ControllerReadings.MachineFacts;
 import zebrawood.controller.ControllerReadings.Policy;
-import zebrawood.controller.ControllerReadings;
 import zebrawood.controller.ControllerVisitReadings.HomeAtStart;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.QuantityField;
@@ -23,7 +23,7 @@ import zebrawood.words.Message;
 /** What the settings are compared with: the job software, the machine, and the head on it. */
 final class MachineHeadFields {
   private static final double LARGEST_MM = 100_000;
-  
+
   private final StationForm form;
   private final QuantityField topWord;
   private final QuantityField areaX;

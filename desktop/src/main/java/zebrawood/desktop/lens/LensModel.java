@@ -24,8 +24,8 @@ import zebrawood.lens.LensOptics;
 import zebrawood.lens.LensReadings;
 import zebrawood.lens.LensShape;
 import zebrawood.lens.LensStation;
-import zebrawood.lens.LensVisit.Item;
 import zebrawood.lens.LensVisit;
+import zebrawood.lens.LensVisit.Item;
 import zebrawood.lens.LensVisitFinding;
 import zebrawood.lens.LensVisitReadings;
 import zebrawood.lens.RackLens;
@@ -74,8 +74,7 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
     rack = form().group("rack", 1, MOST_IN_RACK, i -> RackRow.make(form(), i, shapes));
     List<Lens> told = machine.lenses().orElse(List.of());
     told.stream()
-        .filter(l ->
-            fitted.map(f -> SubjectName.same(f, l.called())).orElse(told.size() == 1))
+        .filter(l -> fitted.map(f -> SubjectName.same(f, l.called())).orElse(told.size() == 1))
         .findFirst()
         .ifPresent(this::take);
     m2.set(usualM2());

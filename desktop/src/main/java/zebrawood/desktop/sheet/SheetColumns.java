@@ -6,8 +6,8 @@ import javafx.scene.layout.Region;
 
 /**
  * The three columns of a sheet, as high as there is room; where there is no room for three, without
- * the middle one. Each is a layout of its own: what changes
- * in one asks nothing of the others, nor of the window, so that advice can follow every keystroke.
+ * the middle one. Each is a layout of its own: what changes in one asks nothing of the others, nor
+ * of the window, so that advice can follow every keystroke.
  */
 final class SheetColumns extends Region {
   private static final double APART = 16;

@@ -69,8 +69,7 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     this.station = station;
     this.model = model;
     sheet =
-        new SheetModel<>(
-            host, station, model, new Cursor(), this::showAdvice, this::refresh, anew);
+        new SheetModel<>(host, station, model, new Cursor(), this::showAdvice, this::refresh, anew);
     doNext = new DoNext(sheet::primary, sheet::secondary, sheet::dateReading);
     practiceBar = sheet.practice().map(this::practiceBar);
     model.attach(this);

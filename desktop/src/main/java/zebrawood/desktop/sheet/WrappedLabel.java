@@ -47,7 +47,9 @@ public class WrappedLabel extends Label {
     }
     double width = getWidth() > 0 ? getWidth() : getMaxWidth();
     int letters =
-        (int) Math.clamp(width / LETTER_WIDTH, LEAST_LETTERS, Math.max(LEAST_LETTERS, whole.length()));
+        (int)
+            Math.clamp(
+                width / LETTER_WIDTH, LEAST_LETTERS, Math.max(LEAST_LETTERS, whole.length()));
     broken = lines(whole, letters);
     setText(broken);
   }

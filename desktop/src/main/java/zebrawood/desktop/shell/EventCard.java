@@ -131,7 +131,9 @@ final class EventCard {
           named.setVisible(names);
           named.setManaged(names);
           List<String> known = names ? known(kind.names().get()) : List.of();
-          choices.getChildren().setAll(known.stream().limit(MOST_CHOICES).map(this::choice).toList());
+          choices
+              .getChildren()
+              .setAll(known.stream().limit(MOST_CHOICES).map(this::choice).toList());
         });
     VBox card =
         Card.of(
@@ -198,10 +200,7 @@ final class EventCard {
 
   /** As it was written before, whatever its capitals and blanks. */
   private String spelled(SubjectKind kind, String typed) {
-    return known(kind).stream()
-        .filter(k -> SubjectName.same(k, typed))
-        .findFirst()
-        .orElse(typed);
+    return known(kind).stream().filter(k -> SubjectName.same(k, typed)).findFirst().orElse(typed);
   }
 
   private LocalDateTime now() {

@@ -54,8 +54,7 @@ final class PaletteCard {
     list.getItems()
         .setAll(
             commands.stream()
-                .filter(c ->
-                    words.stream().allMatch(sought(c).toLowerCase(Locale.ROOT)::contains))
+                .filter(c -> words.stream().allMatch(sought(c).toLowerCase(Locale.ROOT)::contains))
                 .toList());
     list.getSelectionModel().selectFirst();
   }

@@ -19,8 +19,8 @@ import zebrawood.desktop.workshop.Happening;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.EventKind;
 import zebrawood.machine.Machine;
-import zebrawood.records.paper.Paper.Written;
 import zebrawood.records.paper.Paper;
+import zebrawood.records.paper.Paper.Written;
 
 /** Writes a page of the open machine into a folder, off the interface's thread. */
 final class PaperCard {
@@ -75,8 +75,7 @@ final class PaperCard {
     Label problem = Card.problem(remark, LONGEST_REMARK);
     write.disableProperty().bind(jobs.busyProperty().or(problem.visibleProperty()));
     jobs.busyProperty()
-        .subscribe(busy ->
-            close.setText(Text.of(busy ? "button.cancel" : "handover.close")));
+        .subscribe(busy -> close.setText(Text.of(busy ? "button.cancel" : "handover.close")));
     remark.textProperty().subscribe(t -> write.setText(Text.of("handover.write")));
     Thread.ofPlatform().daemon().name("paper-ready").start(Paper::prepare);
     VBox remarked = new VBox(2, asked, remark, problem);

@@ -239,7 +239,8 @@ class ControllerModelTest {
     assertThat(finding(flint).verdict()).isEqualTo(Verdict.WITHIN);
     assertThat(flint.auditRows().orElseThrow())
         .extracting(l -> Models.said(l.name()))
-        .containsExactly("field size to the right", "kind of source", "1 more that no role was said of");
+        .containsExactly(
+            "field size to the right", "kind of source", "1 more that no role was said of");
     String json = "{\"mark\": {\"field size\": 110, \"laser type\": \"fibre\", \"glow\": 3}}";
     Models.type(flint, "reading.dump", json);
     assertThat(finding(flint).verdict()).as("the same, as another file").isEqualTo(Verdict.ADJUST);

@@ -24,7 +24,8 @@ class QuantityFieldTest {
   /** Several lengths in one line follow the unit shown, and stay what they are. */
   @Test
   void lengthsInOneLineFollowTheUnitShown() {
-    WordsField shims = form.lengths("atHand", words -> Thicknesses.read("bed.field.at-hand", words));
+    WordsField shims =
+        form.lengths("atHand", words -> Thicknesses.read("bed.field.at-hand", words));
     shims.textProperty().set("0.1, 0.5 mm");
     form.setUnits(INCHES);
     assertThat(shims.text()).isEqualTo("0.1 mm, 0.5 mm");

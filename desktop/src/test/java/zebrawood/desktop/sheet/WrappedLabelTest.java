@@ -14,7 +14,13 @@ import zebrawood.desktop.app.Assembly;
 /** A note in any script is laid out, whatever the width. */
 class WrappedLabelTest extends ApplicationTest {
   private static final List<String> WORDS =
-      List.of("\u0627\u0644\u0639\u062f\u0633\u0629", "\u0639\u0644\u0649", "note", "12", "\u05e9\u05dc\u05d5\u05dd", "a,b");
+      List.of(
+          "\u0627\u0644\u0639\u062f\u0633\u0629",
+          "\u0639\u0644\u0649",
+          "note",
+          "12",
+          "\u05e9\u05dc\u05d5\u05dd",
+          "a,b");
 
   private WrappedLabel label;
   private VBox box;

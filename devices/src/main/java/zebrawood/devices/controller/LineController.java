@@ -186,7 +186,8 @@ public final class LineController implements ControllerLink {
   /** Lines that answer nothing that was asked now. */
   private void passOver(String text) {
     for (String line : text.lines().map(String::strip).filter(l -> !l.isEmpty()).toList()) {
-      toldAlarm = talk.alarm(line).map(meant -> LinkTrouble.answered(meant, line)).or(() -> toldAlarm);
+      toldAlarm =
+          talk.alarm(line).map(meant -> LinkTrouble.answered(meant, line)).or(() -> toldAlarm);
       late = late || talk.ends(line);
     }
     late = late || !Settings.lines(text, dialect).isEmpty();
@@ -260,7 +261,9 @@ public final class LineController implements ControllerLink {
       Optional<WireSyntax.RefusalText> refusal = talk.refusal(line);
       if (refusal.isPresent()) {
         throw new LinkTrouble(
-            Kind.REJECTED, Message.of("controller.trouble.no-settings", LinkTrouble.answered(refusal.get(), line)));
+            Kind.REJECTED,
+            Message.of(
+                "controller.trouble.no-settings", LinkTrouble.answered(refusal.get(), line)));
       }
       text.append(line).append('\n');
     }
@@ -292,7 +295,8 @@ public final class LineController implements ControllerLink {
         refused = refused.or(() -> Optional.of(LinkTrouble.answered(refusal.get(), line)));
       } else if (alarm.isPresent()) {
         throw new LinkTrouble(
-            Kind.ALARM, Message.of("controller.trouble.alarm", LinkTrouble.answered(alarm.get(), line)));
+            Kind.ALARM,
+            Message.of("controller.trouble.alarm", LinkTrouble.answered(alarm.get(), line)));
       } else if (talk.ends(line)) {
         answered++;
       }

@@ -378,7 +378,8 @@ class ProtocolTest {
             link,
             seen,
             List.of(
-                STAND_IN.write(STAND_IN.key(Role.TRAVEL_X).orElseThrow(), "390"), STAND_IN.write(STAND_IN.key(Role.TRAVEL_Y).orElseThrow(), "390")),
+                STAND_IN.write(STAND_IN.key(Role.TRAVEL_X).orElseThrow(), "390"),
+                STAND_IN.write(STAND_IN.key(Role.TRAVEL_Y).orElseThrow(), "390")),
             write -> mute[0] = port.nanos());
     assertThat(outcome)
         .isInstanceOfSatisfying(

@@ -43,7 +43,8 @@ public final class GridText {
             .setIgnoreSurroundingSpaces(true)
             .setIgnoreEmptyLines(true)
             .get();
-    String plain = separator.equals(" ") ? start.rows().strip().replaceAll("[ ]+", " ") : start.rows().strip();
+    String plain =
+        separator.equals(" ") ? start.rows().strip().replaceAll("[ ]+", " ") : start.rows().strip();
     List<Point> points = new ArrayList<>();
     double mm = 1;
     try (var parser = format.parse(new StringReader(plain))) {

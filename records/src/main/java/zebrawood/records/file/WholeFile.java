@@ -65,10 +65,7 @@ public final class WholeFile {
    * @throws CharacterCodingException where it is in another coding
    */
   public static String readText(Path file, int most) throws IOException {
-    return StandardCharsets.UTF_8
-        .newDecoder()
-        .decode(ByteBuffer.wrap(read(file, most)))
-        .toString();
+    return StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(read(file, most))).toString();
   }
 
   /**

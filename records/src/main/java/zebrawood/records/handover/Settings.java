@@ -36,9 +36,10 @@ record Settings(List<StationPaper.Setting> left, String of, String since) {
             .orElse(newest);
     List<StationPaper.Setting> left = hand.content().of(of).paper().settings();
     String title =
-        hand.words().say(
-            of.kind() == EntryKind.AS_LEFT ? "paper.settings.left" : "paper.settings.found",
-            HandOverSheet.at(Optional.of(of), hand));
+        hand.words()
+            .say(
+                of.kind() == EntryKind.AS_LEFT ? "paper.settings.left" : "paper.settings.found",
+                HandOverSheet.at(Optional.of(of), hand));
     String others =
         hand.content().of(newest).paper().settings().stream()
             .filter(s -> !left.contains(s))

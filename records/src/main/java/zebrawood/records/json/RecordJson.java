@@ -20,8 +20,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import zebrawood.measure.UnusableReading.Complaint;
 import zebrawood.measure.UnusableReading;
+import zebrawood.measure.UnusableReading.Complaint;
 import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 

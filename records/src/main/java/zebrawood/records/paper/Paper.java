@@ -2,9 +2,9 @@ package zebrawood.records.paper;
 
 import com.openhtmltopdf.bidi.support.ICUBidiReorderer;
 import com.openhtmltopdf.bidi.support.ICUBidiSplitter;
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FSFontUseCase;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
-import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder;
 import com.openhtmltopdf.pdfboxout.PDFontSupplier;
 import com.openhtmltopdf.pdfboxout.PdfBoxRenderer;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
@@ -98,8 +98,8 @@ public final class Paper {
    * @param cancelled asked before the first file is written
    * @throws CancellationException where nobody waits any more; then nothing was written
    */
-  public static Written write(
-      String html, Path folder, String wanted, BooleanSupplier cancelled) throws IOException {
+  public static Written write(String html, Path folder, String wanted, BooleanSupplier cancelled)
+      throws IOException {
     ByteArrayOutputStream pdf = new ByteArrayOutputStream();
     pdf(html, pdf);
     if (cancelled.getAsBoolean()) {
@@ -212,7 +212,12 @@ public final class Paper {
         FontStyle.NORMAL,
         true);
     builder.useFont(
-        () -> resource(file), family, weight, FontStyle.NORMAL, true, EnumSet.of(FSFontUseCase.SVG));
+        () -> resource(file),
+        family,
+        weight,
+        FontStyle.NORMAL,
+        true,
+        EnumSet.of(FSFontUseCase.SVG));
   }
 
   /** Every length in points of a page's style, times the size. */

@@ -13,8 +13,8 @@ import zebrawood.machine.NeverIn;
 import zebrawood.records.paper.Paper;
 import zebrawood.records.picture.StandingSvg;
 import zebrawood.start.GoCard;
-import zebrawood.start.GoLine.Kind;
 import zebrawood.start.GoLine;
+import zebrawood.start.GoLine.Kind;
 import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 

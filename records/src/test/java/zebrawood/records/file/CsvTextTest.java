@@ -26,7 +26,8 @@ class CsvTextTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"-5", "+3.2", "-1,5", "1e-3", "-1e-3", "birch 3 mm", "", "'quoted'", "O'"})
+  @ValueSource(
+      strings = {"-5", "+3.2", "-1,5", "1e-3", "-1e-3", "birch 3 mm", "", "'quoted'", "O'"})
   void numbersAndWordsStayAsTheyAre(String cell) {
     assertThat(CsvText.safe(cell)).isEqualTo(cell);
     assertThat(CsvText.meant(cell)).isEqualTo(cell);

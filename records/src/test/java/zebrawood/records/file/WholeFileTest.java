@@ -48,8 +48,7 @@ class WholeFileTest {
     Path file = folder.resolve("text");
     Files.writeString(file, "twelve bytes");
     assertThat(WholeFile.readText(file, 12)).isEqualTo("twelve bytes");
-    assertThatThrownBy(() -> WholeFile.readText(file, 11))
-        .isInstanceOf(WholeFile.TooLarge.class);
+    assertThatThrownBy(() -> WholeFile.readText(file, 11)).isInstanceOf(WholeFile.TooLarge.class);
     Files.write(file, new byte[] {(byte) 0xe9, 'a'});
     assertThatThrownBy(() -> WholeFile.readText(file, 12))
         .isInstanceOf(CharacterCodingException.class);

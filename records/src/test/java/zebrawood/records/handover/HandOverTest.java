@@ -34,8 +34,8 @@ import zebrawood.measure.Verdict;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.Samples;
 import zebrawood.records.kept.StationPaper;
-import zebrawood.records.paper.Paper.Written;
 import zebrawood.records.paper.Paper;
+import zebrawood.records.paper.Paper.Written;
 import zebrawood.records.picture.SvgCanvas;
 import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
@@ -105,9 +105,7 @@ class HandOverTest {
 
   @Test
   void saysHowItWasFoundAndLeftWithLimitsEventsCautionsAndPlaceToSign() throws IOException {
-    Written written =
-        write(
-            sheet(VISIT, List.of(Samples.moved("m", 90))), folder, "alder");
+    Written written = write(sheet(VISIT, List.of(Samples.moved("m", 90))), folder, "alder");
     String text = textOf(written.pdf());
     assertThat(text)
         .contains("Alder & <Co>")
@@ -137,9 +135,7 @@ class HandOverTest {
     HandOverSheet first = sheet(VISIT, List.of());
     Written morning = write(first, folder, "alder");
     byte[] signed = Files.readAllBytes(morning.pdf());
-    Written evening =
-        write(
-            sheet(VISIT, List.of(Samples.moved("m", 90))), folder, "alder");
+    Written evening = write(sheet(VISIT, List.of(Samples.moved("m", 90))), folder, "alder");
     assertThat(evening.pdf().getFileName()).hasToString("alder-2.pdf");
     assertThat(evening.html().getFileName()).hasToString("alder-2.html");
     assertThat(Files.readAllBytes(morning.pdf())).isEqualTo(signed);
@@ -260,9 +256,7 @@ class HandOverTest {
 
   @Test
   void aMachineWithoutARecordHasASheetAllTheSame() throws IOException {
-    String text =
-        textOf(
-            write(sheet(List.of(), List.of()), folder, "new").pdf());
+    String text = textOf(write(sheet(List.of(), List.of()), folder, "new").pdf());
     assertThat(text).contains("No figures on record", "Nothing on record", "open");
   }
 
@@ -313,11 +307,7 @@ class HandOverTest {
     Entry later = Samples.entry("c", EntryKind.CHECK, 300, Samples.onScrews(6.4, 6.4, 6.4, 6.9));
     String text =
         textOf(
-            write(
-                    sheet(List.of(early, VISIT.get(1), later), List.of()),
-                    folder,
-                    "visits")
-                .pdf());
+            write(sheet(List.of(early, VISIT.get(1), later), List.of()), folder, "visits").pdf());
     assertThat(text)
         .as("what another visit found is not beside what this one left")
         .contains("newest", "High to low \u2013 0.10 0.50 0.30 mm");
@@ -327,23 +317,19 @@ class HandOverTest {
   void whatWasProvenOnTheDayStandsWithItsTimeAndInitials() throws IOException {
     Entry today =
         Samples.entry("t", EntryKind.AS_LEFT, 60 * 24 - 10, Samples.onScrews(6.4, 6.5, 6.4, 6.4));
-    String text =
-        textOf(
-            write(sheet(List.of(today), List.of()), folder, "day")
-                .pdf());
+    String text = textOf(write(sheet(List.of(today), List.of()), folder, "day").pdf());
     assertThat(text)
         .containsPattern("Bed It was seen <to> yes EH")
         .containsPattern("Bed It stays NO EH");
-    assertThat(
-            textOf(
-                write(sheet(List.of(), List.of()), folder, "none").pdf()))
+    assertThat(textOf(write(sheet(List.of(), List.of()), folder, "none").pdf()))
         .contains("Nothing was proven by hand and eye");
   }
 
   @Test
   void theCardIsOnePage() throws IOException {
     Path pdf =
-        Paper.write(HandOver.card(sheet(VISIT, List.of()), Phrasebook.ENGLISH), folder, "card").pdf();
+        Paper.write(HandOver.card(sheet(VISIT, List.of()), Phrasebook.ENGLISH), folder, "card")
+            .pdf();
     try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
       assertThat(document.getNumberOfPages()).isOne();
     }
@@ -396,8 +382,7 @@ class HandOverTest {
   @Test
   void aFolderThatCannotBeMadeIsSaid() throws IOException {
     Path file = Files.writeString(folder.resolve("file"), "x");
-    assertThatThrownBy(() ->
-            write(sheet(VISIT, List.of()), file.resolve("in"), "a"))
+    assertThatThrownBy(() -> write(sheet(VISIT, List.of()), file.resolve("in"), "a"))
         .isInstanceOf(IOException.class);
   }
 }

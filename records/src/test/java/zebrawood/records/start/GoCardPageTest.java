@@ -34,12 +34,12 @@ import zebrawood.measure.Verdict;
 import zebrawood.records.Samples;
 import zebrawood.records.json.RecordJson;
 import zebrawood.records.kept.KeptReadings;
-import zebrawood.records.paper.Paper.Written;
 import zebrawood.records.paper.Paper;
+import zebrawood.records.paper.Paper.Written;
 import zebrawood.start.GoCard;
+import zebrawood.start.StartReadings;
 import zebrawood.start.StartReadings.Answer;
 import zebrawood.start.StartReadings.Asked;
-import zebrawood.start.StartReadings;
 import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
@@ -69,7 +69,8 @@ class GoCardPageTest {
                 Optional.empty(),
                 List.of(),
                 Optional.empty()));
-    GoCardPage page = GoCardPage.of(
+    GoCardPage page =
+        GoCardPage.of(
             Samples.ALDER,
             card,
             Map.of(BedStation.STATION, new Standing.Open(Optional.empty(), Optional.empty())),
