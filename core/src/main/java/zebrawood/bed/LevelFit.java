@@ -25,7 +25,7 @@ final class LevelFit {
   static final int MOST_FEET = 100;
 
   /** No gauge tells less apart, and no bed is truer. */
-  private static final double FINEST_MM = 1e-4;
+  private static final double FINEST_MM = 1e-9;
 
   /** A bed that leans more has fallen over. */
   private static final double STEEPEST_MM_PER_M = 300;

@@ -28,7 +28,7 @@ public record FieldReadings(
   static final double SMALLEST_MM = 0.5;
 
   /** No instrument tells less apart. */
-  static final double FINEST_MM = 1e-5;
+  static final double FINEST_MM = 1e-9;
 
   /** A reading that is coarser, by what is measured, tells nothing of it. */
   private static final double COARSEST_SHARE = 0.2;

@@ -29,7 +29,7 @@ public record RampReadings(
   static final double THINNEST_MM = 1e-4;
 
   /** No instrument tells less apart. */
-  static final double FINEST_MM = 1e-5;
+  static final double FINEST_MM = 1e-9;
 
   static final int MOST_SAMPLES = 20_000;
 

@@ -218,9 +218,9 @@ public record MirrorReadings(
     marks = List.copyOf(marks);
     var accepts =
         new Accepts()
-            .between("markResolutionMm", markResolutionMm, 1e-4, 20)
+            .between("markResolutionMm", markResolutionMm, 1e-9, 20)
             .between("apertureMm", apertureMm, 0.1, 1000)
-            .between("toleranceMm", toleranceMm, 1e-3, 1000)
+            .between("toleranceMm", toleranceMm, 1e-9, 1000)
             .atMost("marks", marks, MOST_MARKS);
     int mirrors = train.orElse(Train.USUAL).mirrors();
     for (int mirror = 1; mirror <= mirrors; mirror++) {

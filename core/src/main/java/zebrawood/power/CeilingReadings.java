@@ -33,7 +33,7 @@ public record CeilingReadings(
     var accepts =
         new Accepts()
             .between("tubeMaximumMa", tubeMaximumMa, LEAST_MAXIMUM_MA, MOST_MA)
-            .between("meterResolutionMa", meterResolutionMa, 1e-4, MOST_MA)
+            .between("meterResolutionMa", meterResolutionMa, 1e-9, MOST_MA)
             .atLeast("samples", samples, LEAST, "power.count.samples");
     if (capFraction.isPresent() == capMa.isPresent()) {
       accepts.complain(

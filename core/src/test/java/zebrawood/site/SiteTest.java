@@ -230,7 +230,14 @@ class SiteTest {
     assertThat(Site.figures(r, f))
         .extracting(Figure::id)
         .containsExactly(
-            "earth", "breaker", "exhaust", "density", "room", "humidity", "hazardDistance");
+            "earth",
+            "breaker",
+            "exhaust",
+            "density",
+            "densityThere",
+            "room",
+            "humidity",
+            "hazardDistance");
   }
 
   @Test

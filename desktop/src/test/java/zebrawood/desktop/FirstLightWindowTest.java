@@ -9,6 +9,7 @@ import java.time.Duration;
 import java.util.List;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TableView;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -372,7 +373,9 @@ class FirstLightWindowTest extends WindowTest {
       return null;
     });
     settle();
-    assertThat(words("#reading-4-3")).isEqualTo("6.1");
+    until(
+        "it stands there as it was read",
+        () -> ((TextInputControl) node("#reading-4-3")).getText().equals("6.1"));
     onInterface(() -> {
       ((javafx.scene.control.Button) node("#secondary")).fire();
       return null;
@@ -489,8 +492,9 @@ class FirstLightWindowTest extends WindowTest {
           assertThat(e.recordedAt()).isAfter("2026-05-04T08:00:00Z");
         });
     keys(KeyCode.F9);
-    assertThat(onInterface(() -> node("#notebook").lookupAll(".table-cell").toString()))
-        .contains("entered 04 May");
+    until(
+        "the day it was entered stands there",
+        () -> node("#notebook").lookupAll(".table-cell").toString().contains("entered 04 May"));
     read("6.0", "6.1", "6.0", "6.1");
     assertThat(words("#read-on")).as("only that one").doesNotContain("2026");
   }

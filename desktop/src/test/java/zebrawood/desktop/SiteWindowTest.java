@@ -156,7 +156,8 @@ class SiteWindowTest extends WindowTest {
     assertThat(now.figure("earth").orElseThrow().keptFrom()).isEmpty();
     assertThat(now.figure("breaker").orElseThrow().keptFrom()).contains(before.time());
     keys(KeyCode.F9);
-    assertThat(onInterface(() -> node("#notebook").lookupAll(".table-cell").toString()))
-        .contains("(of ");
+    until(
+        "the day of the others stands there",
+        () -> node("#notebook").lookupAll(".table-cell").toString().contains("(of "));
   }
 }

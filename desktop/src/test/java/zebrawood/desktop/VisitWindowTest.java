@@ -210,7 +210,8 @@ class VisitWindowTest extends WindowTest {
         .contains("\"gapMm\":6.35")
         .contains("\"gapMm\":6.2992");
     // A drawing keeps the units of the day on which it was made.
-    assertThat(sheet().replaceAll("(?s)<svg.*?</svg>", ""))
+    String settings = "(?s)<div class=\"settings\">.*?</div>";
+    assertThat(sheet().replaceAll("(?s)<svg.*?</svg>", "").replaceAll(settings, ""))
         .contains("°F")
         .contains(" in")
         .doesNotContain(" mm<");

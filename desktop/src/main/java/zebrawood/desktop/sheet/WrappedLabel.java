@@ -13,6 +13,7 @@ import javafx.scene.layout.Region;
 public class WrappedLabel extends Label {
   private static final double LETTER_WIDTH = 7;
   private static final int LEAST_LETTERS = 12;
+  private static final char FIRST_RIGHT_TO_LEFT = '\u0590';
 
   private final Heights preferred = new Heights();
 
@@ -54,13 +55,18 @@ public class WrappedLabel extends Label {
     setText(broken);
   }
 
+  /** Advice follows every keystroke: most words have no letter so far on. */
   static boolean hasRightToLeft(String words) {
-    return words
-        .codePoints()
-        .mapToObj(Character::getDirectionality)
-        .anyMatch(d ->
-            d == Character.DIRECTIONALITY_RIGHT_TO_LEFT
-                || d == Character.DIRECTIONALITY_RIGHT_TO_LEFT_ARABIC);
+    for (int i = 0; i < words.length(); i++) {
+      if (words.charAt(i) >= FIRST_RIGHT_TO_LEFT) {
+        byte direction = Character.getDirectionality(words.codePointAt(i));
+        if (direction == Character.DIRECTIONALITY_RIGHT_TO_LEFT
+            || direction == Character.DIRECTIONALITY_RIGHT_TO_LEFT_ARABIC) {
+          return true;
+        }
+      }
+    }
+    return false;
   }
 
   /** Whole words in lines of so many letters at most; a longer word has a line of its own. */

@@ -129,11 +129,6 @@ public final class LineController implements ControllerLink {
     return inTime(this::firstStatus);
   }
 
-  /** Something that is tried several times. */
-  private interface Tried<T> {
-    T run() throws LinkTrouble;
-  }
-
   /** All tries together end in time. */
   private <T> T inTime(Tried<T> tried) throws LinkTrouble {
     long before = allEnd;

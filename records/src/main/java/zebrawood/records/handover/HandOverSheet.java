@@ -110,6 +110,9 @@ public record HandOverSheet(
   private static final double TREND_WIDTH = 250;
   private static final double TREND_HEIGHT = 44;
 
+  /** Of a station's newest entries, for what was proven: older ones are of another time. */
+  private static final int MOST_LOOKED_AT = 6;
+
   /** A picture stands beside its figures. */
   private static final double PICTURE_WIDTH = 310;
 
@@ -207,7 +210,8 @@ public record HandOverSheet(
     Phrasebook words = hand.words;
     List<Proof> proofs = new ArrayList<>();
     for (Station station : stations) {
-      for (Entry entry : ledger.entriesOfFitted(station).reversed()) {
+      for (Entry entry :
+          ledger.entriesOfFitted(station).reversed().stream().limit(MOST_LOOKED_AT).toList()) {
         List<StationPaper.Answered> proven = hand.content.of(entry).paper().proven();
         for (StationPaper.Answered one : proven) {
           proofs.add(

@@ -23,25 +23,25 @@ record Settings(List<StationPaper.Setting> left, String of, String since) {
 
   /** Those that were left; where none were, those that were read last, which the title says. */
   static Settings of(List<Entry> measured, Hand hand) {
-    List<Entry> with =
-        measured.stream().filter(e -> !hand.content().of(e).paper().settings().isEmpty()).toList();
-    if (with.isEmpty()) {
+    // What an earlier version recorded is worked out anew: no more of it than is printed.
+    if (measured.isEmpty() || settingsOf(measured.getLast(), hand).isEmpty()) {
       return new Settings(List.of(), "", "");
     }
-    Entry newest = with.getLast();
+    Entry newest = measured.getLast();
     Entry of =
-        with.reversed().stream()
+        measured.reversed().stream()
             .filter(e -> e.kind() == EntryKind.AS_LEFT)
+            .filter(e -> !settingsOf(e, hand).isEmpty())
             .findFirst()
             .orElse(newest);
-    List<StationPaper.Setting> left = hand.content().of(of).paper().settings();
+    List<StationPaper.Setting> left = settingsOf(of, hand);
     String title =
         hand.words()
             .say(
                 of.kind() == EntryKind.AS_LEFT ? "paper.settings.left" : "paper.settings.found",
                 HandOverSheet.at(Optional.of(of), hand));
     String others =
-        hand.content().of(newest).paper().settings().stream()
+        settingsOf(newest, hand).stream()
             .filter(s -> !left.contains(s))
             .limit(MOST_DIFFERENT)
             .map(s -> s.name() + " " + s.value())
@@ -51,6 +51,10 @@ record Settings(List<StationPaper.Setting> left, String of, String since) {
             ? ""
             : hand.words().say("paper.settings.since", hand.day(newest.time()), others);
     return new Settings(left, title, since);
+  }
+
+  private static List<StationPaper.Setting> settingsOf(Entry entry, Hand hand) {
+    return hand.content().of(entry).paper().settings();
   }
 
   /** One or two of them, to stand beside a title. */

@@ -10,6 +10,7 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
@@ -24,6 +25,7 @@ import zebrawood.ledger.Recorded;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Trial;
 import zebrawood.records.Samples;
+import zebrawood.words.Dates;
 import zebrawood.words.Phrasebook;
 
 class WorkshopTest {
@@ -111,6 +113,36 @@ class WorkshopTest {
       assertThatThrownBy(() -> sql.executeUpdate(statement))
           .isInstanceOf(SQLException.class)
           .hasMessageContaining("append-only");
+    }
+  }
+
+  /** No calendar has it, and no zone can add its hours to it. */
+  @ParameterizedTest
+  @ValueSource(strings = {"-1000000000-01-01T00:00:00Z", "+999999999-12-31T23:59:59Z", "soon"})
+  void aDateThatNoCalendarHasMakesALineThatCannotBeReadAndNothingThrows(String date)
+      throws SQLException {
+    try (Workshop workshop = opened(file())) {
+      workshop.record(Samples.ALDER, "EH", Samples.START);
+      workshop.record(Samples.moved("m", 1));
+      workshop.record(Samples.entry("a", EntryKind.AS_FOUND, 2, Samples.onScrews(6, 7, 6, 6.5)));
+    }
+    try (Connection connection = DriverManager.getConnection("jdbc:sqlite:" + file());
+        Statement sql = connection.createStatement()) {
+      sql.executeUpdate("DROP TRIGGER event_is_final");
+      sql.executeUpdate("DROP TRIGGER entry_is_final");
+      sql.executeUpdate("UPDATE event SET at = '" + date + "'");
+      sql.executeUpdate("UPDATE entry SET at = '" + date + "', recorded_at = '" + date + "'");
+    }
+    try (Workshop workshop = opened(file())) {
+      Ledger ledger = new Ledger(Samples.ALDER, workshop.history("alder"));
+      assertThat(ledger.unread()).hasSize(2);
+      for (Recorded line : ledger.unread()) {
+        for (int hours : new int[] {-18, 0, 18}) {
+          assertThat(
+                  Phrasebook.ENGLISH.say(Dates.dayAndTime(line.time(), ZoneOffset.ofHours(hours))))
+              .isNotBlank();
+        }
+      }
     }
   }
 
