@@ -46,7 +46,7 @@ class WrappedLabelTest extends ApplicationTest {
   @Test
   void wordsFromRightToLeftAreLaidOutAtEveryWidth() {
     Random random = new Random(5);
-    for (int i = 0; i < 400; i++) {
+    for (int i = 0; i < 90; i++) {
       String note = note(random);
       double width = 40 + random.nextInt(260);
       interact(() -> {
