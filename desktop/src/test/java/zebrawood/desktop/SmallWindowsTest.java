@@ -68,7 +68,7 @@ class SmallWindowsTest extends WindowTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"1024, 640, P100", "1024, 640, P150", "1280, 800, P150", "1280, 800, P200"})
+  @CsvSource({"1024, 640, P150", "1280, 800, P200"})
   void whatIsPressedIsInTheWindow(double width, double height, Size size) {
     List<String> outside = new ArrayList<>();
     for (String machine : List.of("Alder", "Flint")) {
