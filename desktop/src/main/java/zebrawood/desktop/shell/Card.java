@@ -1,6 +1,7 @@
 package zebrawood.desktop.shell;
 
 import java.util.List;
+import java.util.function.UnaryOperator;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -40,17 +41,22 @@ final class Card {
 
   /** Below a field, what cannot be used of what is typed there. */
   static Label problem(TextField field, int longest) {
+    return problem(
+        field, words -> PlainWords.problem(words, longest).map(Text.words()::sentence).orElse(""));
+  }
+
+  /**
+   * The same, judged otherwise.
+   *
+   * @param judge what is wrong with the words; nothing where they can be used
+   */
+  static Label problem(TextField field, UnaryOperator<String> judge) {
     Label problem = words("");
     problem.getStyleClass().add("refusal");
     problem
         .textProperty()
         .bind(
-            Bindings.createStringBinding(
-                () ->
-                    PlainWords.problem(field.getText(), longest)
-                        .map(Text.words()::sentence)
-                        .orElse(""),
-                field.textProperty()));
+            Bindings.createStringBinding(() -> judge.apply(field.getText()), field.textProperty()));
     problem.visibleProperty().bind(problem.textProperty().isNotEmpty());
     problem.managedProperty().bind(problem.visibleProperty());
     return problem;

@@ -21,18 +21,11 @@ final class TimeCard {
     at.setId("read-on-at");
     at.setAccessibleText(Text.of("dating.title"));
     at.setPromptText(Text.of("dating.prompt"));
-    Label problem = Card.words("");
-    problem.getStyleClass().add("refusal");
-    problem
-        .textProperty()
-        .bind(
-            Bindings.createStringBinding(
-                () ->
-                    at.getText().isBlank() || typed(at, clock).isPresent()
-                        ? ""
-                        : Text.of("event.at.bad"),
-                at.textProperty()));
-    problem.managedProperty().bind(problem.textProperty().isNotEmpty());
+    Label problem =
+        Card.problem(
+            at,
+            words ->
+                words.isBlank() || typed(at, clock).isPresent() ? "" : Text.of("event.at.bad"));
     Button set =
         Card.primary(
             "read-on-set",
