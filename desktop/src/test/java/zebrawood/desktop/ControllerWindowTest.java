@@ -144,13 +144,6 @@ class ControllerWindowTest extends WindowTest {
     settle();
   }
 
-  private void initials() {
-    if (shows("#initials")) {
-      typeWords("EH");
-      keys(KeyCode.ENTER);
-    }
-  }
-
   private List<Entry> entries() {
     return onInterface(() -> app.model().opened().ledger().entriesAt(ControllerStation.STATION));
   }
@@ -220,7 +213,7 @@ class ControllerWindowTest extends WindowTest {
             "every stop leaves a burn",
             "in the software is the same full power");
     keys(KeyCode.CONTROL, KeyCode.ENTER);
-    initials();
+    signIfAsked();
     until("it is recorded", () -> count() == 2);
     assertThat(standing()).isInstanceOf(Standing.Out.class);
   }
@@ -237,7 +230,7 @@ class ControllerWindowTest extends WindowTest {
     assertThat(page()).contains("Nothing may run while it is written");
     int before = entries().size();
     press("#confirm-go");
-    initials();
+    signIfAsked();
     until("it is written", () -> said().contains("Written and read back"));
     until(
         "what was begun is replaced by the result",
@@ -279,7 +272,7 @@ class ControllerWindowTest extends WindowTest {
     press("#controller-write");
     int before = entries().size();
     press("#confirm-go");
-    initials();
+    signIfAsked();
     until("it says so", () -> said().contains("Nobody knows what is in it"));
     until("it is kept", () -> count() >= before + 2);
     settle();
@@ -295,7 +288,7 @@ class ControllerWindowTest extends WindowTest {
       keys(KeyCode.Y);
     }
     keys(KeyCode.CONTROL, KeyCode.ENTER);
-    initials();
+    signIfAsked();
     until(
         "the card is recorded",
         () -> !app.model().opened().ledger().entriesAt(StartStation.STATION).isEmpty());
@@ -354,7 +347,7 @@ class ControllerWindowTest extends WindowTest {
     press("#proof-marked");
     int before = entries().size();
     keys(KeyCode.CONTROL, KeyCode.ENTER);
-    initials();
+    signIfAsked();
     until("it is recorded", () -> count() == before + 1);
     assertThat(entries().getLast().readings()).contains("\"step\":\"marked\"");
   }
@@ -514,7 +507,7 @@ class ControllerWindowTest extends WindowTest {
     press("#controller-restore");
     assertThat(lines()).contains("put beam follows := yes").contains("put reach across := 700");
     press("#confirm-go");
-    initials();
+    signIfAsked();
     until("it is restored", () -> said().contains("Written and read back"));
     settle();
     assertThat(controller.settings().is(Role.HOME_CORNER, "front-left")).isTrue();
@@ -561,7 +554,7 @@ class ControllerWindowTest extends WindowTest {
     press("#controller-write");
     int before = entries().size();
     press("#confirm-go");
-    initials();
+    signIfAsked();
     until("the change is begun", () -> count() == before + 2);
     reopen();
     assertThat(onInterface(() -> app.model().opened().machine().name())).isEqualTo("Tansy");
@@ -604,7 +597,7 @@ class ControllerWindowTest extends WindowTest {
     }
     int before = entries().size();
     keys(KeyCode.CONTROL, KeyCode.ENTER);
-    initials();
+    signIfAsked();
     until("it is left", () -> count() == before + 1);
     settle();
   }
@@ -638,7 +631,7 @@ class ControllerWindowTest extends WindowTest {
       assertThat(lines()).contains(toLaser ? "put rest after := 999" : "put reach across := 380");
       int before = entries().size();
       press("#confirm-go");
-      initials();
+      signIfAsked();
       until("it is swapped", () -> said().contains("Written and read back"));
       until("it is kept", () -> count() >= before + 2);
       settle();

@@ -28,10 +28,7 @@ class CoolingWindowTest extends WindowTest {
   }
 
   private void withInitials() {
-    if (shows("#initials")) {
-      typeWords("EH");
-      keys(KeyCode.ENTER);
-    }
+    signIfAsked();
   }
 
   /** The go card of the demo's Alder, line by line. */

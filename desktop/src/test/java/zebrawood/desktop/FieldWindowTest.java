@@ -98,10 +98,7 @@ class FieldWindowTest extends WindowTest {
     fill("#field-across", "100.02");
     assertThat(page()).contains("Leave the field");
     keys(KeyCode.CONTROL, KeyCode.ENTER);
-    if (shows("#initials")) {
-      typeWords("EH");
-      keys(KeyCode.ENTER);
-    }
+    signIfAsked();
     until(
         "it is recorded",
         () ->
@@ -202,10 +199,7 @@ class FieldWindowTest extends WindowTest {
     press("#field-shimmed");
     assertThat(page()).contains("Field");
     press("#event-confirm");
-    if (shows("#initials")) {
-      typeWords("EH");
-      keys(KeyCode.ENTER);
-    }
+    signIfAsked();
     until(
         "it is an event",
         () -> app.model().opened().ledger().events().getLast().kind() == EventKind.HEAD_SHIMMED);

@@ -31,10 +31,7 @@ class FirstLightWindowTest extends WindowTest {
     keys(KeyCode.ENTER);
     typeWords(name);
     keys(KeyCode.ENTER);
-    if (shows("#initials")) {
-      typeWords("EH");
-      keys(KeyCode.ENTER);
-    }
+    signIfAsked();
     until("the machine is open", () -> isOpen(name));
   }
 
@@ -481,10 +478,7 @@ class FirstLightWindowTest extends WindowTest {
     openBed();
     assertThat(words("#read-on")).as("kept with what is typed").contains("01 May 2026 07:45");
     press("#primary");
-    if (shows("#initials")) {
-      typeWords("EH");
-      keys(KeyCode.ENTER);
-    }
+    signIfAsked();
     awaitEntries(1);
     assertThat(onInterface(() -> app.model().opened().ledger().entries().getFirst()))
         .satisfies(e -> {

@@ -68,10 +68,7 @@ class FocusWindowTest extends WindowTest {
   private void record() {
     int before = entries();
     keys(KeyCode.CONTROL, KeyCode.ENTER);
-    if (shows("#initials")) {
-      typeWords("EH");
-      keys(KeyCode.ENTER);
-    }
+    signIfAsked();
     until(
         "it is recorded",
         () ->

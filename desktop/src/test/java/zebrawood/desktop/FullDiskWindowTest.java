@@ -41,17 +41,7 @@ class FullDiskWindowTest extends WindowTest {
   void anEventsCardStaysUntilItIsWritten() {
     int before = onInterface(this::events);
     fillUp("event");
-    keys(KeyCode.CONTROL, KeyCode.E);
-    fill("#event-note", "moved to the north wall");
-    onInterface(() -> {
-      node("#event-kinds").requestFocus();
-      return null;
-    });
-    keys(KeyCode.ENTER);
-    if (shows("#initials")) {
-      typeWords("EH");
-      keys(KeyCode.ENTER);
-    }
+    tellThatItWasMoved();
     until("it is refused in the card", () -> app.model().messageProperty().get().contains("Not"));
     settle();
     assertThat(words("#event-note")).isEqualTo("moved to the north wall");

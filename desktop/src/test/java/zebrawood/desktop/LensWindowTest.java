@@ -27,10 +27,7 @@ class LensWindowTest extends WindowTest {
         onInterface(
             () -> app.model().opened().ledger().entriesAt(LensModel.DEFINITION.station()).size());
     keys(KeyCode.CONTROL, KeyCode.ENTER);
-    if (shows("#initials")) {
-      typeWords("EH");
-      keys(KeyCode.ENTER);
-    }
+    signIfAsked();
     until(
         "it is recorded",
         () ->

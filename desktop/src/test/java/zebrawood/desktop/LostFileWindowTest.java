@@ -47,20 +47,6 @@ class LostFileWindowTest extends WindowTest {
     return app.model().opened().ledger().events().size();
   }
 
-  private void tellThatItWasMoved() {
-    keys(KeyCode.CONTROL, KeyCode.E);
-    fill("#event-note", "moved to the north wall");
-    onInterface(() -> {
-      node("#event-kinds").requestFocus();
-      return null;
-    });
-    keys(KeyCode.ENTER);
-    if (shows("#initials")) {
-      typeWords("EH");
-      keys(KeyCode.ENTER);
-    }
-  }
-
   @ParameterizedTest
   @EnumSource
   void nothingIsToldAsRecordedInAFileThatIsGoneAndAllGoesOnInAnother(Loss loss) throws IOException {

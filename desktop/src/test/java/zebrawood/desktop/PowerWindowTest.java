@@ -100,10 +100,7 @@ class PowerWindowTest extends WindowTest {
   private void record() {
     int before = entries().size();
     keys(KeyCode.CONTROL, KeyCode.ENTER);
-    if (shows("#initials")) {
-      typeWords("EH");
-      keys(KeyCode.ENTER);
-    }
+    signIfAsked();
     until(
         "it is recorded",
         () ->

@@ -145,10 +145,7 @@ class SiteWindowTest extends WindowTest {
     settle();
     int count = onInterface(() -> app.model().opened().ledger().entries().size());
     press(onInterface(() -> node("#primary").isDisabled()) ? "#secondary" : "#primary");
-    if (shows("#initials")) {
-      typeWords("EH");
-      keys(KeyCode.ENTER);
-    }
+    signIfAsked();
     until("it is recorded", () -> app.model().opened().ledger().entries().size() == count + 1);
     Entry now =
         onInterface(() -> app.model().opened().ledger().entriesAt(SiteStation.STATION).getLast());

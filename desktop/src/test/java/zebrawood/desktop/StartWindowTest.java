@@ -31,10 +31,7 @@ class StartWindowTest extends WindowTest {
   }
 
   private void initials() {
-    if (shows("#initials")) {
-      typeWords("EH");
-      keys(KeyCode.ENTER);
-    }
+    signIfAsked();
   }
 
   private void choose(String machine) {

@@ -50,10 +50,7 @@ class SubjectsWindowTest extends WindowTest {
   }
 
   private void withInitials() {
-    if (shows("#initials")) {
-      typeWords("EH");
-      keys(KeyCode.ENTER);
-    }
+    signIfAsked();
   }
 
   private int entries() {

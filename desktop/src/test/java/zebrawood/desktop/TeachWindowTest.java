@@ -241,10 +241,7 @@ class TeachWindowTest extends WindowTest {
     assertThat(page()).contains("100 % in the software reaches only 25.0 % of the laser");
     press("#controller-write");
     press("#confirm-go");
-    if (shows("#initials")) {
-      typeWords("EH");
-      keys(KeyCode.ENTER);
-    }
+    signIfAsked();
     until("it is written", () -> said().contains("Written and read back"));
     settle();
     assertThat(controller.settings().is(Role.SOFT_LIMITS, Role.ON)).isTrue();

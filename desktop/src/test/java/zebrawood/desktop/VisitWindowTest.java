@@ -56,10 +56,7 @@ class VisitWindowTest extends WindowTest {
     int before = onInterface(() -> count(station));
     read.run();
     keys(KeyCode.CONTROL, KeyCode.ENTER);
-    if (shows("#initials")) {
-      typeWords("EH");
-      keys(KeyCode.ENTER);
-    }
+    signIfAsked();
     until(station + " is recorded", () -> count(station) == before + 1);
     settle();
   }

@@ -237,6 +237,26 @@ public abstract class WindowTest extends ApplicationTest {
     }
   }
 
+  /** Types initials where they are asked, once in each run of the application. */
+  protected void signIfAsked() {
+    if (shows("#initials")) {
+      typeWords("EH");
+      keys(KeyCode.ENTER);
+    }
+  }
+
+  /** Tells on its card that the machine was moved, with a note, by keys alone. */
+  protected void tellThatItWasMoved() {
+    keys(KeyCode.CONTROL, KeyCode.E);
+    fill("#event-note", "moved to the north wall");
+    onInterface(() -> {
+      node("#event-kinds").requestFocus();
+      return null;
+    });
+    keys(KeyCode.ENTER);
+    signIfAsked();
+  }
+
   /** Presses a button, wherever it stands. */
   protected void press(String button) {
     onInterface(() -> {

@@ -44,18 +44,23 @@ class HandOverTest {
   @TempDir Path folder;
 
   private static HandOverSheet sheet(List<Entry> entries, List<Event> events) {
+    return sheet(
+        Stream.concat(entries.stream(), events.stream()).map(r -> (Recorded) r).toList(),
+        BedStation.STATION,
+        "the spare screw was not at hand");
+  }
+
+  private static HandOverSheet sheet(List<Recorded> history, Station station, String remark) {
     return HandOverSheet.of(
-        new Ledger(
-            Samples.ALDER,
-            Stream.concat(entries.stream(), events.stream()).map(r -> (Recorded) r).toList()),
-        List.of(BedStation.STATION),
+        new Ledger(Samples.ALDER, history),
+        List.of(station),
         new HandOverSheet.Hand(
             KEPT,
             Samples.START.plusSeconds(86_400),
             ZoneOffset.UTC,
             "EH",
             Phrasebook.ENGLISH,
-            "the spare screw was not at hand"));
+            remark));
   }
 
   private static final PaperContent KEPT =
@@ -180,17 +185,7 @@ class HandOverTest {
   void everyLensHasAPartOfItsOwnWithItsName() throws IOException {
     List<Recorded> history =
         List.of(fitted("160 mm", 0), ofLens("160 mm", 1, 187.16), fitted("254 mm", 2));
-    HandOverSheet sheet =
-        HandOverSheet.of(
-            new Ledger(Samples.ALDER, history),
-            List.of(FocusStation.STATION),
-            new HandOverSheet.Hand(
-                KEPT,
-                Samples.START.plusSeconds(86_400),
-                ZoneOffset.UTC,
-                "EH",
-                Phrasebook.ENGLISH,
-                ""));
+    HandOverSheet sheet = sheet(history, FocusStation.STATION, "");
     assertThat(sheet.stations())
         .extracting(HandOverSheet.StationPart::title)
         .containsExactly("Focus, 254 mm", "Focus, 160 mm: on file, not on the machine");
