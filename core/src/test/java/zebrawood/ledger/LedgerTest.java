@@ -305,7 +305,7 @@ class LedgerTest {
         .isEqualTo("holds · 02 Mar");
     happened(EventKind.MOVED, 2);
     assertThat(ENGLISH.say(StandingWords.of(standing(LEVEL, 3), ZoneOffset.UTC)))
-        .isEqualTo("stale · machine moved");
+        .isEqualTo("in doubt · machine moved");
     read(LEVEL, 4, Verdict.ADJUST);
     assertThat(ENGLISH.say(StandingWords.of(standing(LEVEL, 5), ZoneOffset.UTC)))
         .isEqualTo("out: 0.40 mm, limit 0.30");

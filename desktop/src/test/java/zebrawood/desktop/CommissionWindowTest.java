@@ -100,6 +100,12 @@ class CommissionWindowTest extends WindowTest {
     keys(KeyCode.ENTER);
     keys(KeyCode.ENTER);
     typeWords("Yarrow");
+    tabTo("machine-watts");
+    typeWords("90");
+    tabTo("machine-width");
+    typeWords("600");
+    tabTo("machine-depth");
+    typeWords("400");
     tabTo("machine-serial-number");
     typeWords("GT-0001");
     // What a stand-in says is recorded of a simulated machine alone.

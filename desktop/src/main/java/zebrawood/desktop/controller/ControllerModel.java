@@ -54,6 +54,7 @@ public final class ControllerModel
       StationDefinition.of(
               ControllerStation.STATION,
               (ledger, units) -> new ControllerModel(ledger.machine(), units))
+          .cautioning(ControllerStation::caution)
           .with(Solver.of("controller", ControllerReadings.class, Audit::solve));
 
   private static final double SCALE_PER_MILLE = 2;
@@ -95,6 +96,11 @@ public final class ControllerModel
     proofs = form().proofs(machine.build().headTravels() ? List.of(Motion.values()) : List.of());
     shot = new ShotOrder(units);
     startSolving();
+  }
+
+  @Override
+  public Message caution() {
+    return ControllerStation.caution(machine);
   }
 
   private List<QuantityField> scale(String axis) {

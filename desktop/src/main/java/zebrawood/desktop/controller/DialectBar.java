@@ -38,11 +38,18 @@ final class DialectBar extends HeightCachingBox {
             6,
             6,
             button("dialect-teach", "controller.teach", this::teach),
-            button(
-                "dialect-stand-in", "controller.dialect.stand-in", () -> take(StandIn.dialect())),
             button("dialect-forget", "controller.dialect.forget", fields::forget),
             button("dialect-import", "controller.dialect.import", this::read),
             button("dialect-export", "controller.dialect.export", this::write));
+    if (work.machine.simulated()) {
+      buttons
+          .getChildren()
+          .add(
+              button(
+                  "dialect-stand-in",
+                  "controller.dialect.stand-in",
+                  () -> take(StandIn.dialect())));
+    }
     buttons.getStyleClass().add("dense");
     getChildren().addAll(buttons, new ProposalRows(roles, fields), file);
   }

@@ -15,6 +15,7 @@ final class Cards extends StackPane {
   private final Node beneath;
   private Node focusBefore;
   private Runnable otherwise = () -> {};
+  private Runnable leave = this::close;
 
   Cards(Node beneath) {
     this.beneath = beneath;
@@ -25,17 +26,27 @@ final class Cards extends StackPane {
         e -> {
           if (e.getCode() == KeyCode.ESCAPE) {
             e.consume();
-            close();
+            leave.run();
           }
         });
     setOnMousePressed(e -> {
       if (e.getTarget() == this) {
-        close();
+        leave.run();
       }
     });
   }
 
   void open(Region card, Node focusFirst) {
+    open(card, focusFirst, this::close);
+  }
+
+  /**
+   * Lays a card over the page.
+   *
+   * @param onLeave what Escape or a click beside it does instead of closing it
+   */
+  void open(Region card, Node focusFirst, Runnable onLeave) {
+    leave = onLeave;
     if (!isOpen()) {
       focusBefore = getScene() == null ? null : getScene().getFocusOwner();
     }
@@ -57,9 +68,10 @@ final class Cards extends StackPane {
   void whileOpen(zebrawood.desktop.station.SheetHost host, Runnable confirmed) {
     Region card = (Region) getChildren().getFirst();
     Node focus = getScene().getFocusOwner();
+    Runnable left = leave;
     host.withInitials(() -> {
       if (!getChildren().contains(card)) {
-        open(card, focus == null ? card : focus);
+        open(card, focus == null ? card : focus, left);
       }
       confirmed.run();
     });

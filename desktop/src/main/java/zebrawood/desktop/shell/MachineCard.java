@@ -10,6 +10,8 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -193,8 +195,16 @@ final class MachineCard {
     }
     String prompt = field.label().key() + ".prompt";
     if (control instanceof javafx.scene.control.TextField text) {
-      // Enter adds the machine, from any field: a name is all that has to be typed.
+      // Enter adds the machine, from any field, as soon as all is typed that it needs.
       text.setOnAction(null);
+      text.addEventFilter(
+          KeyEvent.KEY_PRESSED,
+          e -> {
+            if (e.getCode() == KeyCode.ENTER && form.problemProperty().get().isPresent()) {
+              e.consume();
+              pane.goOn();
+            }
+          });
     }
     if (control instanceof TextInputControl text && Text.words().has(prompt)) {
       text.setPromptText(Text.of(prompt));

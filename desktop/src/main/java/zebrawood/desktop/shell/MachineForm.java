@@ -102,18 +102,11 @@ final class MachineForm {
     mirrors = form.words("mirrors", TypedOptics::mirrors);
     lastAt = form.choice("lastAt", Train.GantryEnd.class, Train.GantryEnd.LEFT);
     railAt = form.choice("railAt", Train.TravelEnd.class, Train.TravelEnd.REAR);
-    width.set(600);
-    depth.set(400);
     tolerance.set(0.3);
     for (Fitting fitting : Fitting.values()) {
       fitted.put(fitting, new SimpleBooleanProperty());
     }
-    source
-        .valueProperty()
-        .subscribe(k -> {
-          watts.set(k.usualWatts());
-          wavelength.set(k.usualWavelengthNm());
-        });
+    source.valueProperty().subscribe(k -> wavelength.set(k.usualWavelengthNm()));
     build.valueProperty().subscribe(b -> followUsual());
     source.valueProperty().subscribe(k -> followUsual());
     fitted.values().forEach(f -> f.subscribe((was, is) -> fittedByHand |= !filling));

@@ -89,7 +89,7 @@ final class PaperCard {
             remarked,
             outcome,
             Card.buttons(close, open, write));
-    cards.open(card, write);
+    cards.open(card, write, this::close);
   }
 
   private void write() {

@@ -117,7 +117,7 @@ class HandOverTest {
         .contains("CO₂ glass tube 90 W")
         .contains("as found", "as left", "limit")
         .contains("High to low 1.00 0.10 0.30 mm")
-        .contains("stale · machine moved")
+        .contains("in doubt · machine moved")
         .contains("Machine moved: to the shed")
         .contains("0 of 1")
         .contains("Eyewear for 10 600 nm")
@@ -127,7 +127,7 @@ class HandOverTest {
         .contains("how it stands", "The technician says: the spare screw was not at hand")
         .contains("Fingers away from the bed")
         .contains("Settings as left", "par beam top 1000", "a&b 0")
-        .containsPattern("stale · machine moved,\\s+since\\s+02");
+        .containsPattern("in doubt · machine moved,\\s+since\\s+02");
     assertThat(text).as("a glyph that the typeface lacks").doesNotContain("#");
     assertThat(Files.readString(written.html()))
         .contains("Alder &amp; &lt;Co&gt;", "<svg", "bed &amp; &lt;plan&gt;");
