@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import zebrawood.field.FieldFinding.OfGrid;
 import zebrawood.field.FieldFinding.Row;
 import zebrawood.field.FieldReadings.Point;
@@ -33,6 +34,16 @@ public final class FieldCorrection {
 
   private static final int ALONG_EDGE = 60;
 
+  /** Where more were misread it is no longer told which. */
+  private static final int MARKS_A_MISREAD_ONE = 10;
+
+  /** Marks that count, those that were misread, and one more where that is one too many. */
+  private record Kept(List<Point> points, List<Point> misread, Optional<Point> oneMore) {
+    static Kept all(List<Point> points) {
+      return new Kept(points, List.of(), Optional.empty());
+    }
+  }
+
   private FieldCorrection() {}
 
   public static FieldFinding solve(FieldReadings readings) {
@@ -41,20 +52,35 @@ public final class FieldCorrection {
         : ofGrid(readings).withTable();
   }
 
-  /** Marks that were measured with an instrument. */
+  /**
+   * Marks that were measured with an instrument. A mark that was misread is left out, one at a
+   * time, as long as they are no more than a tenth.
+   */
   static Grid ofGrid(FieldReadings readings) {
-    return ofGrid(
-        new Head(readings.fieldMm(), readings.toleranceMm(), readings.table()),
-        readings.points().orElseThrow(),
-        new Errors(error(readings), 0, 0));
+    Head head = new Head(readings.fieldMm(), readings.toleranceMm(), readings.table());
+    List<Point> all = readings.points().orElseThrow();
+    double error = error(readings);
+    List<Point> kept = new ArrayList<>(all);
+    List<Point> misread = new ArrayList<>();
+    FieldMap map = FieldMap.of(kept, head.fieldMm, error);
+    OptionalInt next = map.misread(kept, error);
+    while (next.isPresent() && misread.size() < all.size() / MARKS_A_MISREAD_ONE) {
+      misread.add(kept.remove(next.getAsInt()));
+      map = FieldMap.of(kept, head.fieldMm, error);
+      next = map.misread(kept, error);
+    }
+    Optional<Point> oneMore =
+        next.isPresent() ? Optional.of(kept.get(next.getAsInt())) : Optional.empty();
+    return ofGrid(head, all, new Kept(kept, misread, oneMore), map, new Errors(error, 0, 0));
   }
 
   /**
    * A grid with its map.
    *
    * @param finding without its table, which takes longer than all the rest
+   * @param points all marks, and {@code kept} those that count
    */
-  record Grid(OfGrid finding, List<Point> points, FieldMap map, Head head) {
+  record Grid(OfGrid finding, List<Point> points, List<Point> kept, FieldMap map, Head head) {
     OfGrid withTable() {
       return finding.with(table());
     }
@@ -160,9 +186,14 @@ public final class FieldCorrection {
         .because("field.table.why", Amount.mm(map.heldBackRmsMm(), 3));
   }
 
-  /** Of marks, however they were found. */
+  /** Of marks, however they were found, none of which was misread. */
   static Grid ofGrid(Head head, List<Point> points, Errors errors) {
-    FieldMap map = FieldMap.of(points, head.fieldMm, errors.leastMm);
+    return ofGrid(
+        head, points, Kept.all(points), FieldMap.of(points, head.fieldMm, errors.leastMm), errors);
+  }
+
+  private static Grid ofGrid(Head head, List<Point> all, Kept kept, FieldMap map, Errors errors) {
+    List<Point> points = kept.points;
     HeadFit plain = HeadFit.of(points);
     if (!plain.isAHeads()) {
       throw UnusableReading.of(
@@ -189,7 +220,7 @@ public final class FieldCorrection {
       edge = Math.max(edge, Math.hypot(lies[0] - at[0], lies[1] - at[1]));
       left = Math.max(left, map.uncertaintyMm(at[0], at[1]));
     }
-    left = Math.hypot(left, half * Math.max(errors.scaleX, errors.scaleY));
+    double atEdge = Math.hypot(left, half * Math.max(errors.scaleX, errors.scaleY));
     double squares = 0;
     double most = 0;
     for (Point p : points) {
@@ -199,11 +230,10 @@ public final class FieldCorrection {
     }
     double scaleX = 1 / plain.map().sizeX();
     double scaleY = 1 / plain.map().sizeY();
-    boolean unsure = left > head.toleranceMm / 2;
-    Verdict verdict =
-        unsure
-            ? Verdict.MEASURE_AGAIN
-            : Math.max(edge, most) > head.toleranceMm ? Verdict.ADJUST : Verdict.WITHIN;
+    boolean unsure = atEdge > head.toleranceMm / 2 || kept.oneMore.isPresent();
+    // Scatter of the readings alone is no reason to adjust.
+    boolean isTrue = edge <= head.toleranceMm || edge < 2 * atEdge;
+    Verdict verdict = unsure ? Verdict.MEASURE_AGAIN : isTrue ? Verdict.WITHIN : Verdict.ADJUST;
     OfGrid finding =
         new OfGrid(
             new Estimate(
@@ -213,7 +243,7 @@ public final class FieldCorrection {
                 scaleY,
                 scaleY * Math.hypot(scaleY * map.noiseMm() * plain.map().errorY(), errors.scaleY)),
             edge,
-            left,
+            atEdge,
             advisedSquare(head, Math.max(errors.leastMm, map.noiseMm())),
             OptionalDouble.of(plain.map().shiftX()),
             OptionalDouble.of(plain.map().shiftY()),
@@ -226,29 +256,52 @@ public final class FieldCorrection {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
+            Optional.of(
+                kept.misread.stream()
+                    .map(p -> new FieldFinding.MarkPlace(p.xMm(), p.yMm()))
+                    .toList()),
             verdict,
             unsure
                 ? List.of(
-                    Advice.read("field.grid.more")
-                        .because("field.square.larger.why", Amount.mm(left, 3)))
+                    kept.oneMore.map(FieldCorrection::readAgain).orElseGet(() -> more(atEdge)))
                 : verdict == Verdict.WITHIN
                     ? List.of(leave(edge, head.toleranceMm))
                     : List.of(scale(scaleX, scaleY, edge), load(head, map)),
-            warnings(head, points));
-    return new Grid(finding, points, map, head);
+            warnings(head, kept));
+    return new Grid(finding, all, points, map, head);
   }
 
-  private static List<Message> warnings(Head head, List<Point> points) {
+  private static Advice more(double left) {
+    return Advice.read("field.grid.more").because("field.square.larger.why", Amount.mm(left, 3));
+  }
+
+  private static Advice readAgain(Point mark) {
+    return Advice.read(
+            "field.grid.read-again",
+            Message.bare(Amount.mm(mark.xMm(), 1)),
+            Amount.mm(mark.yMm(), 1))
+        .because("field.grid.read-again.why");
+  }
+
+  private static List<Message> warnings(Head head, Kept kept) {
+    List<Point> points = kept.points;
+    List<Message> warnings = new ArrayList<>();
+    for (Point p : kept.misread) {
+      warnings.add(
+          Message.of(
+              "field.grid.left-out", Message.bare(Amount.mm(p.xMm(), 1)), Amount.mm(p.yMm(), 1)));
+    }
     double reach =
         Math.min(
             points.stream().mapToDouble(Point::xMm).max().orElseThrow()
                 - points.stream().mapToDouble(Point::xMm).min().orElseThrow(),
             points.stream().mapToDouble(Point::yMm).max().orElseThrow()
                 - points.stream().mapToDouble(Point::yMm).min().orElseThrow());
-    return reach < ENOUGH_OF_FIELD * head.fieldMm
-        ? List.of(
-            Message.of("field.reach", Amount.of(100 * reach / head.fieldMm, Quantity.PERCENT, 0)))
-        : List.of();
+    if (reach < ENOUGH_OF_FIELD * head.fieldMm) {
+      warnings.add(
+          Message.of("field.reach", Amount.of(100 * reach / head.fieldMm, Quantity.PERCENT, 0)));
+    }
+    return warnings;
   }
 
   private static List<Row> table(FieldMap map, Head head) {

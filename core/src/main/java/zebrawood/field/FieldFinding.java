@@ -55,6 +55,7 @@ public sealed interface FieldFinding extends Finding {
    * @param points as they were found in a scan, turned and moved onto the grid; empty where they
    *     were typed
    * @param missing marks that were not found in a scan; empty where they were typed
+   * @param leftOut marks that were misread, and count for nothing
    */
   record OfGrid(
       Estimate scaleX,
@@ -73,6 +74,7 @@ public sealed interface FieldFinding extends Finding {
       Optional<List<Row>> table,
       Optional<List<FieldReadings.Point>> points,
       Optional<List<Missing>> missing,
+      Optional<List<MarkPlace>> leftOut,
       Verdict verdict,
       List<Advice> advice,
       List<Message> warnings)
@@ -119,6 +121,7 @@ public sealed interface FieldFinding extends Finding {
           rows,
           found,
           notFound,
+          leftOut,
           verdict,
           advice,
           warned);
@@ -127,6 +130,9 @@ public sealed interface FieldFinding extends Finding {
 
   /** A mark, counted from the lower left, from 0. */
   record Missing(int column, int row) {}
+
+  /** Where a mark was commanded. */
+  record MarkPlace(double xMm, double yMm) {}
 
   /** To hit x, y, command this. */
   record Row(double xMm, double yMm, double commandXMm, double commandYMm) {}

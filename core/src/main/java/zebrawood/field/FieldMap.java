@@ -1,9 +1,14 @@
 package zebrawood.field;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
 import java.util.function.ToDoubleFunction;
+import org.hipparchus.distribution.continuous.FDistribution;
 import org.hipparchus.exception.MathIllegalArgumentException;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.CholeskyDecomposition;
@@ -16,15 +21,44 @@ import zebrawood.words.Message;
  * Where a mark comes to lie for where it is commanded: a polynomial of both coordinates, in
  * products of Chebyshev polynomials over the field, for each coordinate of the place.
  *
- * <p>The degree is the one whose fit predicts each mark best from all the others: the root mean
+ * <p>The form is the one whose fit predicts each mark best from all the others: the root mean
  * square of the residuals over one less their leverage (D. M. Allen, Technometrics 16, 125, 1974).
- * A higher degree is taken only where it predicts clearly better.
+ * One with more terms is taken only where it predicts clearly better. Beside all terms up to a
+ * degree there are the few that a head of two mirrors makes, which nine marks bear: trapezoid and
+ * bow, the pincushion of the mirrors' distance, uneven growth, and the lens's own cube.
+ *
+ * <p>Outside of the marks nothing tells how the field goes on: what the forms differ there that
+ * predict the marks about as well, and the next larger ones, counts as uncertainty.
  */
 final class FieldMap {
   private static final int HIGHEST_DEGREE = 9;
 
+  /** Terms that a head adds to a coordinate, one group after the other; along it, across it. */
+  private static final int[][][] OF_HEADS = {{{1, 1}, {0, 2}}, {{1, 2}}, {{2, 0}}, {{3, 0}}};
+
+  /** Forms that predict the marks so well beside the best may be the true one. */
+  private static final double ABOUT_AS_WELL = 1.3;
+
+  /** So many forms with more terms than the best may be it as well, where no mark tells. */
+  private static final int LARGER = 2;
+
+  /** In variances: two forms differ by less than this by chance alone. */
+  private static final double BY_SCATTER = 9;
+
+  /** Of a bend that three marks tell: what heads add to it between them. */
+  private static final double OF_BENT = 0.05;
+
+  /** In half fields: nearer to the outermost marks their hull is not left. */
+  private static final double AT_THE_HULL = 0.02;
+
   /** Less is chance. */
   private static final double CLEARLY_BETTER = 0.98;
+
+  /** In larger grids no form follows one mark. */
+  private static final int MOST_TRIED = 700;
+
+  /** A grid without a misread mark shows one so seldom. */
+  private static final double BY_CHANCE = 0.001;
 
   /** What depends on the others is not determined. */
   private static final double SMALLEST_PIVOT = 1e-10;
@@ -40,14 +74,20 @@ final class FieldMap {
   private final double half;
   private final Axis x;
   private final Axis y;
+  private final Forms formsX;
+  private final Forms formsY;
+  private final double[] hull;
+
+  /** Three marks across the field: they tell a bend, not how it goes on between them. */
+  private final boolean fewLines;
+
   private final double noise;
   private final double heldBackRms;
   private final double heldBackMost;
 
   /** One degree's terms at every mark, with what they cost. */
   private record Design(List<int[]> terms, double[][] rows, double[][] inverse, double[] leverage) {
-    static Optional<Design> of(List<Point> points, double half, int degree) {
-      List<int[]> terms = termsTo(degree);
+    static Optional<Design> of(List<Point> points, double half, List<int[]> terms) {
       int n = points.size();
       int p = terms.size();
       if (p >= n) {
@@ -121,6 +161,17 @@ final class FieldMap {
       return dot(values(design.terms, u, v), coefficients);
     }
 
+    /** How far it is from an even map there. */
+    double bentAt(double u, double v) {
+      double sum = 0;
+      double[] values = values(design.terms, u, v);
+      for (int i = 0; i < values.length; i++) {
+        int[] term = design.terms.get(i);
+        sum += term[0] + term[1] > 1 ? values[i] * coefficients[i] : 0;
+      }
+      return sum;
+    }
+
     /** What an error of one makes there, squared. */
     double variance(double u, double v) {
       return form(design.inverse, values(design.terms, u, v));
@@ -131,10 +182,17 @@ final class FieldMap {
     }
   }
 
-  private FieldMap(double half, Axis x, Axis y, double least) {
+  /** The best form of a coordinate, and those that may be the true one where no mark lies. */
+  private record Forms(Axis best, List<Axis> asWell, List<Axis> anyOfThese) {}
+
+  private FieldMap(List<Point> points, double half, Forms formsX, Forms formsY, double least) {
     this.half = half;
-    this.x = x;
-    this.y = y;
+    x = formsX.best;
+    y = formsY.best;
+    this.formsX = formsX;
+    this.formsY = formsY;
+    hull = hull(points, half);
+    fewLines = lines(points, Point::xMm) <= 3 || lines(points, Point::yMm) <= 3;
     double scatter = Math.sqrt((x.squares + y.squares) / (x.freedom() + y.freedom()));
     noise = Math.max(least, scatter);
     heldBackRms = Math.hypot(x.rms, y.rms);
@@ -151,36 +209,78 @@ final class FieldMap {
    */
   static FieldMap of(List<Point> points, double fieldMm, double least) {
     double half = fieldMm / 2;
-    List<Design> designs = new ArrayList<>();
+    List<Design> whole = new ArrayList<>();
     for (int degree = 1; degree <= HIGHEST_DEGREE; degree++) {
-      Optional<Design> design = Design.of(points, half, degree);
+      Optional<Design> design = Design.of(points, half, termsTo(degree));
       if (design.isEmpty()) {
         break;
       }
-      designs.add(design.get());
+      whole.add(design.get());
     }
-    if (designs.isEmpty()) {
+    if (whole.isEmpty()) {
       throw UnusableReading.of(
           "points", Message.of("field.found.alone"), Message.of("field.accepts.spread"));
     }
     return new FieldMap(
+        points,
         half,
-        best(designs, points, Point::measuredXMm),
-        best(designs, points, Point::measuredYMm),
+        forms(designs(points, half, whole, true), points, Point::measuredXMm),
+        forms(designs(points, half, whole, false), points, Point::measuredYMm),
         least);
   }
 
-  private static Axis best(
+  /** All that the marks determine, from few terms to many. */
+  private static List<Design> designs(
+      List<Point> points, double half, List<Design> whole, boolean ofX) {
+    List<Design> all = new ArrayList<>(whole);
+    List<int[]> terms = new ArrayList<>(termsTo(1));
+    for (int[][] group : OF_HEADS) {
+      for (int[] term : group) {
+        terms.add(ofX ? term : new int[] {term[1], term[0]});
+      }
+      Design.of(points, half, List.copyOf(terms)).ifPresent(all::add);
+    }
+    all.sort(Comparator.comparingInt(d -> d.terms.size()));
+    return all;
+  }
+
+  private static Forms forms(
       List<Design> designs, List<Point> points, ToDoubleFunction<Point> coordinate) {
     double[] measured = points.stream().mapToDouble(coordinate).toArray();
-    Axis best = Axis.of(designs.getFirst(), measured);
-    for (Design design : designs.subList(1, designs.size())) {
-      Axis next = Axis.of(design, measured);
-      if (next.rms < CLEARLY_BETTER * best.rms) {
-        best = next;
+    List<Axis> all = designs.stream().map(d -> Axis.of(d, measured)).toList();
+    int best = 0;
+    for (int i = 1; i < all.size(); i++) {
+      if (all.get(i).rms < CLEARLY_BETTER * all.get(best).rms) {
+        best = i;
       }
     }
-    return best;
+    List<Axis> well = new ArrayList<>();
+    List<Axis> others = new ArrayList<>();
+    int larger = 0;
+    for (int i = 0; i < all.size(); i++) {
+      boolean asWell = all.get(i).rms <= ABOUT_AS_WELL * all.get(best).rms;
+      if (i != best && asWell) {
+        well.add(all.get(i));
+      }
+      if (i > best && larger < LARGER) {
+        others.add(all.get(i));
+        larger++;
+      }
+    }
+    return new Forms(all.get(best), well, others);
+  }
+
+  private static long lines(List<Point> points, ToDoubleFunction<Point> of) {
+    return points.stream().mapToDouble(of).map(d -> Math.round(d * 1e6)).distinct().count();
+  }
+
+  /** The rectangle of the outermost marks, in half fields: left, right, lower, upper. */
+  private static double[] hull(List<Point> points, double half) {
+    var x = points.stream().mapToDouble(Point::xMm).summaryStatistics();
+    var y = points.stream().mapToDouble(Point::yMm).summaryStatistics();
+    return new double[] {
+      x.getMin() / half, x.getMax() / half, y.getMin() / half, y.getMax() / half
+    };
   }
 
   private static List<int[]> termsTo(int degree) {
@@ -250,13 +350,106 @@ final class FieldMap {
     return new double[] {x.at(u, v), y.at(u, v)};
   }
 
-  /** Standard deviation of that place, both coordinates together. */
+  /**
+   * Standard deviation of that place, both coordinates together; outside of the marks with what the
+   * forms differ.
+   */
   double uncertaintyMm(double commandX, double commandY) {
     double u = commandX / half;
     double v = commandY / half;
     double ofX = x.variance(u, v);
     double ofY = x.design == y.design ? ofX : y.variance(u, v);
-    return noise * Math.sqrt(ofX + ofY);
+    double read = noise * Math.sqrt(ofX + ofY);
+    boolean outside =
+        u < hull[0] - AT_THE_HULL
+            || u > hull[1] + AT_THE_HULL
+            || v < hull[2] - AT_THE_HULL
+            || v > hull[3] + AT_THE_HULL;
+    double forms = Math.hypot(differ(formsX, outside, u, v), differ(formsY, outside, u, v));
+    double between = fewLines ? OF_BENT * Math.hypot(x.bentAt(u, v), y.bentAt(u, v)) : 0;
+    return Math.hypot(Math.hypot(read, forms), between);
+  }
+
+  /**
+   * What a coordinate's forms differ there; between the marks less what the readings' scatter makes
+   * of a larger form's more terms.
+   */
+  private double differ(Forms forms, boolean outside, double u, double v) {
+    double here = forms.best.at(u, v);
+    double own = forms.best.variance(u, v);
+    double most = 0;
+    for (Axis other : outside ? forms.anyOfThese : forms.asWell) {
+      double apart = other.at(u, v) - here;
+      double scatter =
+          (outside ? 1 : BY_SCATTER) * noise * noise * Math.abs(other.variance(u, v) - own);
+      most = Math.max(most, apart * apart - scatter);
+    }
+    return Math.sqrt(most);
+  }
+
+  /**
+   * The mark that was misread, if there is one: the map of all others misses it, by the scatter of
+   * the others (externally studentised, both coordinates together: R. D. Cook and S. Weisberg,
+   * Residuals and Influence in Regression, chapter 2), by more than chance makes of so many marks
+   * once in a thousand grids. Tried are the marks that stand out most of the forms, since a form
+   * with many terms follows a mark that another one shows.
+   *
+   * @param least standard deviation of a coordinate by the instrument
+   */
+  OptionalInt misread(List<Point> points, double least) {
+    int n = points.size();
+    Set<Integer> standOut = new LinkedHashSet<>();
+    standOut.add(farthest(x, y));
+    if (n <= MOST_TRIED) {
+      for (Axis form : formsX.asWell) {
+        standOut.add(farthest(form, y));
+      }
+      for (Axis form : formsY.asWell) {
+        standOut.add(farthest(x, form));
+      }
+    }
+    double likely = BY_CHANCE / n;
+    OptionalInt found = OptionalInt.empty();
+    for (int i : standOut) {
+      List<Point> others = new ArrayList<>(points);
+      Point mark = others.remove(i);
+      double chance = of(others, 2 * half, least).chanceOf(mark);
+      if (chance < likely) {
+        likely = chance;
+        found = OptionalInt.of(i);
+      }
+    }
+    return found;
+  }
+
+  /** How likely a mark lies so far off this map of others, or farther, by chance. */
+  private double chanceOf(Point mark) {
+    int freedom = x.freedom() + y.freedom();
+    double u = mark.xMm() / half;
+    double v = mark.yMm() / half;
+    double dx = mark.measuredXMm() - x.at(u, v);
+    double dy = mark.measuredYMm() - y.at(u, v);
+    double f =
+        (dx * dx / (1 + x.variance(u, v)) + dy * dy / (1 + y.variance(u, v))) / 2 / noise / noise;
+    return freedom < 2 || !(f > 0) || Double.isInfinite(f)
+        ? 1
+        : 1 - new FDistribution(2, freedom).cumulativeProbability(f);
+  }
+
+  /** The mark that lies farthest off what the others predict, by its own leverage. */
+  private static int farthest(Axis x, Axis y) {
+    int worst = 0;
+    double most = -1;
+    for (int i = 0; i < x.heldBack.length; i++) {
+      double off =
+          x.heldBack[i] * x.heldBack[i] * (1 - x.design.leverage[i])
+              + y.heldBack[i] * y.heldBack[i] * (1 - y.design.leverage[i]);
+      if (off > most) {
+        most = off;
+        worst = i;
+      }
+    }
+    return worst;
   }
 
   /**

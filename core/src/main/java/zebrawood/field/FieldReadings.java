@@ -78,6 +78,12 @@ public record FieldReadings(
       accepts.complain("points", points.size(), Message.of("field.accepts.most", MOST_POINTS));
       return;
     }
+    Optional<Message> order =
+        points.size() < LEAST_POINTS ? Optional.empty() : GridOrder.wrong(points);
+    if (order.isPresent()) {
+      accepts.complain("points", order.get(), Message.of("field.accepts.in-order"));
+      return;
+    }
     double half = fieldMm / 2 * (1 + 1e-9);
     for (int i = 0; i < points.size(); i++) {
       Point p = points.get(i);

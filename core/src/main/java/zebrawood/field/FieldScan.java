@@ -85,6 +85,7 @@ public final class FieldScan {
     return new FieldCorrection.Grid(
         f.scanned(points, missing(readings, marks), warnings(readings, f, off.size())),
         points,
+        points,
         grid.map(),
         grid.head());
   }

@@ -19,6 +19,7 @@ import zebrawood.words.Message;
  * @param field what the square or grid says, without the table: {@link #table} makes that
  * @param skewMrad of a square with diagonals or of a grid
  * @param lineWidthMm by two squares
+ * @param keystone of a grid: what of a trapezoid is a head's lean
  * @param offTheMap what is left of each mark, x and y in mm, in the order of the marks
  */
 public record FieldVisitFinding(
@@ -26,6 +27,7 @@ public record FieldVisitFinding(
     Optional<Estimate> skewMrad,
     OptionalDouble lineWidthMm,
     Optional<ControllerCoefficients> plain,
+    Optional<Keystone> keystone,
     Optional<List<List<Double>>> offTheMap,
     Optional<PointerFinding> pointer,
     Verdict verdict,

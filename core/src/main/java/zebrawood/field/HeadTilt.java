@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zebrawood.measure.Estimate;
 import zebrawood.measure.ShimStacks;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
@@ -14,14 +15,16 @@ import zebrawood.words.Message;
  * the same share of the distance. The head is leaned towards the larger side, by shims under the
  * joint's other edge.
  *
- * <p>With {@code p} the trapezoid in percent of the field {@code F} and {@code D} the distance to
- * the work, the lean is {@code atan(p / 100 * D / F)}, and a shim on a base {@code b} is {@code b *
- * tan(lean)}: plane geometry, see docs/physics.md. Good for leans of some degrees; below 0.2 mrad
- * nothing is advised.
+ * <p>With {@code k} the growth from the field's middle to its edge, {@code F} the field and {@code
+ * D} the distance to the work, the lean is {@code atan(2 k D / F)}, and a shim on a base {@code b}
+ * is {@code b * tan(lean)}: plane geometry, see docs/physics.md. Good for leans of some degrees.
+ * Nothing is advised below 0.2 mrad, within two deviations of none, or where more than a lean made
+ * the trapezoid ({@link Keystone}).
  *
  * @param leans at most two: along y, and along x
+ * @param otherwise whether there is a trapezoid that no lean makes
  */
-public record HeadTilt(List<Lean> leans) {
+public record HeadTilt(List<Lean> leans, boolean otherwise) {
   /** Less is not worth a shim. */
   private static final double LEAST_RAD = 0.0002;
 
@@ -31,23 +34,25 @@ public record HeadTilt(List<Lean> leans) {
    * @param side where the shim goes under the joint
    * @param tiltRad how far, more than 0
    */
-  public record Lean(Side side, double tiltRad) {
+  public record Lean(Side side, Estimate tiltRad) {
     /**
      * @param baseMm how far apart the joint's edges are, front to rear or side to side
      */
-    public double shimMm(double baseMm) {
-      return baseMm * Math.tan(tiltRad);
+    public Estimate shimMm(double baseMm) {
+      return new Estimate(baseMm * Math.tan(tiltRad.value()), baseMm * tiltRad.uncertainty());
     }
   }
 
   /**
    * @param distanceMm from where the beams seem to come to the work
    */
-  public static HeadTilt of(ControllerCoefficients plain, double fieldMm, double distanceMm) {
+  public static HeadTilt of(Keystone grown, double fieldMm, double distanceMm) {
     List<Lean> leans = new ArrayList<>();
-    add(leans, plain.trapezoidXPercent(), fieldMm, distanceMm, Side.FRONT, Side.REAR);
-    add(leans, plain.trapezoidYPercent(), fieldMm, distanceMm, Side.LEFT, Side.RIGHT);
-    return new HeadTilt(List.copyOf(leans));
+    double perMm = 2 * distanceMm / fieldMm;
+    boolean otherwise =
+        add(leans, grown.alongY(), grown.restY(), perMm, Side.FRONT, Side.REAR)
+            | add(leans, grown.alongX(), grown.restX(), perMm, Side.LEFT, Side.RIGHT);
+    return new HeadTilt(List.copyOf(leans), otherwise);
   }
 
   /** What one millimetre of wrong height does to the size of the field. */
@@ -58,17 +63,27 @@ public record HeadTilt(List<Lean> leans) {
         Amount.mm(fieldMm / 2 / distanceMm, 3));
   }
 
-  private static void add(
+  /** Whether there is more than a lean. */
+  private static boolean add(
       List<Lean> leans,
-      double percent,
-      double fieldMm,
-      double distanceMm,
+      Estimate grown,
+      Estimate rest,
+      double perMm,
       Side whenLarger,
       Side whenSmaller) {
-    double tilt = Math.atan(Math.abs(percent) / 100 * distanceMm / fieldMm);
-    if (tilt > LEAST_RAD) {
-      leans.add(new Lean(percent > 0 ? whenLarger : whenSmaller, tilt));
+    boolean more = beyondChance(rest) && Math.abs(rest.value()) * perMm > LEAST_RAD;
+    double tilt = Math.atan(Math.abs(grown.value()) * perMm);
+    if (!more && tilt > LEAST_RAD && beyondChance(grown)) {
+      leans.add(
+          new Lean(
+              grown.value() > 0 ? whenLarger : whenSmaller,
+              new Estimate(tilt, grown.uncertainty() * perMm)));
     }
+    return more;
+  }
+
+  private static boolean beyondChance(Estimate of) {
+    return Math.abs(of.value()) > 2 * of.uncertainty();
   }
 
   /**
@@ -89,6 +104,13 @@ public record HeadTilt(List<Lean> leans) {
           .mapToObj(mm -> shim("field.tilt.bracket", lean, mm, stacks))
           .forEach(said::add);
     }
+    if (otherwise) {
+      said.add(Message.of("field.tilt.otherwise"));
+    }
+    if (leans.isEmpty()) {
+      said.add(Message.of("field.tilt.none"));
+      return said;
+    }
     said.add(
         Message.of(
             columnBaseMm.isEmpty() && bracketBaseMm.isEmpty()
@@ -98,8 +120,13 @@ public record HeadTilt(List<Lean> leans) {
   }
 
   private static Message shim(String key, Lean lean, double baseMm, Optional<ShimStacks> stacks) {
-    double mm = lean.shimMm(baseMm);
-    Message exact = Message.of(key, Amount.mm(mm, 2), lean.side());
+    double mm = lean.shimMm(baseMm).value();
+    Message exact =
+        Message.of(
+            key,
+            Message.bare(Amount.mm(mm, 2)),
+            Amount.mm(lean.shimMm(baseMm).uncertainty(), 2),
+            lean.side());
     return stacks
         .filter(s -> mm <= ShimStacks.THICKEST_MM)
         .map(s -> Message.of("field.tilt.stack", exact, s.stackFor(mm).said()))

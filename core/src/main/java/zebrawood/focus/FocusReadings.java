@@ -14,6 +14,8 @@ import zebrawood.measure.Accepts;
  * @param stack what is on the table now; empty while nobody said so
  * @param stackThen what was on it when the focus was last left
  * @param defocusMm how far the focus is meant to lie above the surface, less than 0 for below it
+ * @param defocusThenMm how far the focus lay above the surface when it was left; empty where that
+ *     is not known, as in entries of earlier versions
  * @param head of a machine that cuts sheet metal; else empty
  */
 public record FocusReadings(
@@ -24,18 +26,21 @@ public record FocusReadings(
     Optional<StackUp> stack,
     Optional<StackUp> stackThen,
     double defocusMm,
+    OptionalDouble defocusThenMm,
     Optional<CuttingHead> head) {
   public FocusReadings {
     var accepts = new Accepts().between("defocusMm", defocusMm, -200, 200);
     setGapMm.ifPresent(mm -> accepts.between("setGapMm", mm, 0, RampReadings.LONGEST_MM));
     depthMm.ifPresent(mm -> accepts.positive("depthMm", mm, 1000));
+    defocusThenMm.ifPresent(mm -> accepts.between("defocusThenMm", mm, -5000, 5000));
     accepts.orThrow();
   }
 
   /** How far the table goes up for what is on it now; empty while either stack is not known. */
   public OptionalDouble tableUpMm() {
     return stack.isPresent() && stackThen.isPresent()
-        ? OptionalDouble.of(stackThen.get().tableUpMm(stack.get(), defocusMm))
+        ? OptionalDouble.of(
+            stackThen.get().tableUpMm(stack.get(), defocusMm - defocusThenMm.orElse(0)))
         : OptionalDouble.empty();
   }
 

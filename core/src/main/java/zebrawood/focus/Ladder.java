@@ -40,12 +40,10 @@ public final class Ladder {
   }
 
   private static LadderFinding found(LadderReadings readings, FittedWaist waist) {
-    boolean decided = waist.inside() && waist.wellKnown();
+    boolean decided = waist.decided();
     return new LadderFinding(
         Optional.of(waist.heightMm()),
-        Double.isFinite(waist.depthMm())
-            ? OptionalDouble.of(waist.depthMm())
-            : OptionalDouble.empty(),
+        waist.depthMm(),
         Optional.of(waist.law()),
         waist.leftOut(),
         decided ? Verdict.ADJUST : Verdict.MEASURE_AGAIN,
@@ -65,9 +63,15 @@ public final class Ladder {
   }
 
   private static Advice again(LadderReadings readings, FittedWaist waist) {
-    if (!waist.inside()) {
+    if (waist.depthMm().isEmpty()) {
+      return noMiddle();
+    }
+    if (waist.outside() || waist.wellKnown() && waist.clear()) {
       return Advice.read(waist.inLowerHalf() ? "focus.ladder.lower" : "focus.ladder.higher")
           .because("focus.ladder.outside.why", Amount.mm(waist.heightMm().value(), 1));
+    }
+    if (waist.wellKnown()) {
+      return noMiddle();
     }
     return Ramp.unsure(
         waist, readings.resolution(), readings.byScore() ? Quantity.NUMBER : Quantity.LENGTH);
@@ -80,8 +84,12 @@ public final class Ladder {
         Optional.empty(),
         List.of(),
         Verdict.MEASURE_AGAIN,
-        List.of(Advice.read("focus.ladder.no-middle").because("focus.ladder.no-middle.why")),
+        List.of(noMiddle()),
         List.of());
+  }
+
+  private static Advice noMiddle() {
+    return Advice.read("focus.ladder.no-middle").because("focus.ladder.no-middle.why");
   }
 
   private static List<Message> warnings(LadderReadings readings, FittedWaist waist) {
@@ -91,6 +99,7 @@ public final class Ladder {
       warnings.add(Message.of("focus.ladder.left-out", Amount.mm(slip.heightMm(), 2)));
     }
     Ramp.higher(waist).ifPresent(warnings::add);
+    Ramp.sides(waist, "focus.ladder.sides").ifPresent(warnings::add);
     return warnings;
   }
 }

@@ -1,5 +1,7 @@
 package zebrawood.focus;
 
+import java.util.OptionalDouble;
+
 /**
  * A symmetric law of width or score against the height t above the focus; {@code p[0]} is where the
  * focus is, and no part of these.
@@ -73,7 +75,10 @@ public enum Law {
       row[2] = -t * t;
     }
   },
-  /** A score that follows the beam's intensity on its axis, {@code s = p1 / (1 + p2 t^2)}. */
+  /**
+   * A score that follows the beam's intensity on its axis, {@code s = p1 / (1 + p2 t^2)}; only in
+   * entries of earlier versions, since a constant added to all scores changes it.
+   */
   INTENSITY_SCORE(3) {
     @Override
     double value(double[] p, double t) {
@@ -137,25 +142,30 @@ public enum Law {
   }
 
   /**
-   * How far from the middle a width has grown, or a score has fallen, by a tenth; in the unit of t.
-   * Of a score whose best is not above 0 a tenth says nothing: infinite.
+   * How far from the middle a width has grown by a tenth, or a score has lost a tenth of its range;
+   * in the unit of t. Of a burn that never grows so much it is that of the beam, where the law
+   * tells it, else empty.
+   *
+   * @param farthest the reading that lies farthest from the middle: it ends the range of scores
    */
-  double halfDepth(double[] p) {
+  OptionalDouble halfDepth(double[] p, double farthest) {
     return switch (this) {
-      case GAUSSIAN_WIDTH -> Math.sqrt(GROWN * p[1] / p[2]);
+      case GAUSSIAN_WIDTH -> OptionalDouble.of(Math.sqrt(GROWN * p[1] / p[2]));
       case HIGHER_WIDTH -> {
         double b = p[2];
         double more = GROWN * p[1];
         // p[3] t^4 + b t^2 = more, written so that p[3] may be nothing.
         double under = b * b + 4 * p[3] * more;
-        yield under < 0 ? Double.POSITIVE_INFINITY : Math.sqrt(2 * more / (b + Math.sqrt(under)));
+        yield under < 0
+            ? OptionalDouble.empty()
+            : OptionalDouble.of(Math.sqrt(2 * more / (b + Math.sqrt(under))));
       }
       case DOSE_WIDTH -> {
         double low = 0;
         // Beyond it the burn grows no wider, whatever the beam does.
         double high = p[3] > 0 ? Math.expm1(Math.min(1 / p[3] - 1, 20)) : 2 * GROWN;
         if ((1 + high) * (1 - p[3] * Math.log1p(high)) < 1 + GROWN) {
-          yield Double.POSITIVE_INFINITY;
+          yield OptionalDouble.of(Math.sqrt(GROWN / p[2]));
         }
         for (int i = 0; i < 80; i++) {
           double u = (low + high) / 2;
@@ -165,15 +175,13 @@ public enum Law {
             high = u;
           }
         }
-        yield Math.sqrt(low / p[2]);
+        yield OptionalDouble.of(Math.sqrt(low / p[2]));
       }
-      case PARABOLA_SCORE -> p[1] > 0 ? Math.sqrt(TENTH * p[1] / p[2]) : Double.POSITIVE_INFINITY;
-      case INTENSITY_SCORE -> Math.sqrt(TENTH / (1 - TENTH) / p[2]);
-      case INTENSITY_OVER_FLOOR -> {
-        double fall = TENTH * (p[1] + p[3]);
-        yield fall > 0 && fall < p[1]
-            ? Math.sqrt(fall / (p[1] - fall) / p[2])
-            : Double.POSITIVE_INFINITY;
+      case PARABOLA_SCORE -> OptionalDouble.of(Math.sqrt(TENTH) * farthest);
+      case INTENSITY_SCORE, INTENSITY_OVER_FLOOR -> {
+        double u = p[2] * farthest * farthest;
+        double fall = TENTH * u / (1 + u);
+        yield OptionalDouble.of(Math.sqrt(fall / (1 - fall) / p[2]));
       }
     };
   }

@@ -1,7 +1,11 @@
 package zebrawood.focus;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import org.hipparchus.util.FastMath;
 import zebrawood.measure.Picture;
@@ -11,9 +15,9 @@ import zebrawood.measure.Picture;
  *
  * <p>The neighbourhood of the clicked line is cut into blocks along it; in each, how much darker a
  * narrow stripe is than what lies on both its sides is told for every offset to the side, against
- * the block's own unrest. The straight line over all blocks with the largest sum is the line: a
- * knot, a break or char is only one block's vote. It is then drawn through the stripes' middles,
- * the far ones counting little.
+ * the block's own unrest. A straight line over all blocks with a large sum is a line: a knot, a
+ * break or char is only one block's vote; of lines beside each other the one nearest to the click
+ * is meant. It is then drawn through the stripes' middles, the far ones counting little.
  *
  * <p>Not for a line that bends by more than its width: a lens that distorts is to be removed first.
  */
@@ -33,6 +37,12 @@ final class LineInPicture {
 
   /** A line that most blocks do not vote for is none. */
   private static final double LEAST_VOTE = 1.2;
+
+  /** A line with this share of the plainest one's votes may be the one that was meant. */
+  private static final double NEARLY = 0.7;
+
+  /** Nearer together two lines are one. */
+  private static final double LEAST_BESIDE_MM = 0.6;
 
   private static final int ROUNDS = 6;
 
@@ -64,7 +74,14 @@ final class LineInPicture {
     offsets = 2 * (int) Math.round(reachMm / STEP_MM) + 1;
   }
 
-  static Optional<Axis> find(Picture picture, double pxPerMm, Axis clicked, double reachMm) {
+  /**
+   * The line that was meant.
+   *
+   * @param besideMm how far to the side another line lies that is nearly as plain; empty for none
+   */
+  record Found(Axis axis, OptionalDouble besideMm) {}
+
+  static Optional<Found> find(Picture picture, double pxPerMm, Axis clicked, double reachMm) {
     return new LineInPicture(picture, pxPerMm, clicked, reachMm).find();
   }
 
@@ -72,11 +89,14 @@ final class LineInPicture {
     return (index - offsets / 2) * STEP_MM;
   }
 
-  private Optional<Axis> find() {
+  /**
+   * Votes are cut, so that a line is no plainer for being darker: of all that are nearly as plain
+   * as the plainest it is the one nearest to the click.
+   */
+  private Optional<Found> find() {
     double[][] votes =
         IntStream.range(0, BLOCKS).parallel().mapToObj(this::votes).toArray(double[][]::new);
-    int bestStart = 0;
-    int bestEnd = 0;
+    double[][] sums = new double[offsets][offsets];
     double most = Double.NEGATIVE_INFINITY;
     for (int start = 0; start < offsets; start++) {
       for (int end = 0; end < offsets; end++) {
@@ -85,16 +105,62 @@ final class LineInPicture {
           double at = start + (end - start) * (b + 0.5) / BLOCKS;
           sum += votes[b][(int) (at + 0.5)];
         }
-        if (sum > most) {
-          most = sum;
-          bestStart = start;
-          bestEnd = end;
+        sums[start][end] = sum;
+        most = Math.max(most, sum);
+      }
+    }
+    if (most < LEAST_VOTE * BLOCKS) {
+      return Optional.empty();
+    }
+    double plain = Math.max(NEARLY * most, LEAST_VOTE * BLOCKS);
+    List<Place> lines = new ArrayList<>();
+    for (int start = 0; start < offsets; start++) {
+      for (int end = 0; end < offsets; end++) {
+        if (sums[start][end] >= plain && tops(sums, start, end)) {
+          lines.add(new Place(offsetMm(start), offsetMm(end)));
         }
       }
     }
-    return most < LEAST_VOTE * BLOCKS
-        ? Optional.empty()
-        : Optional.of(refined(votes, offsetMm(bestStart), offsetMm(bestEnd)));
+    lines.sort(Comparator.comparingDouble(Place::offMm));
+    Place meant = lines.getFirst();
+    OptionalDouble beside =
+        lines.stream()
+            .skip(1)
+            .filter(l -> l.isBeside(meant))
+            .mapToDouble(l -> Math.abs(l.middleMm() - meant.middleMm()))
+            .min();
+    return Optional.of(new Found(refined(votes, meant.startMm, meant.endMm), beside));
+  }
+
+  /** Where a line passes the ends of the clicked one. */
+  private record Place(double startMm, double endMm) {
+    double middleMm() {
+      return (startMm + endMm) / 2;
+    }
+
+    double offMm() {
+      return Math.hypot(startMm, endMm);
+    }
+
+    /** Along all of it, and not across it. */
+    boolean isBeside(Place other) {
+      return (startMm - other.startMm) * (endMm - other.endMm) > 0
+          && Math.min(Math.abs(startMm - other.startMm), Math.abs(endMm - other.endMm))
+              > LEAST_BESIDE_MM;
+    }
+  }
+
+  /** Whether no line near it has more votes. */
+  private boolean tops(double[][] sums, int start, int end) {
+    int reach = (int) Math.round(LEAST_BESIDE_MM / STEP_MM);
+    for (int s = Math.max(0, start - reach); s <= Math.min(offsets - 1, start + reach); s++) {
+      for (int e = Math.max(0, end - reach); e <= Math.min(offsets - 1, end + reach); e++) {
+        if (sums[s][e] > sums[start][end]) {
+          return false;
+        }
+      }
+    }
+    return true;
   }
 
   /** How much darker a stripe at each offset is than beside it, in the block's deviations. */

@@ -58,17 +58,17 @@ public final class Ramp {
   private static RampFinding found(
       Slope slope, List<Sample> samples, double resolutionMm, FittedWaist waist) {
     double along = slope.alongMm(waist.heightMm().value());
-    boolean decided = waist.inside() && waist.wellKnown();
+    boolean decided = waist.decided();
     return new RampFinding(
         Optional.of(waist.heightMm()),
         OptionalDouble.of(along),
         OptionalDouble.of(waist.best()),
-        OptionalDouble.of(waist.depthMm()),
+        waist.depthMm(),
         waist.higher(),
         Optional.of(waist.law()),
         waist.leftOut(),
         decided ? Verdict.ADJUST : Verdict.MEASURE_AGAIN,
-        List.of(decided ? set(waist, along) : again(resolutionMm, waist)),
+        List.of(decided ? set(waist, along) : again(slope, resolutionMm, waist)),
         warnings(samples, waist));
   }
 
@@ -81,37 +81,44 @@ public final class Ramp {
             "focus.ramp.set.why",
             Amount.mm(along, 1),
             Amount.mm(waist.best(), 3),
-            Amount.mm(waist.depthMm(), 2));
+            Amount.mm(waist.depthMm().getAsDouble(), 2));
   }
 
   /** Which reading would decide. */
-  private static Advice again(double resolutionMm, FittedWaist waist) {
-    if (!waist.inside()) {
+  private static Advice again(Slope slope, double resolutionMm, FittedWaist waist) {
+    if (waist.depthMm().isEmpty()) {
+      return Advice.read("focus.ramp.no-depth").because("focus.ramp.no-depth.why");
+    }
+    if (waist.outside() || waist.wellKnown() && waist.clear()) {
       // Nearer means a smaller gap, which is further along the board.
       return Advice.read(waist.inLowerHalf() ? "focus.ramp.beyond" : "focus.ramp.before")
           .because("focus.ramp.outside.why", Amount.mm(waist.heightMm().value(), 1));
     }
-    return unsure(waist, resolutionMm, Quantity.LENGTH);
+    return waist.wellKnown() ? noMiddle(slope) : unsure(waist, resolutionMm, Quantity.LENGTH);
   }
 
   /** What would make a focus that is not known well enough better known. */
   static Advice unsure(FittedWaist waist, double resolution, Quantity quantity) {
-    double finer = waist.depthMm() / 4 / waist.heightMm().uncertainty();
+    double wanted = waist.depthMm().getAsDouble() / 4;
+    double finer = wanted / waist.heightMm().uncertainty();
     long times = (long) Math.ceil(1 / (finer * finer));
     return Advice.read("focus.unsure", Math.min(times, MOST_TIMES))
         .because(
             "focus.unsure.why",
             Message.bare(Amount.mm(waist.heightMm().uncertainty(), 2)),
-            Amount.mm(waist.depthMm() / 4, 2),
+            Amount.mm(wanted, 2),
             Amount.of(resolution, quantity, 3));
   }
 
   private static final long MOST_TIMES = 100;
 
   private static RampFinding nothing(Slope slope) {
-    return undecided(
-        Advice.read("focus.ramp.no-middle")
-            .because("focus.ramp.no-middle.why", Amount.mm(2 * slope.riseMm(), 1)));
+    return undecided(noMiddle(slope));
+  }
+
+  private static Advice noMiddle(Slope slope) {
+    return Advice.read("focus.ramp.no-middle")
+        .because("focus.ramp.no-middle.why", Amount.mm(2 * slope.riseMm(), 1));
   }
 
   /** No figures, and what to read instead. */
@@ -141,10 +148,24 @@ public final class Ramp {
               Amount.mm(slip.alongMm(), 1)));
     }
     higher(waist).ifPresent(warnings::add);
+    sides(waist, "focus.ramp.sides").ifPresent(warnings::add);
     return warnings;
   }
 
+  /** One side wider than the other: what it is of, and what it adds to the uncertainty. */
+  static Optional<Message> sides(FittedWaist waist, String key) {
+    return waist
+        .sides()
+        .map(s ->
+            Message.of(
+                key + (s.share() > 0 ? ".above" : ".below"),
+                Amount.of(100 * Math.abs(s.share()), Quantity.PERCENT, 0),
+                Amount.mm(s.shiftMm(), 2)));
+  }
+
   static Optional<Message> higher(FittedWaist waist) {
-    return waist.higher() ? Optional.of(Message.of("focus.higher-law")) : Optional.empty();
+    return waist.higher() && waist.law().law() != Law.INTENSITY_OVER_FLOOR
+        ? Optional.of(Message.of("focus.higher-law"))
+        : Optional.empty();
   }
 }

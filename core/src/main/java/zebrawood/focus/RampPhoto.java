@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.DoubleConsumer;
 import java.util.stream.IntStream;
@@ -13,6 +14,7 @@ import zebrawood.measure.Estimate;
 import zebrawood.measure.Picture;
 import zebrawood.measure.PixelScale;
 import zebrawood.measure.UnusableReading;
+import zebrawood.quantity.Amount;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
 
@@ -79,12 +81,18 @@ public final class RampPhoto {
             (end.getLast() - start.getLast()) / length,
             length);
     return LineInPicture.find(picture, pxPerMm, clicked, ASIDE_MM)
-        .map(axis -> measured(readings, picture, axis, reached))
+        .map(line -> beside(measured(readings, picture, line.axis(), reached), line.besideMm()))
         .orElseGet(() ->
             finding(
                 Ramp.undecided(
                     Advice.read("focus.photo.no-line").because("focus.photo.no-line.why")),
                 List.of()));
+  }
+
+  private static RampPhotoFinding beside(RampPhotoFinding found, OptionalDouble besideMm) {
+    return besideMm.isPresent()
+        ? found.warning(Message.of("focus.photo.beside", Amount.mm(besideMm.getAsDouble(), 1)))
+        : found;
   }
 
   private static void inside(RampPhotoReadings readings, Picture picture) {

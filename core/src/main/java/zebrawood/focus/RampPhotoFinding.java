@@ -1,5 +1,6 @@
 package zebrawood.focus;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -28,6 +29,23 @@ public record RampPhotoFinding(
     implements WaistFinding {
   public RampPhotoFinding {
     samples = List.copyOf(samples);
+  }
+
+  RampPhotoFinding warning(Message more) {
+    List<Message> all = new ArrayList<>(warnings);
+    all.add(more);
+    return new RampPhotoFinding(
+        focusGapMm,
+        thinnestAlongMm,
+        lineWidthAtFocusMm,
+        depthOfFocusMm,
+        higherLaw,
+        law,
+        samples,
+        leftOut,
+        verdict,
+        advice,
+        all);
   }
 
   @Override

@@ -24,11 +24,12 @@ public record StackUp(double riserMm, double honeycombMm, double spoilBoardMm, d
 
   /**
    * How far the table must go up from where it was for another stack, for the gap to be the same
-   * and a defocus wider; down is less than 0.
+   * but for a defocus; down is less than 0.
    *
-   * @param defocusMm how far the focus is to lie above the surface, less than 0 for below it
+   * @param moreDefocusMm how much further above the surface the focus is to lie than it did; less
+   *     than 0 for nearer, or below
    */
-  public double tableUpMm(StackUp now, double defocusMm) {
-    return totalMm() - now.totalMm() - defocusMm;
+  public double tableUpMm(StackUp now, double moreDefocusMm) {
+    return totalMm() - now.totalMm() - moreDefocusMm;
   }
 }

@@ -5,8 +5,10 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
 import org.hipparchus.distribution.continuous.FDistribution;
 import org.hipparchus.exception.MathRuntimeException;
 import org.hipparchus.linear.Array2DRowRealMatrix;
@@ -18,6 +20,7 @@ import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
 import org.hipparchus.util.Pair;
 import zebrawood.measure.Estimate;
+import zebrawood.measure.FewReadings;
 
 /**
  * At which height is a line thinnest, or a score best?
@@ -40,8 +43,12 @@ final class WaistFit {
   /** Once in ten thousand by chance: it is asked of two laws at every reading. */
   private static final double CLEARLY = 0.9999;
 
+  /** Of scatter alone such a middle comes out once in a hundred: its place is free as well. */
+  private static final double NO_NOISE = 0.999999;
+
   private static final int USUAL_PARAMETERS = 3;
   private static final int LEAST_FOR_MORE = 8;
+  private static final int LEAST_FOR_FLOOR = 5;
   private static final double FAR_OFF = 6;
   private static final double MOST_LEFT_OUT = 0.2;
 
@@ -73,26 +80,42 @@ final class WaistFit {
    *
    * @param heightMm of the focus
    * @param best the width or score there
-   * @param depthMm over which a width grows, or a score falls, by no more than a tenth
+   * @param depthMm over which a width grows by no more than a tenth, or a score loses no more of
+   *     its range; empty where the readings do not tell it
    * @param higher whether the law has one more term than usual
    * @param leftOut indexes of the readings that were slips
    * @param heightsMm of those that count, in rising order, each once
    * @param misfit of one reading, in its own errors
+   * @param clear whether scatter alone would hardly make such a middle
+   * @param sides empty where one side is as wide as the other, as far as the readings tell
    */
   record FittedWaist(
       Estimate heightMm,
       double best,
-      double depthMm,
+      OptionalDouble depthMm,
       boolean higher,
       List<Integer> leftOut,
       List<Double> heightsMm,
       double misfit,
+      boolean clear,
+      Optional<Sides> sides,
       FittedLaw law) {
-    /** Whether it lies at least one reading inside of the first and the last. */
+    /**
+     * Whether it lies at least one reading inside of the first and the last, two deviations either
+     * way.
+     */
     boolean inside() {
+      double give = 2 * heightMm.uncertainty();
       return heightsMm.size() > 2
-          && heightMm.value() >= heightsMm.get(1)
-          && heightMm.value() <= heightsMm.get(heightsMm.size() - 2);
+          && heightMm.value() - give >= heightsMm.get(1)
+          && heightMm.value() + give <= heightsMm.get(heightsMm.size() - 2);
+    }
+
+    /** Whether even the value itself lies outside. */
+    boolean outside() {
+      return heightsMm.size() <= 2
+          || heightMm.value() < heightsMm.get(1)
+          || heightMm.value() > heightsMm.get(heightsMm.size() - 2);
     }
 
     /** Whether the waist lies in the lower half of the heights that were read. */
@@ -101,7 +124,11 @@ final class WaistFit {
     }
 
     boolean wellKnown() {
-      return heightMm.uncertainty() <= depthMm / 4;
+      return depthMm.isPresent() && heightMm.uncertainty() <= depthMm.getAsDouble() / 4;
+    }
+
+    boolean decided() {
+      return inside() && wellKnown() && clear;
     }
   }
 
@@ -112,10 +139,7 @@ final class WaistFit {
   }
 
   static Optional<FittedWaist> ofScores(List<Reading> readings) {
-    return of(
-        readings,
-        List.of(Law.INTENSITY_SCORE, Law.PARABOLA_SCORE),
-        List.of(Law.INTENSITY_OVER_FLOOR));
+    return of(readings, List.of(Law.PARABOLA_SCORE), List.of(Law.INTENSITY_OVER_FLOOR));
   }
 
   private static Optional<FittedWaist> of(List<Reading> all, List<Law> plain, List<Law> higher) {
@@ -138,14 +162,19 @@ final class WaistFit {
     }
   }
 
+  /** A floor under scores is a term of the usual kind, a law beyond a beam's own is not. */
+  private static int leastForMore(List<Law> higher) {
+    return higher.contains(Law.INTENSITY_OVER_FLOOR) ? LEAST_FOR_FLOOR : LEAST_FOR_MORE;
+  }
+
   /** The nearest of the plain laws, or the higher one where that is clearly nearer. */
   private static Optional<Fit> best(List<Reading> readings, List<Law> plain, List<Law> higher) {
     Optional<Fit> usual = nearest(readings, plain);
-    if (readings.size() < LEAST_FOR_MORE || usual.filter(Fit::withinErrors).isPresent()) {
+    if (readings.size() < leastForMore(higher) || usual.filter(Fit::withinErrors).isPresent()) {
       return usual;
     }
     return nearest(readings, higher)
-        .filter(more -> usual.isEmpty() || more.clearlyBetter(usual.get()))
+        .filter(more -> usual.isEmpty() || more.better(usual.get()))
         .or(() -> usual);
   }
 
@@ -204,11 +233,8 @@ final class WaistFit {
                         .build())
                 .getPoint()
                 .toArray();
-        double farthest =
-            readings.stream().mapToDouble(r -> Math.abs(r.heightMm - found[0])).max().orElseThrow();
-        return law.opens(found, farthest)
-            ? Optional.of(new Fit(law, readings, found))
-            : Optional.empty();
+        Fit fit = new Fit(law, readings, found);
+        return law.opens(found, fit.farthest()) ? Optional.of(fit) : Optional.empty();
       } catch (MathRuntimeException noEnd) {
         return Optional.empty();
       }
@@ -298,10 +324,17 @@ final class WaistFit {
       return chiSquare <= degreesOfFreedom();
     }
 
-    boolean clearlyBetter(Fit usual) {
+    /**
+     * A floor where it is nearer at all: the two shapes of a score differ far from the focus alone.
+     * Another law of a width where it is better beyond chance.
+     */
+    boolean better(Fit usual) {
       int freedom = degreesOfFreedom();
       if (freedom < 1 || chiSquare >= usual.chiSquare) {
         return false;
+      }
+      if (law == Law.INTENSITY_OVER_FLOOR) {
+        return true;
       }
       double f = (usual.chiSquare - chiSquare) / (chiSquare / freedom);
       return Double.isInfinite(f)
@@ -321,19 +354,24 @@ final class WaistFit {
     }
 
     Optional<FittedWaist> waist(List<Integer> leftOut) {
-      int freedom = degreesOfFreedom();
-      double enlarge = freedom > 0 ? Math.max(1, chiSquare / freedom) : 1;
+      double enlarge = FewReadings.factor(chiSquare, degreesOfFreedom());
       RealMatrix jacobian = model(law, readings, new ArrayRealVector(parameters)).getSecond();
-      double variance;
+      double sigma;
       try {
-        variance =
-            enlarge * MatrixUtils.inverse(jacobian.transposeMultiply(jacobian)).getEntry(0, 0);
+        sigma =
+            enlarge
+                * Math.sqrt(
+                    MatrixUtils.inverse(jacobian.transposeMultiply(jacobian)).getEntry(0, 0));
       } catch (MathRuntimeException notDetermined) {
         return Optional.empty();
       }
+      OptionalDouble half = law.halfDepth(parameters, farthest());
+      double halfDepth = half.orElse(reachMm() / 4);
+      Optional<Sides> sides = Sides.compared(law, readings, parameters, chiSquare, halfDepth);
+      sigma = Math.hypot(sigma, sides.map(Sides::shiftMm).orElse(0.0));
       double reach = reachMm();
-      double sigma = Math.sqrt(variance);
-      double depth = 2 * law.halfDepth(parameters);
+      OptionalDouble depth =
+          half.isPresent() ? OptionalDouble.of(2 * half.getAsDouble()) : OptionalDouble.empty();
       FittedWaist found =
           new FittedWaist(
               new Estimate(
@@ -343,14 +381,38 @@ final class WaistFit {
               law.parameters > USUAL_PARAMETERS,
               leftOut.stream().sorted().toList(),
               readings.stream().map(Reading::heightMm).distinct().sorted().toList(),
-              freedom > 0 ? Math.sqrt(chiSquare / freedom) : 1,
+              degreesOfFreedom() > 0 ? Math.sqrt(chiSquare / degreesOfFreedom()) : 1,
+              moreThanNoise(enlarge),
+              sides,
               new FittedLaw(law, Arrays.stream(parameters).boxed().toList()));
       // Outside of what was read it is not trusted anyhow, and tells where to read on.
       boolean tellsNothing =
           sigma > UNKNOWN_REACHES * reach
-              || depth < SHARPEST_SHARE * reach
-              || Double.isFinite(depth) && depth > FLATTEST_REACHES * reach;
-      return !(sigma > 0) || found.inside() && tellsNothing ? Optional.empty() : Optional.of(found);
+              || depth.isPresent()
+                  && (depth.getAsDouble() < SHARPEST_SHARE * reach
+                      || depth.getAsDouble() > FLATTEST_REACHES * reach);
+      return !(sigma > 0) || !found.outside() && tellsNothing
+          ? Optional.empty()
+          : Optional.of(found);
+    }
+
+    /** Whether a middle explains the readings better than one value for all of them. */
+    private boolean moreThanNoise(double enlarge) {
+      double weights = readings.stream().mapToDouble(r -> 1 / (r.error * r.error)).sum();
+      double mean =
+          readings.stream().mapToDouble(r -> r.value / (r.error * r.error)).sum() / weights;
+      double alike =
+          readings.stream().mapToDouble(r -> (r.value - mean) / r.error).map(d -> d * d).sum();
+      double explained = (alike - chiSquare) / (enlarge * enlarge);
+      return new ChiSquaredDistribution(law.parameters - 1).cumulativeProbability(explained)
+          > NO_NOISE;
+    }
+
+    private double farthest() {
+      return readings.stream()
+          .mapToDouble(r -> Math.abs(r.heightMm - parameters[0]))
+          .max()
+          .orElseThrow();
     }
 
     private double reachMm() {

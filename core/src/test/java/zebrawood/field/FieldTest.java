@@ -205,11 +205,165 @@ class FieldTest {
     assertThatThrownBy(() -> solve(grid(5, 40, (u, v) -> v, (u, v) -> u), 0.01, 5))
         .as("x and y changed over")
         .isInstanceOf(UnusableReading.class)
-        .hasMessageContaining("mirrored");
+        .hasMessageContaining("x and y seem to be exchanged");
     assertThatThrownBy(() -> solve(grid(5, 40, (u, v) -> 1.0, (u, v) -> v), 0.01, 5))
         .isInstanceOf(UnusableReading.class);
     FieldFinding few = solve(grid(3, 50, (u, v) -> u, (u, v) -> v), 0.01, 5);
     assertThat(few.warnings()).extracting(Message::key).containsExactly("field.reach");
+  }
+
+  private static List<Point> measuredAt(List<Point> commanded, List<Point> measured) {
+    List<Point> points = new ArrayList<>();
+    for (int i = 0; i < commanded.size(); i++) {
+      Point c = commanded.get(i);
+      Point m = measured.get(i);
+      points.add(new Point(c.xMm(), c.yMm(), m.measuredXMm(), m.measuredYMm()));
+    }
+    return points;
+  }
+
+  /** A head that is 4 % large with a pincushion, each mark read to a twentieth. */
+  private static List<Point> bent(int n, Random random) {
+    List<Point> points = new ArrayList<>();
+    for (Point p :
+        grid(
+            n,
+            100,
+            (u, v) -> 1.04 * u * (1 + 3e-6 * (u * u + v * v)) + 0.004 * v,
+            (u, v) -> 1.03 * v * (1 + 3e-6 * (u * u + v * v)) - 0.002 * u)) {
+      points.add(
+          new Point(
+              p.xMm(),
+              p.yMm(),
+              Math.round((p.measuredXMm() + 0.01 * random.nextGaussian()) / 0.05) * 0.05,
+              Math.round((p.measuredYMm() + 0.01 * random.nextGaussian()) / 0.05) * 0.05));
+    }
+    return points;
+  }
+
+  @Test
+  void whatIsTypedInTheWrongPlaceIsNamedAndNeverATable() {
+    for (int n : new int[] {4, 5, 9}) {
+      List<Point> right = bent(n, new Random(n));
+      double pitch = 100.0 / (n - 1);
+      List<Point> shifted = new ArrayList<>(right);
+      List<Point> swapped = new ArrayList<>(right);
+      for (int k = 0; k < n; k++) {
+        Point p = right.get(2 * n + k);
+        shifted.set(
+            2 * n + k, new Point(p.xMm(), p.yMm(), p.measuredXMm() + pitch, p.measuredYMm()));
+        java.util.Collections.swap(swapped, k, n + k);
+      }
+      assertThatThrownBy(() -> solve(shifted, 0.05, 5))
+          .as("row shifted, %s", n)
+          .isInstanceOf(UnusableReading.class)
+          .hasMessageContaining("a row at y " + said(right.get(2 * n).yMm()) + " mm")
+          .hasMessageContaining("one mark too far along it");
+      assertThatThrownBy(() -> solve(measuredAt(right, swapped), 0.05, 5))
+          .isInstanceOf(UnusableReading.class)
+          .hasMessageContaining(
+              "the rows at y "
+                  + said(right.get(0).yMm())
+                  + " and "
+                  + said(right.get(n).yMm())
+                  + " mm, each in the other's place");
+      assertThatThrownBy(() ->
+              solve(
+                  right.stream()
+                      .map(p -> new Point(p.xMm(), p.yMm(), p.measuredXMm(), -p.measuredYMm()))
+                      .toList(),
+                  0.05,
+                  5))
+          .hasMessageContaining("rows that seem to be typed from the top");
+      assertThatThrownBy(() ->
+              solve(
+                  right.stream()
+                      .map(p -> new Point(p.xMm(), p.yMm(), -p.measuredXMm(), -p.measuredYMm()))
+                      .toList(),
+                  0.05,
+                  5))
+          .hasMessageContaining("upside down");
+      assertThat(solve(right, 0.05, 5).verdict()).as("as it is").isEqualTo(Verdict.ADJUST);
+    }
+  }
+
+  private static String said(double mm) {
+    return String.format(java.util.Locale.ROOT, "%.1f", mm);
+  }
+
+  @Test
+  void aMisreadMarkIsLeftOutAndNamedAndNoOther() {
+    Random random = new Random(5);
+    int named = 0;
+    long others = 0;
+    for (int i = 0; i < 60; i++) {
+      int n = i % 2 == 0 ? 5 : 9;
+      List<Point> read = bent(n, random);
+      assertThat(solve(read, 0.05, 2).leftOut().orElseThrow()).as("an honest grid").isEmpty();
+      int at = random.nextInt(read.size());
+      Point p = read.get(at);
+      read.set(at, new Point(p.xMm(), p.yMm(), p.measuredXMm() + 0.5, p.measuredYMm()));
+      OfGrid f = solve(read, 0.05, 2);
+      var wrong = new FieldFinding.MarkPlace(p.xMm(), p.yMm());
+      named += f.leftOut().orElseThrow().contains(wrong) ? 1 : 0;
+      others += f.leftOut().orElseThrow().stream().filter(q -> !q.equals(wrong)).count();
+      assertThat(f.warnings()).extracting(Message::key).contains("field.grid.left-out");
+    }
+    assertThat(named).isEqualTo(60);
+    assertThat(others).isZero();
+  }
+
+  @Test
+  void aTrueFieldIsWithinThoughItsReadingsScatter() {
+    Random random = new Random(7);
+    int within = 0;
+    for (int i = 0; i < 40; i++) {
+      List<Point> read = new ArrayList<>();
+      for (Point p : grid(9, 100, (u, v) -> u, (u, v) -> v)) {
+        read.add(
+            new Point(
+                p.xMm(),
+                p.yMm(),
+                p.measuredXMm() + 0.03 * random.nextGaussian(),
+                p.measuredYMm() + 0.03 * random.nextGaussian()));
+      }
+      within += solve(read, 0.05, 2).verdict() == Verdict.WITHIN ? 1 : 0;
+    }
+    assertThat(within).isGreaterThan(36);
+  }
+
+  @Test
+  void outsideOfTheMarksTheMapsFormCounts() {
+    List<Point> all = bent(9, new Random(3));
+    List<Point> inner =
+        all.stream().filter(p -> Math.max(Math.abs(p.xMm()), Math.abs(p.yMm())) < 40).toList();
+    OfGrid whole = solve(all, 0.05, 2);
+    OfGrid part = solve(inner, 0.05, 2);
+    assertThat(whole.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(part.edgeUncertaintyMm()).isGreaterThan(3 * whole.edgeUncertaintyMm());
+    assertThat(part.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+  }
+
+  @Test
+  void nineMarksBearAPincushion() {
+    List<Point> marks =
+        grid(
+            3,
+            100,
+            (u, v) -> u * (1 + 1e-6 * v * v) + 1e-5 * u * v,
+            (u, v) -> v * (1 + 1e-6 * u * u) + 1e-5 * v * v);
+    double worst = 0;
+    for (FieldFinding.Row row : solve(marks, 0.05, 9).table().orElseThrow()) {
+      double u = row.commandXMm();
+      double v = row.commandYMm();
+      worst =
+          Math.max(
+              worst,
+              Math.hypot(
+                  u * (1 + 1e-6 * v * v) + 1e-5 * u * v - row.xMm(),
+                  v * (1 + 1e-6 * u * u) + 1e-5 * v * v - row.yMm()));
+    }
+    assertThat(worst).isLessThan(0.01);
   }
 
   @Test

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import zebrawood.field.FieldFinding.OfGrid;
 import zebrawood.field.FieldReadings.Edges;
@@ -123,10 +124,58 @@ class FieldVisitTest {
     }
     ControllerCoefficients plain = ControllerCoefficients.of(points, 100);
     assertThat(plain.trapezoidXPercent()).isCloseTo(100 * 100 * lean / distance, within(0.01));
-    HeadTilt tilt = HeadTilt.of(plain, 100, distance);
+    HeadTilt tilt = HeadTilt.of(Keystone.of(points, 100), 100, distance);
     assertThat(tilt.leans()).hasSize(1);
     assertThat(tilt.leans().getFirst().side()).isEqualTo(Side.FRONT);
-    assertThat(tilt.leans().getFirst().shimMm(80)).isCloseTo(0.8, within(0.01));
+    assertThat(tilt.leans().getFirst().shimMm(80).value()).isCloseTo(0.8, within(0.01));
+    assertThat(tilt.otherwise()).isFalse();
+  }
+
+  @Test
+  void aTrapezoidOfOneAxisAloneIsNoLean() {
+    List<Point> points = new ArrayList<>();
+    for (int i = 0; i < 81; i++) {
+      double u = 12.5 * (i % 9 - 4);
+      double v = 12.5 * (i / 9 - 4);
+      points.add(new Point(u, v, u * (1 + 0.0069 * v / 50), v));
+    }
+    HeadTilt tilt = HeadTilt.of(Keystone.of(points, 100), 100, 200);
+    assertThat(tilt.leans()).isEmpty();
+    assertThat(tilt.otherwise()).isTrue();
+    assertThat(
+            Phrasebook.ENGLISH.say(
+                tilt.said(OptionalDouble.of(80), OptionalDouble.empty(), Optional.empty())
+                    .getFirst()))
+        .contains("not by shims");
+  }
+
+  @Test
+  void scatterIsNoLean() {
+    Random random = new Random(6);
+    int shims = 0;
+    int found = 0;
+    for (int i = 0; i < 200; i++) {
+      double lean = i % 2 == 0 ? 0 : 0.02;
+      List<Point> points = new ArrayList<>();
+      for (int k = 0; k < 25; k++) {
+        double u = 25 * (k % 5 - 2);
+        double v = 25 * (k / 5 - 2);
+        double further = 1 + lean * v / 200;
+        points.add(
+            new Point(
+                u,
+                v,
+                Math.round((u * further + 0.03 * random.nextGaussian()) / 0.05) * 0.05,
+                Math.round((v * further + 0.03 * random.nextGaussian()) / 0.05) * 0.05));
+      }
+      HeadTilt tilt = HeadTilt.of(Keystone.of(points, 100), 100, 200);
+      boolean front =
+          tilt.leans().stream().anyMatch(l -> l.side() == Side.FRONT && !tilt.otherwise());
+      shims += lean == 0 && !tilt.leans().isEmpty() ? 1 : 0;
+      found += lean > 0 && front ? 1 : 0;
+    }
+    assertThat(shims).as("of 100 heads that stand straight").isLessThan(16);
+    assertThat(found).as("of 100 that lean by 20 mrad").isGreaterThan(84);
   }
 
   @Test

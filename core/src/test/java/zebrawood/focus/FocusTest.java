@@ -29,6 +29,7 @@ class FocusTest {
             Optional.empty(),
             Optional.empty(),
             defocus,
+            NONE,
             Optional.empty()),
         Help.NONE);
   }
@@ -146,6 +147,24 @@ class FocusTest {
   }
 
   @Test
+  void aDefocusThatStaysMovesNothing() {
+    StackUp stack = new StackUp(0, 22, 0, 3);
+    FocusReadings left =
+        new FocusReadings(
+            new FocusTask.ByGauge(6.5, OptionalDouble.of(0.05)),
+            new References(FocusReference.NOZZLE_TIP, NONE, NONE),
+            OptionalDouble.of(8.5),
+            OptionalDouble.of(1),
+            Optional.of(stack),
+            Optional.of(stack),
+            2,
+            OptionalDouble.of(2),
+            Optional.empty());
+    assertThat(left.tableUpMm()).hasValue(0);
+    assertThat(Focus.solve(left, Help.NONE).verdict()).isEqualTo(Verdict.WITHIN);
+  }
+
+  @Test
   void aPlannedRampCoversTheDoubtAndKeepsClear() {
     RampPlan plan = RampPlan.of(7, 2, 1.5, 200, 1);
     assertThat(plan.gapAtStartMm()).isEqualTo(12);
@@ -185,6 +204,7 @@ class FocusTest {
                         Optional.empty(),
                         Optional.empty(),
                         0,
+                        NONE,
                         Optional.of(new CuttingHead(follows, recipe, Optional.empty()))),
                     Help.NONE)
                 .verdict())

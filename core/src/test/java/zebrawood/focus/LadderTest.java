@@ -92,6 +92,45 @@ class LadderTest {
   }
 
   @Test
+  void aConstantAddedToAllScoresChangesNothing() {
+    double[] heights = {2, 3, 4, 5, 5.5, 6, 7, 8, 9};
+    DoubleUnaryOperator seen = h -> Math.round(10 / (1 + (h - 5.7) * (h - 5.7) / 4)) + (h % 2) / 2;
+    LadderFinding plain = Ladder.solve(new LadderReadings(scored(seen, heights), 0.5));
+    assertThat(plain.verdict()).isEqualTo(Verdict.ADJUST);
+    for (double more : new double[] {-30, -8, 1000}) {
+      LadderFinding moved =
+          Ladder.solve(new LadderReadings(scored(h -> seen.applyAsDouble(h) + more, heights), 0.5));
+      assertThat(moved.verdict()).isEqualTo(plain.verdict());
+      assertThat(moved.focusHeightMm().orElseThrow().value())
+          .isCloseTo(plain.focusHeightMm().orElseThrow().value(), within(1e-4));
+      assertThat(moved.depthOfFocusMm().getAsDouble())
+          .isCloseTo(plain.depthOfFocusMm().getAsDouble(), within(1e-3));
+    }
+  }
+
+  @Test
+  void noiseAloneDecidesNothing() {
+    Random random = new Random(8);
+    int decided = 0;
+    int trials = 0;
+    for (int n : new int[] {4, 6, 10, 20}) {
+      double[] heights = IntStream.range(0, n).mapToDouble(i -> i).toArray();
+      for (int i = 0; i < 150; i++) {
+        double spread = random.nextBoolean() ? 0.5 : 4;
+        LadderFinding f =
+            Ladder.solve(
+                new LadderReadings(
+                    scored(
+                        h -> Math.round(2 * (spread * random.nextGaussian() - 5)) / 2.0, heights),
+                    0.5));
+        decided += f.verdict() == Verdict.MEASURE_AGAIN ? 0 : 1;
+        trials++;
+      }
+    }
+    assertThat(100.0 * decided / trials).isLessThan(1.5);
+  }
+
+  @Test
   void kindsAreNotMixed() {
     List<Rung> rungs = new ArrayList<>(wide(h -> 0.1 + h / 100, 1, 2, 3, 4));
     rungs.set(2, new Rung(3, OptionalDouble.empty(), OptionalDouble.of(4)));

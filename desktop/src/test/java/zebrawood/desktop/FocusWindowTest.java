@@ -105,6 +105,22 @@ class FocusWindowTest extends WindowTest {
   }
 
   @Test
+  void aDefocusThatWasLeftIsNotCountedAgain() {
+    openStation("focus");
+    typeRamp(WIDTHS);
+    unfold();
+    fill("#focus-stock", "3");
+    fill("#focus-defocus", "2");
+    fill("#focus-set-gap", "8.5");
+    assertThat(page()).contains("Leave it");
+    record();
+    unfold();
+    assertThat(page()).doesNotContain("the table by 2.00 mm").contains("table where it is");
+    fill("#focus-defocus", "3");
+    assertThat(page()).contains("Lower the table by 1.00 mm");
+  }
+
+  @Test
   void whatCannotBeUsedIsSaidAndTheGapOfAnotherReferenceFollows() {
     openStation("focus");
     fill("#focus-set-gap", "-3");

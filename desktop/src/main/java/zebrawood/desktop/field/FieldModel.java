@@ -92,7 +92,7 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
   private final CommandTableSection table = new CommandTableSection(form(), field, this::solved);
   private final BurnSection burn = new BurnSection(form(), field, scan, way);
   private final TiltSection tilt =
-      new TiltSection(form(), field, () -> solved().flatMap(s -> s.finding().plain()));
+      new TiltSection(form(), field, () -> solved().flatMap(s -> s.finding().keystone()));
   private final HatchSection hatch = new HatchSection(form());
   private final Ways<FieldWay, FieldTask> ways;
   private Optional<Boolean> focusHolds = Optional.empty();

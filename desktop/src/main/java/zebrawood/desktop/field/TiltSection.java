@@ -12,8 +12,8 @@ import zebrawood.desktop.form.Thicknesses;
 import zebrawood.desktop.form.WordsField;
 import zebrawood.desktop.station.Part;
 import zebrawood.desktop.station.Section;
-import zebrawood.field.ControllerCoefficients;
 import zebrawood.field.HeadTilt;
+import zebrawood.field.Keystone;
 import zebrawood.ledger.EventKind;
 import zebrawood.measure.ShimStacks;
 import zebrawood.quantity.Quantity;
@@ -31,22 +31,21 @@ final class TiltSection extends Section<Void, Void> {
   private final QuantityField bracketBase;
   private final WordsField atHand;
   private final QuantityField field;
-  private final Supplier<Optional<ControllerCoefficients>> plain;
+  private final Supplier<Optional<Keystone>> grown;
   private boolean practising;
 
   /**
    * @param field its size, as typed elsewhere on the sheet
-   * @param plain what a grid came to
+   * @param grown what a grid says of a lean
    */
-  TiltSection(
-      StationForm form, QuantityField field, Supplier<Optional<ControllerCoefficients>> plain) {
+  TiltSection(StationForm form, QuantityField field, Supplier<Optional<Keystone>> grown) {
     super(Message.of("field.tilt.needs"));
     distance = form.positive("distance", Quantity.LENGTH, LARGEST_MM);
     columnBase = form.positive("columnBase", Quantity.LENGTH, LARGEST_MM);
     bracketBase = form.positive("bracketBase", Quantity.LENGTH, LARGEST_MM);
     atHand = form.lengths("atHand", TiltSection::thicknesses);
     this.field = field;
-    this.plain = plain;
+    this.grown = grown;
   }
 
   private static List<Double> thicknesses(String words) {
@@ -74,7 +73,7 @@ final class TiltSection extends Section<Void, Void> {
     }
     List<Message> said = new ArrayList<>();
     said.add(HeadTilt.heightSaid(field.number(), distance.number()));
-    plain
+    grown
         .get()
         .ifPresentOrElse(
             p ->

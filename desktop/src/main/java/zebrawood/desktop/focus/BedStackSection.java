@@ -2,6 +2,7 @@ package zebrawood.desktop.focus;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.QuantityField;
@@ -11,6 +12,7 @@ import zebrawood.desktop.station.Section;
 import zebrawood.focus.FocusReadings;
 import zebrawood.focus.StackUp;
 import zebrawood.ledger.Entry;
+import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.kept.KeptReadings;
@@ -29,7 +31,25 @@ final class BedStackSection extends Section<StackUp, Void> {
   private final QuantityField zThen;
   private final ChoiceField<TableScale> zGrows;
   private final ChoiceField<ScorchCure> scorch;
-  private Optional<StackUp> then = Optional.empty();
+  private Optional<Left> left = Optional.empty();
+
+  /** What was on the table, and how far above the surface the focus lay, when it was left. */
+  private record Left(StackUp stack, double defocusMm) {
+    /** Within, it lies where it was meant to; else where the reading says, if the gap was read. */
+    static Optional<Left> of(Entry entry) {
+      return KeptReadings.read(entry, FocusReadings.class)
+          .flatMap(r ->
+              r.stack()
+                  .map(stack -> {
+                    boolean told = r.setGapMm().isPresent() && entry.figure("gap").isPresent();
+                    double lies =
+                        entry.verdict() == Verdict.WITHIN || !told
+                            ? r.defocusMm()
+                            : r.setGapMm().getAsDouble() - entry.figure("gap").get().value();
+                    return new Left(stack, lies);
+                  }));
+    }
+  }
 
   BedStackSection(StationForm form) {
     super(Message.of("focus.move.say"));
@@ -77,10 +97,10 @@ final class BedStackSection extends Section<StackUp, Void> {
     if (read().isEmpty()) {
       return Message.of("focus.move.say");
     }
-    if (then.isEmpty()) {
+    if (left.isEmpty()) {
       return Message.of("focus.move.unknown");
     }
-    double up = then.get().tableUpMm(read().get(), defocusMm());
+    double up = left.get().stack.tableUpMm(read().get(), defocusMm() - left.get().defocusMm);
     Amount amount = Amount.mm(Math.abs(up), 2);
     if (Math.abs(up) < SAME_MM) {
       return Message.of("focus.move.stay");
@@ -96,7 +116,11 @@ final class BedStackSection extends Section<StackUp, Void> {
   }
 
   Optional<StackUp> then() {
-    return then;
+    return left.map(Left::stack);
+  }
+
+  OptionalDouble defocusThenMm() {
+    return left.map(l -> OptionalDouble.of(l.defocusMm)).orElse(OptionalDouble.empty());
   }
 
   double defocusMm() {
@@ -106,12 +130,7 @@ final class BedStackSection extends Section<StackUp, Void> {
   /** What was on it in the newest reading that decided something. */
   @Override
   protected void recordChanged(List<Entry> entries) {
-    then =
-        entries.reversed().stream()
-            .filter(Entry::decided)
-            .findFirst()
-            .flatMap(e -> KeptReadings.read(e, FocusReadings.class))
-            .flatMap(FocusReadings::stack);
+    left = entries.reversed().stream().filter(Entry::decided).findFirst().flatMap(Left::of);
     say(words());
   }
 }

@@ -327,6 +327,7 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
         table.read(),
         table.then(),
         table.defocusMm(),
+        table.defocusThenMm(),
         head.flatMap(Section::read));
   }
 
