@@ -248,7 +248,10 @@ public final class PowerKeeping {
       SettingsTable table = SettingsTable.read(list.toString());
       table.write(
           to.toString(),
-          Rescaling.solve(new RescaleReadings(before, after, table.settings())).settings());
+          Rescaling.solve(
+                  new RescaleReadings(
+                      before, after, table.settings(), java.util.OptionalDouble.empty()))
+              .settings());
       long end = System.nanoTime();
       Files.move(to, folder.resolve("last.csv"), StandardCopyOption.REPLACE_EXISTING);
       if (round > 2) {

@@ -1,21 +1,13 @@
 package zebrawood.field;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import org.hipparchus.distribution.continuous.FDistribution;
-import org.hipparchus.exception.MathIllegalArgumentException;
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.CholeskyDecomposition;
-import org.hipparchus.linear.RealMatrix;
 import zebrawood.field.FieldReadings.Point;
-import zebrawood.measure.UnusableReading;
-import zebrawood.words.Message;
 
 /**
  * Where a mark comes to lie for where it is commanded: a polynomial of both coordinates, in
@@ -31,17 +23,6 @@ import zebrawood.words.Message;
  * predict the marks about as well, and the next larger ones, counts as uncertainty.
  */
 final class FieldMap {
-  private static final int HIGHEST_DEGREE = 9;
-
-  /** Terms that a head adds to a coordinate, one group after the other; along it, across it. */
-  private static final int[][][] OF_HEADS = {{{1, 1}, {0, 2}}, {{1, 2}}, {{2, 0}}, {{3, 0}}};
-
-  /** Forms that predict the marks so well beside the best may be the true one. */
-  private static final double ABOUT_AS_WELL = 1.3;
-
-  /** So many forms with more terms than the best may be it as well, where no mark tells. */
-  private static final int LARGER = 2;
-
   /** In variances: two forms differ by less than this by chance alone. */
   private static final double BY_SCATTER = 9;
 
@@ -51,20 +32,11 @@ final class FieldMap {
   /** In half fields: nearer to the outermost marks their hull is not left. */
   private static final double AT_THE_HULL = 0.02;
 
-  /** Less is chance. */
-  private static final double CLEARLY_BETTER = 0.98;
-
   /** In larger grids no form follows one mark. */
   private static final int MOST_TRIED = 700;
 
   /** A grid without a misread mark shows one so seldom. */
   private static final double BY_CHANCE = 0.001;
-
-  /** What depends on the others is not determined. */
-  private static final double SMALLEST_PIVOT = 1e-10;
-
-  /** A fit through a mark does not predict it. */
-  private static final double MOST_LEVERAGE = 0.999;
 
   private static final int MOST_STEPS = 60;
 
@@ -72,10 +44,10 @@ final class FieldMap {
   private static final double FURTHEST = 4;
 
   private final double half;
-  private final Axis x;
-  private final Axis y;
-  private final Forms formsX;
-  private final Forms formsY;
+  private final MapForms.Axis x;
+  private final MapForms.Axis y;
+  private final MapForms formsX;
+  private final MapForms formsY;
   private final double[] hull;
 
   /** Three marks across the field: they tell a bend, not how it goes on between them. */
@@ -85,120 +57,21 @@ final class FieldMap {
   private final double heldBackRms;
   private final double heldBackMost;
 
-  /** One degree's terms at every mark, with what they cost. */
-  private record Design(List<int[]> terms, double[][] rows, double[][] inverse, double[] leverage) {
-    static Optional<Design> of(List<Point> points, double half, List<int[]> terms) {
-      int n = points.size();
-      int p = terms.size();
-      if (p >= n) {
-        return Optional.empty();
-      }
-      double[][] rows = new double[n][];
-      for (int i = 0; i < n; i++) {
-        rows[i] = values(terms, points.get(i).xMm() / half, points.get(i).yMm() / half);
-      }
-      RealMatrix normal = new Array2DRowRealMatrix(p, p);
-      for (int a = 0; a < p; a++) {
-        for (int b = 0; b <= a; b++) {
-          double sum = 0;
-          for (double[] row : rows) {
-            sum += row[a] * row[b];
-          }
-          normal.setEntry(a, b, sum);
-          normal.setEntry(b, a, sum);
-        }
-      }
-      double[][] inverse;
-      try {
-        inverse =
-            new CholeskyDecomposition(normal, SMALLEST_PIVOT * n, SMALLEST_PIVOT * n)
-                .getSolver()
-                .getInverse()
-                .getData();
-      } catch (MathIllegalArgumentException notDetermined) {
-        return Optional.empty();
-      }
-      double[] leverage = new double[n];
-      for (int i = 0; i < n; i++) {
-        leverage[i] = form(inverse, rows[i]);
-        if (!(leverage[i] <= MOST_LEVERAGE)) {
-          return Optional.empty();
-        }
-      }
-      return Optional.of(new Design(terms, rows, inverse, leverage));
-    }
-  }
-
-  /** One coordinate of the place. */
-  private record Axis(
-      Design design, double[] coefficients, double[] heldBack, double squares, double rms) {
-    static Axis of(Design design, double[] measured) {
-      int p = design.terms.size();
-      int n = measured.length;
-      double[] sums = new double[p];
-      for (int i = 0; i < n; i++) {
-        for (int k = 0; k < p; k++) {
-          sums[k] += design.rows[i][k] * measured[i];
-        }
-      }
-      double[] coefficients = new double[p];
-      for (int k = 0; k < p; k++) {
-        coefficients[k] = dot(design.inverse[k], sums);
-      }
-      double[] heldBack = new double[n];
-      double squares = 0;
-      double missed = 0;
-      for (int i = 0; i < n; i++) {
-        double off = measured[i] - dot(design.rows[i], coefficients);
-        squares += off * off;
-        heldBack[i] = off / (1 - design.leverage[i]);
-        missed += heldBack[i] * heldBack[i];
-      }
-      return new Axis(design, coefficients, heldBack, squares, Math.sqrt(missed / n));
-    }
-
-    double at(double u, double v) {
-      return dot(values(design.terms, u, v), coefficients);
-    }
-
-    /** How far it is from an even map there. */
-    double bentAt(double u, double v) {
-      double sum = 0;
-      double[] values = values(design.terms, u, v);
-      for (int i = 0; i < values.length; i++) {
-        int[] term = design.terms.get(i);
-        sum += term[0] + term[1] > 1 ? values[i] * coefficients[i] : 0;
-      }
-      return sum;
-    }
-
-    /** What an error of one makes there, squared. */
-    double variance(double u, double v) {
-      return form(design.inverse, values(design.terms, u, v));
-    }
-
-    int freedom() {
-      return heldBack.length - coefficients.length;
-    }
-  }
-
-  /** The best form of a coordinate, and those that may be the true one where no mark lies. */
-  private record Forms(Axis best, List<Axis> asWell, List<Axis> anyOfThese) {}
-
-  private FieldMap(List<Point> points, double half, Forms formsX, Forms formsY, double least) {
+  private FieldMap(
+      List<Point> points, double half, MapForms formsX, MapForms formsY, double least) {
     this.half = half;
-    x = formsX.best;
-    y = formsY.best;
+    x = formsX.best();
+    y = formsY.best();
     this.formsX = formsX;
     this.formsY = formsY;
     hull = hull(points, half);
     fewLines = lines(points, Point::xMm) <= 3 || lines(points, Point::yMm) <= 3;
-    double scatter = Math.sqrt((x.squares + y.squares) / (x.freedom() + y.freedom()));
+    double scatter = Math.sqrt((x.squares() + y.squares()) / (x.freedom() + y.freedom()));
     noise = Math.max(least, scatter);
-    heldBackRms = Math.hypot(x.rms, y.rms);
+    heldBackRms = Math.hypot(x.rms(), y.rms());
     double most = 0;
-    for (int i = 0; i < x.heldBack.length; i++) {
-      most = Math.max(most, Math.hypot(x.heldBack[i], y.heldBack[i]));
+    for (int i = 0; i < x.heldBack().length; i++) {
+      most = Math.max(most, Math.hypot(x.heldBack()[i], y.heldBack()[i]));
     }
     heldBackMost = most;
   }
@@ -209,65 +82,8 @@ final class FieldMap {
    */
   static FieldMap of(List<Point> points, double fieldMm, double least) {
     double half = fieldMm / 2;
-    List<Design> whole = new ArrayList<>();
-    for (int degree = 1; degree <= HIGHEST_DEGREE; degree++) {
-      Optional<Design> design = Design.of(points, half, termsTo(degree));
-      if (design.isEmpty()) {
-        break;
-      }
-      whole.add(design.get());
-    }
-    if (whole.isEmpty()) {
-      throw UnusableReading.of(
-          "points", Message.of("field.found.alone"), Message.of("field.accepts.spread"));
-    }
     return new FieldMap(
-        points,
-        half,
-        forms(designs(points, half, whole, true), points, Point::measuredXMm),
-        forms(designs(points, half, whole, false), points, Point::measuredYMm),
-        least);
-  }
-
-  /** All that the marks determine, from few terms to many. */
-  private static List<Design> designs(
-      List<Point> points, double half, List<Design> whole, boolean ofX) {
-    List<Design> all = new ArrayList<>(whole);
-    List<int[]> terms = new ArrayList<>(termsTo(1));
-    for (int[][] group : OF_HEADS) {
-      for (int[] term : group) {
-        terms.add(ofX ? term : new int[] {term[1], term[0]});
-      }
-      Design.of(points, half, List.copyOf(terms)).ifPresent(all::add);
-    }
-    all.sort(Comparator.comparingInt(d -> d.terms.size()));
-    return all;
-  }
-
-  private static Forms forms(
-      List<Design> designs, List<Point> points, ToDoubleFunction<Point> coordinate) {
-    double[] measured = points.stream().mapToDouble(coordinate).toArray();
-    List<Axis> all = designs.stream().map(d -> Axis.of(d, measured)).toList();
-    int best = 0;
-    for (int i = 1; i < all.size(); i++) {
-      if (all.get(i).rms < CLEARLY_BETTER * all.get(best).rms) {
-        best = i;
-      }
-    }
-    List<Axis> well = new ArrayList<>();
-    List<Axis> others = new ArrayList<>();
-    int larger = 0;
-    for (int i = 0; i < all.size(); i++) {
-      boolean asWell = all.get(i).rms <= ABOUT_AS_WELL * all.get(best).rms;
-      if (i != best && asWell) {
-        well.add(all.get(i));
-      }
-      if (i > best && larger < LARGER) {
-        others.add(all.get(i));
-        larger++;
-      }
-    }
-    return new Forms(all.get(best), well, others);
+        points, half, MapForms.ofX(points, half), MapForms.ofY(points, half), least);
   }
 
   private static long lines(List<Point> points, ToDoubleFunction<Point> of) {
@@ -281,52 +97,6 @@ final class FieldMap {
     return new double[] {
       x.getMin() / half, x.getMax() / half, y.getMin() / half, y.getMax() / half
     };
-  }
-
-  private static List<int[]> termsTo(int degree) {
-    List<int[]> terms = new ArrayList<>();
-    for (int total = 0; total <= degree; total++) {
-      for (int ofY = 0; ofY <= total; ofY++) {
-        terms.add(new int[] {total - ofY, ofY});
-      }
-    }
-    return terms;
-  }
-
-  private static double form(double[][] matrix, double[] vector) {
-    double sum = 0;
-    for (int i = 0; i < vector.length; i++) {
-      sum += vector[i] * dot(matrix[i], vector);
-    }
-    return sum;
-  }
-
-  private static double dot(double[] a, double[] b) {
-    double sum = 0;
-    for (int i = 0; i < a.length; i++) {
-      sum += a[i] * b[i];
-    }
-    return sum;
-  }
-
-  private static double[] chebyshev(double t) {
-    double[] values = new double[HIGHEST_DEGREE + 1];
-    values[0] = 1;
-    values[1] = t;
-    for (int k = 2; k <= HIGHEST_DEGREE; k++) {
-      values[k] = 2 * t * values[k - 1] - values[k - 2];
-    }
-    return values;
-  }
-
-  private static double[] values(List<int[]> terms, double u, double v) {
-    double[] ofU = chebyshev(u);
-    double[] ofV = chebyshev(v);
-    double[] values = new double[terms.size()];
-    for (int i = 0; i < values.length; i++) {
-      values[i] = ofU[terms.get(i)[0]] * ofV[terms.get(i)[1]];
-    }
-    return values;
   }
 
   /** Root mean square of how far each mark lies off what all others predict. */
@@ -358,7 +128,7 @@ final class FieldMap {
     double u = commandX / half;
     double v = commandY / half;
     double ofX = x.variance(u, v);
-    double ofY = x.design == y.design ? ofX : y.variance(u, v);
+    double ofY = x.design() == y.design() ? ofX : y.variance(u, v);
     double read = noise * Math.sqrt(ofX + ofY);
     boolean outside =
         u < hull[0] - AT_THE_HULL
@@ -374,11 +144,11 @@ final class FieldMap {
    * What a coordinate's forms differ there; between the marks less what the readings' scatter makes
    * of a larger form's more terms.
    */
-  private double differ(Forms forms, boolean outside, double u, double v) {
-    double here = forms.best.at(u, v);
-    double own = forms.best.variance(u, v);
+  private double differ(MapForms forms, boolean outside, double u, double v) {
+    double here = forms.best().at(u, v);
+    double own = forms.best().variance(u, v);
     double most = 0;
-    for (Axis other : outside ? forms.anyOfThese : forms.asWell) {
+    for (MapForms.Axis other : outside ? forms.anyOfThese() : forms.asWell()) {
       double apart = other.at(u, v) - here;
       double scatter =
           (outside ? 1 : BY_SCATTER) * noise * noise * Math.abs(other.variance(u, v) - own);
@@ -401,10 +171,10 @@ final class FieldMap {
     Set<Integer> standOut = new LinkedHashSet<>();
     standOut.add(farthest(x, y));
     if (n <= MOST_TRIED) {
-      for (Axis form : formsX.asWell) {
+      for (MapForms.Axis form : formsX.asWell()) {
         standOut.add(farthest(form, y));
       }
-      for (Axis form : formsY.asWell) {
+      for (MapForms.Axis form : formsY.asWell()) {
         standOut.add(farthest(x, form));
       }
     }
@@ -437,13 +207,13 @@ final class FieldMap {
   }
 
   /** The mark that lies farthest off what the others predict, by its own leverage. */
-  private static int farthest(Axis x, Axis y) {
+  private static int farthest(MapForms.Axis x, MapForms.Axis y) {
     int worst = 0;
     double most = -1;
-    for (int i = 0; i < x.heldBack.length; i++) {
+    for (int i = 0; i < x.heldBack().length; i++) {
       double off =
-          x.heldBack[i] * x.heldBack[i] * (1 - x.design.leverage[i])
-              + y.heldBack[i] * y.heldBack[i] * (1 - y.design.leverage[i]);
+          x.heldBack()[i] * x.heldBack()[i] * (1 - x.design().leverage()[i])
+              + y.heldBack()[i] * y.heldBack()[i] * (1 - y.design().leverage()[i]);
       if (off > most) {
         most = off;
         worst = i;

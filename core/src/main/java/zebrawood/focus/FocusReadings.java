@@ -14,8 +14,8 @@ import zebrawood.measure.Accepts;
  * @param stack what is on the table now; empty while nobody said so
  * @param stackThen what was on it when the focus was last left
  * @param defocusMm how far the focus is meant to lie above the surface, less than 0 for below it
- * @param defocusThenMm how far the focus lay above the surface when it was left; empty where that
- *     is not known, as in entries of earlier versions
+ * @param defocusThenMm how far the focus was to lie above the surface when it was left; empty where
+ *     that is not known, as in entries of earlier versions
  * @param head of a machine that cuts sheet metal; else empty
  */
 public record FocusReadings(

@@ -124,6 +124,11 @@ public final class LinearFit {
     return Collections.unmodifiableList(all);
   }
 
+  /** How many coefficients there are. */
+  public int columns() {
+    return design.getColumnDimension();
+  }
+
   public int degreesOfFreedom() {
     return degreesOfFreedom;
   }

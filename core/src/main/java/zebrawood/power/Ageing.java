@@ -8,8 +8,15 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleFunction;
 import java.util.function.DoubleUnaryOperator;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import org.hipparchus.distribution.continuous.TDistribution;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.LUDecomposition;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.special.Gamma;
+import zebrawood.measure.Estimate;
+import zebrawood.measure.LinearFit;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
@@ -17,30 +24,56 @@ import zebrawood.words.Message;
 /**
  * When does what a source gives fall below its limit, if it goes on as it went?
  *
- * <p>Three loss laws with equal prior weight: a constant loss per hour, a constant share per hour,
- * and a loss that grows with time. Each is a straight line, in the values, their logarithms or
- * their squares, by least squares after readings that lie far off a Theil and Sen line (the median
- * slope of all pairs; Sen, Journal of the American Statistical Association 63, 1379, 1968) are left
- * out. How likely the line is below the limit at any time is Student's t of its distance over its
- * error there; the time's quantiles are those of the mean of the three laws.
+ * <p>Tubes wear slower and slower, evenly, or faster and faster: {@code v = a - b t^p} with t since
+ * the first reading, for p from a half to four. Each law is fitted by least squares and counts as
+ * likely as it makes the readings (the marginal likelihood of a and b free: Gelman and others,
+ * Bayesian Data Analysis, 3rd ed., chapter 14), so that few readings leave all of them open. How
+ * likely a law is below the limit at a time is Student's t of its distance over its error there.
+ * Where neighbouring readings are off alike, they count as fewer.
+ *
+ * <p>A reading that the law of all others misses is left out, one at a time. Where the readings
+ * jump between two days, as they do when another meter is taken, both are as likely: that the
+ * source fell, and that the scale changed.
  */
 public final class Ageing {
   /** Fewer do not tell a trend from chance. */
   public static final int LEAST = 4;
 
-  private static final double FAR_OFF = 5;
+  private static final double[] POWERS = {0.5, 0.75, 1, 1.5, 2, 3, 4};
 
-  /** Of the forecast's span, until no double lies between. */
-  private static final int HALVINGS = 60;
+  /** Chance makes one of so many series show a slip. */
+  private static final double BY_CHANCE = 0.002;
 
-  /** Makes the median of absolute deviations a standard deviation, for a normal distribution. */
-  private static final double OF_MEDIAN = 1.4826;
+  /** Series of which another meter, or a cleaned lens, makes a jump. */
+  private static final double JUMPS = 0.2;
+
+  /** Of the value, from the lowest to the highest. */
+  private static final double LARGEST_JUMP = 0.3;
+
+  /** Of the likeliest law's: less changes no quantile. */
+  private static final double LEAST_WEIGHT = 1e-3;
+
+  /** How likely there was one, for it to be told. */
+  private static final double CLEAR_JUMP = 0.9;
+
+  /** Of the readings; the least that stand before and after a jump. */
+  private static final double MOST_LEFT_OUT = 0.2;
+
+  private static final int BESIDE_A_JUMP = 2;
+
+  /** Fewer do not tell a jump from a bend. */
+  private static final int LEAST_FOR_A_JUMP = 8;
+
+  /** Of the forecast's span: to a minute of a year. */
+  private static final int HALVINGS = 30;
 
   /** Of the value: what no reading repeats better than. */
   private static final double LEAST_SCATTER = 0.003;
 
   /** No forecast beyond this many times the span of the readings. */
   private static final double LONGEST_FORECAST_SPANS = 20;
+
+  private static final double MOST_LIKENESS = 0.8;
 
   private Ageing() {}
 
@@ -52,20 +85,33 @@ public final class Ageing {
   public record Reading(double at, double value) {}
 
   /**
+   * A jump between two readings that no wear makes.
+   *
+   * @param share of the value, less than 0 for down
+   * @param after when it was read last before it, and {@code before} when first after it
+   */
+  public record Step(double share, double after, double before) {}
+
+  /**
    * Where it goes.
    *
-   * @param fallPer1000 the share lost in a thousand hours or days, of the first value
+   * @param fallPer1000 the share lost in a thousand hours or days of late, of the first value
+   * @param now what it gives at the last reading, by all of them
    * @param at when it crosses the limit most likely; empty where it may as well never
    * @param from nine times in ten it is later than this; with {@code until}, eight in ten between
    * @param until empty where it may be as late as one likes
    * @param leftOut numbers of the readings that lie far off
+   * @param lastAlone whether the newest reading is one of them
    */
   public record Trend(
       double fallPer1000,
+      Optional<Estimate> now,
       OptionalDouble at,
       OptionalDouble from,
       OptionalDouble until,
-      List<Integer> leftOut) {
+      List<Integer> leftOut,
+      boolean lastAlone,
+      Optional<Step> step) {
     /**
      * How fast it falls, and when it crosses its limit.
      *
@@ -73,34 +119,227 @@ public final class Ageing {
      * @param when says a time, as hours or as a date
      */
     public List<Message> said(boolean inHours, DoubleFunction<Message> when) {
-      Message falls =
+      List<Message> said = new ArrayList<>();
+      said.add(
           Message.of(
               inHours ? "power.trend.falls-hours" : "power.trend.falls-days",
-              Amount.of(100 * fallPer1000, Quantity.PERCENT, 1));
+              Amount.of(100 * fallPer1000, Quantity.PERCENT, 1)));
+      said.add(crosses(when));
+      step.ifPresent(s ->
+          said.add(
+              Message.of(
+                  "power.trend.step",
+                  Amount.of(100 * Math.abs(s.share), Quantity.PERCENT, 0),
+                  when.apply(s.after),
+                  when.apply(s.before))));
+      return said;
+    }
+
+    private Message crosses(DoubleFunction<Message> when) {
       if (from.isEmpty()) {
-        return List.of(falls, Message.of("power.trend.far"));
+        return Message.of("power.trend.far");
       }
       Message earliest = when.apply(from.getAsDouble());
-      return List.of(
-          falls,
-          until.isPresent()
-              ? Message.of(
-                  "power.trend.crosses",
-                  at.isPresent() ? when.apply(at.getAsDouble()) : earliest,
-                  earliest,
-                  when.apply(until.getAsDouble()))
-              : Message.of("power.trend.not-before", earliest));
+      return until.isPresent()
+          ? Message.of(
+              "power.trend.crosses",
+              at.isPresent() ? when.apply(at.getAsDouble()) : earliest,
+              earliest,
+              when.apply(until.getAsDouble()))
+          : Message.of("power.trend.not-before", earliest);
     }
   }
 
-  /** A straight line of transformed values. */
-  private record Line(
-      double meanAt, double meanValue, double slope, double squares, double scatter, int n) {
-    double below(double at, double limit) {
-      double error = scatter * Math.sqrt(1.0 / n + (at - meanAt) * (at - meanAt) / squares);
-      double t = (limit - meanValue - slope * (at - meanAt)) / error;
-      return new TDistribution(n - 2).cumulativeProbability(t);
+  /** One law through the readings. */
+  private static final class Law {
+    private final double power;
+    private final int jump;
+    private final double span;
+    private final LinearFit fit;
+    private final double scatter;
+    private final int freedom;
+
+    /** The logarithm of how likely the readings are by it, but for what all laws share. */
+    private final double likelihood;
+
+    /**
+     * @param jump the first reading after a jump; their number for none
+     */
+    Law(List<Reading> readings, double power, int jump, double alike) {
+      this.power = power;
+      this.jump = jump;
+      int n = readings.size();
+      double start = readings.getFirst().at;
+      span = readings.getLast().at - start;
+      boolean jumps = jump < n;
+      double[][] design = new double[n][];
+      for (int i = 0; i < n; i++) {
+        double x = Math.pow((readings.get(i).at - start) / span, power);
+        design[i] = jumps ? new double[] {1, x, i >= jump ? 1 : 0} : new double[] {1, x};
+      }
+      fit = LinearFit.of(design, readings.stream().mapToDouble(Reading::value).toArray(), 1);
+      freedom = fit.degreesOfFreedom();
+      double typical = readings.get(n / 2).value;
+      double squares = fit.chiSquare() + freedom * Math.pow(LEAST_SCATTER * typical, 2);
+      scatter = Math.sqrt(squares / freedom * alike);
+      double free = freedom / alike;
+      likelihood =
+          Gamma.logGamma(free / 2)
+              - free / 2 * Math.log(Math.PI * squares)
+              - 0.5 * Math.log(determinant(design))
+              + (jumps
+                  ? Math.log(JUMPS / (n - 2 * BESIDE_A_JUMP + 1) / (LARGEST_JUMP * typical))
+                  : Math.log(1 - JUMPS));
     }
+
+    /** Of the sums of products of the columns. */
+    private static double determinant(double[][] design) {
+      RealMatrix columns = new Array2DRowRealMatrix(design, false);
+      return new LUDecomposition(columns.transposeMultiply(columns)).getDeterminant();
+    }
+
+    private double x(double sinceFirst) {
+      return Math.pow(Math.max(0, sinceFirst) / span, power);
+    }
+
+    private boolean jumps() {
+      return fit.columns() == 3;
+    }
+
+    /**
+     * @param jumped whether on the scale of the last readings, else of the first
+     */
+    Estimate value(double sinceFirst, boolean jumped) {
+      double x = x(sinceFirst);
+      Estimate plain = jumps() ? fit.combination(1, x, jumped ? 1 : 0) : fit.combination(1, x);
+      // The fit takes an error of 1 and enlarges it by a misfit above that.
+      double own = Math.sqrt(Math.max(1, fit.chiSquare() / freedom));
+      return new Estimate(plain.value(), plain.uncertainty() / own * scatter);
+    }
+
+    double slopeAtEnd() {
+      return fit.coefficient(1) * power / span;
+    }
+
+    /** After a jump both are as likely: that the scale changed, and that the source fell. */
+    double below(double sinceFirst, double limit) {
+      return jumps()
+          ? (below(value(sinceFirst, false), limit) + below(value(sinceFirst, true), limit)) / 2
+          : below(value(sinceFirst, false), limit);
+    }
+
+    private double below(Estimate there, double limit) {
+      return new TDistribution(Math.max(1, freedom))
+          .cumulativeProbability((limit - there.value()) / there.uncertainty());
+    }
+
+    /** What a later or earlier reading is off, by its own error when it was not fitted. */
+    double awayOf(Reading reading, double first) {
+      Estimate there = value(reading.at - first, true);
+      return (reading.value - there.value()) / Math.hypot(scatter, there.uncertainty());
+    }
+  }
+
+  /** All laws through the readings, each by how likely it is. */
+  private record Laws(List<Law> laws, List<Double> weights) {
+    static Laws plain(List<Reading> readings) {
+      return of(readings, false);
+    }
+
+    /** With every jump that there may have been. */
+    static Laws withJumps(List<Reading> readings) {
+      return of(readings, readings.size() >= LEAST_FOR_A_JUMP);
+    }
+
+    private static Laws of(List<Reading> readings, boolean jumping) {
+      List<Law> first = all(readings, jumping, 1);
+      double alike = alike(first.get(mostLikely(first)).fit.residuals());
+      List<Law> laws = alike > 1 ? all(readings, jumping, alike) : first;
+      double most = laws.get(mostLikely(laws)).likelihood;
+      double[] w = laws.stream().mapToDouble(l -> Math.exp(l.likelihood - most)).toArray();
+      int[] counted = IntStream.range(0, w.length).filter(i -> w[i] > LEAST_WEIGHT).toArray();
+      double sum = Arrays.stream(counted).mapToDouble(i -> w[i]).sum();
+      return new Laws(
+          Arrays.stream(counted).mapToObj(laws::get).toList(),
+          Arrays.stream(counted).mapToObj(i -> w[i] / sum).toList());
+    }
+
+    private static List<Law> all(List<Reading> readings, boolean jumping, double alike) {
+      int n = readings.size();
+      List<Law> laws = new ArrayList<>();
+      for (double power : POWERS) {
+        laws.add(new Law(readings, power, n, alike));
+        for (int at = BESIDE_A_JUMP; jumping && at <= n - BESIDE_A_JUMP; at++) {
+          if (readings.get(at).at > readings.get(at - 1).at) {
+            laws.add(new Law(readings, power, at, alike));
+          }
+        }
+      }
+      return laws;
+    }
+
+    /** The likeliest jump, where that there was one is clear. */
+    Optional<Step> jump(List<Reading> readings) {
+      if (mean(l -> l.jumps() ? 1 : 0) < CLEAR_JUMP) {
+        return Optional.empty();
+      }
+      Law law =
+          laws.stream()
+              .filter(Law::jumps)
+              .max(Comparator.comparingDouble(l -> l.likelihood))
+              .orElseThrow();
+      double before = law.value(readings.get(law.jump).at - readings.getFirst().at, false).value();
+      return Optional.of(
+          new Step(
+              law.fit.coefficient(2) / before,
+              readings.get(law.jump - 1).at,
+              readings.get(law.jump).at));
+    }
+
+    private static int mostLikely(List<Law> laws) {
+      return IntStream.range(0, laws.size())
+          .boxed()
+          .max(Comparator.comparingDouble(i -> laws.get(i).likelihood))
+          .orElseThrow();
+    }
+
+    Law likeliest() {
+      return laws.get(mostLikely(laws));
+    }
+
+    double mean(ToDoubleFunction<Law> of) {
+      double sum = 0;
+      for (int i = 0; i < laws.size(); i++) {
+        sum += weights.get(i) * of.applyAsDouble(laws.get(i));
+      }
+      return sum;
+    }
+
+    /** On the scale of the last readings. */
+    Estimate value(double sinceFirst) {
+      double mean = mean(l -> l.value(sinceFirst, true).value());
+      double variance =
+          mean(l -> {
+            Estimate e = l.value(sinceFirst, true);
+            double off = e.value() - mean;
+            return e.uncertainty() * e.uncertainty() + off * off;
+          });
+      return new Estimate(mean, Math.sqrt(variance));
+    }
+  }
+
+  /** By how much the variance of a mean is larger where neighbours are off alike. */
+  private static double alike(List<Double> residuals) {
+    double products = 0;
+    double squares = 0;
+    for (int i = 0; i < residuals.size(); i++) {
+      squares += residuals.get(i) * residuals.get(i);
+      products += i > 0 ? residuals.get(i) * residuals.get(i - 1) : 0;
+    }
+    // Residuals of a fitted line are a little less alike than what they are of.
+    double like = squares > 0 ? products / squares + 2.0 / residuals.size() : 0;
+    double capped = Math.clamp(like, 0, MOST_LIKENESS);
+    return (1 + capped) / (1 - capped);
   }
 
   /**
@@ -113,91 +352,57 @@ public final class Ageing {
         || readings.stream().mapToDouble(Reading::at).distinct().count() < LEAST) {
       return Optional.empty();
     }
-    List<Integer> off = farOff(readings);
-    List<Reading> kept =
+    List<Integer> order =
         IntStream.range(0, readings.size())
-            .filter(i -> !off.contains(i))
-            .mapToObj(readings::get)
+            .boxed()
+            .sorted(Comparator.comparingDouble(i -> readings.get(i).at))
             .toList();
-    Line straight = line(kept, v -> v);
-    Line shrinking = line(kept, Math::log);
-    Line quickening = line(kept, v -> v * v);
-    double last = readings.stream().mapToDouble(Reading::at).max().orElseThrow();
-    double first = readings.stream().mapToDouble(Reading::at).min().orElseThrow();
-    DoubleUnaryOperator below =
-        at ->
-            (straight.below(at, limit)
-                    + shrinking.below(at, Math.log(limit))
-                    + quickening.below(at, limit * limit))
-                / 3;
-    double start = straight.meanValue + straight.slope * (first - straight.meanAt);
+    int newest = order.getLast();
+    List<Integer> off = farOff(readings, order);
+    List<Reading> kept = order.stream().filter(i -> !off.contains(i)).map(readings::get).toList();
+    double first = kept.getFirst().at;
+    double last = kept.getLast().at;
+    Laws laws = Laws.withJumps(kept);
+    DoubleUnaryOperator below = at -> laws.mean(l -> l.below(at - first, limit));
     return Optional.of(
         new Trend(
-            -1000 * straight.slope / start,
+            -1000 * laws.mean(Law::slopeAtEnd) / laws.mean(l -> l.value(0, false).value()),
+            Optional.of(laws.value(last - first)),
             quantile(below, 0.5, last, last - first),
             quantile(below, 0.1, last, last - first),
             quantile(below, 0.9, last, last - first),
-            off));
+            off.stream().sorted().toList(),
+            off.contains(newest),
+            laws.jump(kept)));
   }
 
-  private static List<Integer> farOff(List<Reading> readings) {
-    List<Double> slopes = new ArrayList<>();
-    for (int i = 0; i < readings.size(); i++) {
-      for (int k = 0; k < i; k++) {
-        double apart = readings.get(i).at - readings.get(k).at;
-        if (apart != 0) {
-          slopes.add((readings.get(i).value - readings.get(k).value) / apart);
+  /** Readings that the likeliest law of all others misses by more than chance. */
+  private static List<Integer> farOff(List<Reading> readings, List<Integer> order) {
+    List<Integer> off = new ArrayList<>();
+    List<Integer> kept = new ArrayList<>(order);
+    while (off.size() + 1 <= MOST_LEFT_OUT * readings.size() && kept.size() > LEAST + 1) {
+      int worst = -1;
+      double least = BY_CHANCE / kept.size();
+      for (int i : kept) {
+        List<Reading> others = kept.stream().filter(k -> k != i).map(readings::get).toList();
+        if (others.stream().mapToDouble(Reading::at).distinct().count() < LEAST) {
+          continue;
+        }
+        Law law = Laws.plain(others).likeliest();
+        double away = law.awayOf(readings.get(i), others.getFirst().at);
+        double chance = 2 * new TDistribution(law.freedom).cumulativeProbability(-Math.abs(away));
+        if (chance < least) {
+          least = chance;
+          worst = i;
         }
       }
+      if (worst < 0) {
+        break;
+      }
+      off.add(worst);
+      kept.remove(Integer.valueOf(worst));
     }
-    double slope = median(slopes.stream().mapToDouble(d -> d).toArray());
-    double[] level = readings.stream().mapToDouble(r -> r.value - slope * r.at).toArray();
-    double middle = median(level);
-    double[] away = Arrays.stream(level).map(v -> Math.abs(v - middle)).toArray();
-    double typical = median(readings.stream().mapToDouble(Reading::value).toArray());
-    double scatter = Math.max(OF_MEDIAN * median(away), LEAST_SCATTER * typical);
-    List<Integer> off =
-        IntStream.range(0, away.length).filter(i -> away[i] > FAR_OFF * scatter).boxed().toList();
-    return readings.size() - off.size() >= LEAST ? off : List.of();
-  }
-
-  private static double median(double[] values) {
-    double[] sorted = values.clone();
-    Arrays.sort(sorted);
-    int n = sorted.length;
-    return (sorted[(n - 1) / 2] + sorted[n / 2]) / 2;
-  }
-
-  private static Line line(List<Reading> readings, DoubleUnaryOperator of) {
-    int n = readings.size();
-    double meanAt = readings.stream().mapToDouble(Reading::at).average().orElseThrow();
-    double mean =
-        readings.stream().mapToDouble(r -> of.applyAsDouble(r.value)).average().orElseThrow();
-    double squares = 0;
-    double products = 0;
-    for (Reading r : readings) {
-      squares += (r.at - meanAt) * (r.at - meanAt);
-      products += (r.at - meanAt) * (of.applyAsDouble(r.value) - mean);
-    }
-    double slope = products / squares;
-    double left = 0;
-    for (Reading r : readings) {
-      double off = of.applyAsDouble(r.value) - mean - slope * (r.at - meanAt);
-      left += off * off;
-    }
-    double typical =
-        readings.stream()
-            .map(Reading::value)
-            .sorted(Comparator.naturalOrder())
-            .skip(n / 2)
-            .findFirst()
-            .orElseThrow();
-    double least =
-        LEAST_SCATTER
-            * typical
-            * Math.abs(of.applyAsDouble(typical * 1.001) - of.applyAsDouble(typical))
-            / (typical * 0.001);
-    return new Line(meanAt, mean, slope, squares, Math.max(Math.sqrt(left / (n - 2)), least), n);
+    return off;
   }
 
   private static OptionalDouble quantile(

@@ -20,7 +20,9 @@ import zebrawood.words.Message;
  * <p>In: currents in mA at settings in percent. Out: the setting for the ceiling. The readings are
  * made rising ({@link IsotonicFit}) and joined by straight lines; nothing is said beyond the lowest
  * and the highest of them. The uncertainty is that of the two readings between which the ceiling
- * lies, over the slope there, enlarged by the misfit. Refuses fewer than three readings and a
+ * lies, over the slope there, enlarged by the misfit, with what a straight line misses of a bend
+ * between them: {@code (x - a)(b - x) f'' / 2}, by the readings on both sides (Abramowitz and
+ * Stegun, Handbook of Mathematical Functions, 25.2.7). Refuses fewer than three readings and a
  * ceiling above the tube's maximum; stops where any reading was above that.
  */
 public final class Ceiling {
@@ -108,15 +110,34 @@ public final class Ceiling {
     return between(rising.points(), cap)
         .map(pair -> {
           double share = (cap - pair.low.value()) / (pair.high.value() - pair.low.value());
-          double currentError =
+          double read =
               enlarged
                   * Math.sqrt(
                       (1 - share) * (1 - share) / pair.low.count()
                           + share * share / pair.high.count());
+          double apart = pair.high.at() - pair.low.at();
+          double currentError =
+              Math.hypot(
+                  read, share * (1 - share) * apart * apart / 2 * bend(rising.points(), pair));
           return new Estimate(
               pair.low.at() + share * (pair.high.at() - pair.low.at()),
               // Somewhere between 0 and 100 it is, whatever was read.
               Math.min(currentError / pair.slope(), Resolution.standardDeviation(100)));
         });
+  }
+
+  /** How much the slope changes for one percent of the dial there: the larger of both sides. */
+  private static double bend(List<Point> points, Pair pair) {
+    int low = points.indexOf(pair.low);
+    double most = 0;
+    for (int i = Math.max(1, low); i <= Math.min(points.size() - 2, low + 1); i++) {
+      Point a = points.get(i - 1);
+      Point b = points.get(i);
+      Point c = points.get(i + 1);
+      double before = (b.value() - a.value()) / (b.at() - a.at());
+      double after = (c.value() - b.value()) / (c.at() - b.at());
+      most = Math.max(most, 2 * Math.abs(after - before) / (c.at() - a.at()));
+    }
+    return most;
   }
 }

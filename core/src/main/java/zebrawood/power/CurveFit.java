@@ -12,13 +12,17 @@ import zebrawood.measure.Resolution;
  * flatten towards the top, {@code s u - c u²} with {@code u} the percent above the threshold.
  *
  * <p>By weighted least squares over the readings that stand clear of nothing. From five readings on
- * flattening is fitted too, and dropped where it would be a steepening. Errors are those of the
+ * flattening is fitted too, and dropped where it would be a steepening. What a form with one term
+ * more differs counts as uncertainty: sources do not follow a parabola. Errors are those of the
  * instrument, enlarged by the misfit (Bevington and Robinson, Data Reduction and Error Analysis,
  * third edition, chapters 7 and 11).
  */
 public final class CurveFit {
   private static final int LEAST = 3;
   private static final int ENOUGH_TO_FLATTEN = 5;
+
+  /** So many readings bear a form with one term more, to see how far the form decides. */
+  private static final int ENOUGH_FOR_ANOTHER = 5;
 
   /** Below so many deviations a reading does not tell from nothing. */
   private static final double CLEAR = 3;
@@ -59,18 +63,21 @@ public final class CurveFit {
     }
     FittedCurve curve =
         new FittedCurve(
-            coefficients(taken),
+            coefficients(taken, 3),
             taken.covariances(),
             points.stream().mapToDouble(CurvePoint::percent).min().orElseThrow(),
             points.stream().mapToDouble(CurvePoint::percent).max().orElseThrow(),
-            bend);
+            bend,
+            n >= ENOUGH_FOR_ANOTHER
+                ? Optional.of(coefficients(solve(all, 4), 4))
+                : n > LEAST ? Optional.of(coefficients(solve(all, 3), 3)) : Optional.empty());
     return curve.rises() ? Optional.of(curve) : Optional.empty();
   }
 
   /** Of 1, x and x²; a straight line has none of the last. */
-  private static List<Double> coefficients(LinearFit fit) {
-    int terms = fit.covariances().size();
-    return IntStream.range(0, 3).mapToObj(i -> i < terms ? fit.coefficient(i) : 0.0).toList();
+  private static List<Double> coefficients(LinearFit fit, int of) {
+    int terms = fit.columns();
+    return IntStream.range(0, of).mapToObj(i -> i < terms ? fit.coefficient(i) : 0.0).toList();
   }
 
   private static LinearFit solve(Weighed data, int terms) {

@@ -17,13 +17,16 @@ import zebrawood.words.Message;
  * @param covariance of those that were fitted: two, or three
  * @param bendUncertainty one standard deviation of the last coefficient; empty with fewer than five
  *     readings, which tell no flattening
+ * @param otherwise coefficients of 1, p, p² and so on of another form through the same readings,
+ *     which tells how far the form decides; empty where there are too few for it
  */
 public record FittedCurve(
     List<Double> coefficients,
     List<List<Double>> covariance,
     double lowestPercent,
     double highestPercent,
-    OptionalDouble bendUncertainty) {
+    OptionalDouble bendUncertainty,
+    Optional<List<Double>> otherwise) {
 
   /** Whether more percent always give more, from the threshold to the highest reading. */
   boolean rises() {
@@ -55,7 +58,22 @@ public record FittedCurve(
         sum += covariance.get(i).get(k) * Math.pow(percent, i + k);
       }
     }
-    return Math.sqrt(Math.max(0, sum));
+    // With too few readings for flattening the other form is the likelier one.
+    double other = (bendUncertainty.isPresent() ? 1 : 2) * other(percent);
+    return Math.sqrt(Math.max(0, sum) + other * other);
+  }
+
+  /** What the other form gives more there. */
+  private double other(double percent) {
+    return otherwise
+        .map(c -> {
+          double sum = 0;
+          for (int i = c.size() - 1; i >= 0; i--) {
+            sum = sum * percent + c.get(i);
+          }
+          return sum - raw(percent);
+        })
+        .orElse(0.0);
   }
 
   /** In percent: below it there is nothing. */
@@ -71,7 +89,8 @@ public record FittedCurve(
     if (covariance.size() > 2) {
       variance += 4 * t * covariance.get(1).get(2) + 4 * t * t * covariance.get(2).get(2);
     }
-    return new Estimate(slopeAt(t), Math.sqrt(Math.max(0, variance)));
+    double other = other(t + 0.5) - other(t - 0.5);
+    return new Estimate(slopeAt(t), Math.sqrt(Math.max(0, variance) + other * other));
   }
 
   /** How much of a straight line is missing at the highest percentage that was read: 0 to 1. */

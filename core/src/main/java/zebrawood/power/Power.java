@@ -78,8 +78,9 @@ public final class Power {
       parts.add(lowPulse(r.lowPulseMa()));
     }
     parts.add(current.part);
-    output(r, loss).ifPresent(parts::add);
-    Optional<Better> better = better(r, current, loss);
+    Worn worn = Worn.of(r.output(), loss, trend);
+    output(r, loss, worn).ifPresent(parts::add);
+    Optional<Better> better = better(current, loss, worn);
     List<Advice> advice = new ArrayList<>(PartFinding.toDo(parts));
     if (advice.isEmpty()) {
       advice.addAll(current.part.advice());
@@ -327,7 +328,9 @@ public final class Power {
     return r.curve()
         .filter(c -> enough(c.now()) && enough(c.before()))
         .map(c ->
-            Rescaling.solve(new RescaleReadings(c.before(), c.now(), List.of())).lossFraction())
+            Rescaling.solve(
+                    new RescaleReadings(c.before(), c.now(), List.of(), OptionalDouble.empty()))
+                .lossFraction())
         .filter(OptionalDouble::isPresent)
         .map(l -> OptionalDouble.of(100 * l.getAsDouble()))
         .orElse(OptionalDouble.empty());
@@ -337,39 +340,46 @@ public final class Power {
     return points.stream().mapToDouble(CurvePoint::percent).distinct().count() >= 2;
   }
 
-  private static Optional<PartFinding> output(PowerReadings r, OptionalDouble loss) {
-    if (loss.isEmpty() || r.output().lossLimitPercent().isEmpty()) {
-      return Optional.empty();
-    }
-    double limit = r.output().lossLimitPercent().getAsDouble();
-    return Optional.of(
-        loss.getAsDouble() > limit
-            ? PartFinding.adjust(
-                Advice.act("power.better.replace")
-                    .because(
-                        "power.better.replace.why",
-                        percent(loss.getAsDouble(), 0),
-                        percent(limit, 0)))
-            : PartFinding.within());
+  private static Optional<PartFinding> output(PowerReadings r, OptionalDouble loss, Worn worn) {
+    return switch (worn) {
+      case NOT_ASKED -> Optional.empty();
+      case NO -> Optional.of(PartFinding.within());
+      case YES ->
+          Optional.of(
+              PartFinding.adjust(
+                  Advice.act("power.better.replace")
+                      .because(
+                          "power.better.replace.why",
+                          percent(loss.getAsDouble(), 0),
+                          percent(r.output().lossLimitPercent().getAsDouble(), 0))));
+      case READ_AGAIN ->
+          Optional.of(
+              PartFinding.again(
+                  Advice.read("power.output.again")
+                      .because(
+                          "power.output.again.why",
+                          percent(loss.getAsDouble(), 0),
+                          percent(r.output().lossLimitPercent().getAsDouble(), 0))));
+    };
   }
 
-  private static Optional<Better> better(PowerReadings r, Current current, OptionalDouble loss) {
+  private static Optional<Better> better(Current current, OptionalDouble loss, Worn worn) {
     boolean off =
         current
             .top
             .filter(t -> t.offMa().isPresent() && t.offMa().getAsDouble() > t.allowedMa())
             .isPresent();
-    boolean known = loss.isPresent();
-    double lost = loss.orElse(0);
-    if (known
-        && r.output().lossLimitPercent().isPresent()
-        && lost > r.output().lossLimitPercent().getAsDouble()) {
+    if (worn == Worn.YES) {
       return Optional.of(Better.REPLACE);
     }
     if (off) {
       return Optional.of(Better.TURN_THE_DIAL);
     }
-    return known && lost > WORTH_RESCALING_PERCENT ? Optional.of(Better.RESCALE) : Optional.empty();
+    return worn != Worn.READ_AGAIN
+            && loss.isPresent()
+            && loss.getAsDouble() > WORTH_RESCALING_PERCENT
+        ? Optional.of(Better.RESCALE)
+        : Optional.empty();
   }
 
   private static Optional<Ageing.Trend> trend(PowerReadings.Output output, boolean comparable) {

@@ -11,9 +11,12 @@ import zebrawood.words.Message;
  * Settings that give what they gave before.
  *
  * @param lossFraction empty where both curves have no percentage in common that says anything
+ * @param lossFractionUncertainty one standard deviation; empty where nobody said how readings
+ *     scatter
  */
 public record RescaleFinding(
     OptionalDouble lossFraction,
+    OptionalDouble lossFractionUncertainty,
     List<Setting> settings,
     Verdict verdict,
     List<Advice> advice,

@@ -1,6 +1,7 @@
 package zebrawood.power;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
 import zebrawood.words.Message;
 
@@ -9,10 +10,16 @@ import zebrawood.words.Message;
  *
  * @param before at least two percentages
  * @param after at least two percentages
+ * @param scatterPercent one standard deviation of a reading, in percent of it; empty where nobody
+ *     said it
  */
 public record RescaleReadings(
-    List<CurvePoint> before, List<CurvePoint> after, List<JobSetting> settings) {
+    List<CurvePoint> before,
+    List<CurvePoint> after,
+    List<JobSetting> settings,
+    OptionalDouble scatterPercent) {
   private static final int LEAST = 2;
+  private static final double MOST_SCATTER_PERCENT = 50;
   private static final double MOST_W = 100_000;
   static final double FASTEST_MM_S = 100_000;
   private static final double SLOWEST_MM_S = 1e-3;
@@ -36,6 +43,7 @@ public record RescaleReadings(
           .filled(at + "name", settings.get(i).name)
           .between(at + "speedMmS", settings.get(i).speedMmS, SLOWEST_MM_S, FASTEST_MM_S);
     }
+    scatterPercent.ifPresent(p -> accepts.between("scatterPercent", p, 0, MOST_SCATTER_PERCENT));
     accepts.orThrow();
     double mostBefore = before.stream().mapToDouble(CurvePoint::value).max().orElseThrow();
     double mostAfter = after.stream().mapToDouble(CurvePoint::value).max().orElseThrow();
@@ -65,6 +73,12 @@ public record RescaleReadings(
       }
     }
     accepts.orThrow();
+  }
+
+  /** The same, with the scatter that the two curves show themselves, where they do. */
+  public static RescaleReadings asScattered(
+      List<CurvePoint> before, List<CurvePoint> after, List<JobSetting> settings) {
+    return new RescaleReadings(before, after, settings, Rescaling.roughness(before, after));
   }
 
   private static void check(Accepts accepts, String field, List<CurvePoint> points) {

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
+import java.util.function.DoubleUnaryOperator;
 import org.junit.jupiter.api.Test;
 import zebrawood.power.Ageing.Reading;
 import zebrawood.power.Ageing.Trend;
@@ -53,5 +55,62 @@ class AgeingTest {
     Trend trend = Ageing.of(falling(0.02, 0.1, -0.1, 0.1, -0.1, 0.1, -0.1), 85).orElseThrow();
     assertThat(trend.from().getAsDouble()).isEqualTo(1000);
     assertThat(trend.until().getAsDouble()).isEqualTo(1000);
+  }
+
+  /** Twelve readings of 2 % over the first share of a life of 8000 hours, by a law of wear. */
+  private static List<Reading> worn(
+      DoubleUnaryOperator law, double watched, double jump, Random random) {
+    List<Reading> readings = new ArrayList<>();
+    for (int i = 0; i < 12; i++) {
+      double share = watched * i / 11;
+      double scale = i >= 6 ? 1 + jump : 1;
+      readings.add(
+          new Reading(
+              8000 * share,
+              60
+                  * scale
+                  * (1 - 0.2 * law.applyAsDouble(share))
+                  * (1 + 0.02 * random.nextGaussian())));
+    }
+    return readings;
+  }
+
+  @Test
+  void eightInTenAreEightInTenHoweverATubeWears() {
+    List<DoubleUnaryOperator> laws =
+        List.of(
+            t -> t,
+            t -> Math.pow(t, 1.5),
+            t -> t * t,
+            Math::sqrt,
+            t -> (1 - Math.exp(-t)) / (1 - Math.exp(-1)),
+            t -> t < 0.5 ? 0.4 * t : 0.2 + 1.6 * (t - 0.5));
+    Random random = new Random(9);
+    for (int k = 0; k < laws.size(); k++) {
+      int held = 0;
+      for (int i = 0; i < 60; i++) {
+        Trend trend = Ageing.of(worn(laws.get(k), 0.8, 0, random), 48).orElseThrow();
+        held +=
+            trend.from().orElse(Double.MAX_VALUE) <= 8000
+                    && trend.until().orElse(Double.MAX_VALUE) >= 8000
+                ? 1
+                : 0;
+      }
+      assertThat(held / 60.0).as("law %s", k).isBetween(0.64, 1.0);
+    }
+  }
+
+  @Test
+  void anotherMeterLeavesBothOpenAndIsAskedFor() {
+    Random random = new Random(10);
+    int held = 0;
+    int told = 0;
+    for (int i = 0; i < 40; i++) {
+      Trend trend = Ageing.of(worn(t -> t, 0.7, -0.12, random), 48).orElseThrow();
+      held += trend.until().orElse(Double.MAX_VALUE) >= 8000 ? 1 : 0;
+      told += trend.step().filter(s -> s.share() < -0.05 && s.share() > -0.2).isPresent() ? 1 : 0;
+    }
+    assertThat(held).isGreaterThan(30);
+    assertThat(told).isGreaterThan(18);
   }
 }

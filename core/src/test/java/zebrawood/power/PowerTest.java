@@ -118,11 +118,40 @@ class PowerTest {
     assertThat(unknown.verdict()).isEqualTo(Verdict.WITHIN);
     assertThat(unknown.better()).contains(Better.RESCALE);
     assertThat(unknown.warnings()).extracting(Message::key).containsExactly("power.limit-unknown");
-    PowerFinding worn = tube(fine, of(4), output(60, 90, of(30)));
+    PowerFinding once = tube(fine, of(4), output(60, 90, of(30)));
+    assertThat(once.verdict()).as("one reading alone").isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(once.better()).isEmpty();
+    PowerFinding worn =
+        tube(
+            fine,
+            of(4),
+            new Output(
+                true,
+                of(60),
+                of(90),
+                of(30),
+                List.of(new Ageing.Reading(0, 90), new Ageing.Reading(90, 61)),
+                100,
+                true,
+                of(100)));
     assertThat(worn.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(worn.better()).contains(Better.REPLACE);
     assertThat(worn.lossPercent().getAsDouble()).isCloseTo(33.33, within(0.01));
     assertThat(tube(fine, of(4), output(89, 90, of(30))).better()).isEmpty();
+  }
+
+  @Test
+  void oneBadReadingReplacesNoTube() {
+    List<Ageing.Reading> history = new java.util.ArrayList<>();
+    for (int i = 0; i < 8; i++) {
+      history.add(new Ageing.Reading(200 * i, 60 - 0.25 * i + (i % 2 == 0 ? 0.1 : -0.1)));
+    }
+    Output bad = new Output(true, of(44), of(60), of(20), history, 1600, true, of(1600));
+    PowerFinding f = tube(meter(of(25.5), 28), of(4), bad);
+    assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(f.better()).isEmpty();
+    assertThat(f.advice(zebrawood.words.Phrasebook.ENGLISH)).anyMatch(a -> a.contains("once more"));
+    assertThat(f.trend().orElseThrow().lastAlone()).isTrue();
   }
 
   /** Less current gives less light, which is no ageing. */

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Random;
 import java.util.function.DoubleUnaryOperator;
 import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Test;
@@ -27,7 +29,68 @@ class RescalingTest {
 
   private static RescaleFinding solve(
       List<CurvePoint> before, List<CurvePoint> after, JobSetting... settings) {
-    return Rescaling.solve(new RescaleReadings(before, after, List.of(settings)));
+    return Rescaling.solve(
+        new RescaleReadings(before, after, List.of(settings), OptionalDouble.empty()));
+  }
+
+  private static RescaleFinding scattered(
+      List<CurvePoint> before, List<CurvePoint> after, double percent, JobSetting... settings) {
+    return Rescaling.solve(
+        new RescaleReadings(before, after, List.of(settings), OptionalDouble.of(percent)));
+  }
+
+  private static List<CurvePoint> read(double share, double percent, Random random) {
+    return curve(p -> share * tube(p) * (1 + percent / 100 * random.nextGaussian()));
+  }
+
+  @Test
+  void whatTheMeterCannotTellMovesNoSetting() {
+    Random random = new Random(2);
+    int moved = 0;
+    int seen = 0;
+    int held = 0;
+    JobSetting fill = new JobSetting("fill", 40, 300);
+    for (int i = 0; i < 300; i++) {
+      RescaleFinding same = scattered(read(1, 2, random), read(1, 2, random), 2, fill);
+      boolean stays = same.verdict() == Verdict.WITHIN;
+      moved += stays ? 0 : 1;
+      if (stays) {
+        assertThat(same.settings()).containsExactly(new Setting("fill", 40, 300, true));
+      }
+      RescaleFinding lost = scattered(read(1, 2, random), read(0.9, 2, random), 2, fill);
+      seen += lost.verdict() == Verdict.ADJUST ? 1 : 0;
+      held +=
+          Math.abs(lost.lossFraction().getAsDouble() - 0.1)
+                  <= 2 * lost.lossFractionUncertainty().getAsDouble()
+              ? 1
+              : 0;
+    }
+    assertThat(moved).as("of 300 tubes that lost nothing").isLessThan(30);
+    assertThat(seen).as("of 300 that lost a tenth").isGreaterThan(295);
+    assertThat(held / 3.0).isBetween(90.0, 98.0);
+    assertThat(
+            solve(curve(RescalingTest::tube), curve(RescalingTest::tube)).lossFractionUncertainty())
+        .isEmpty();
+  }
+
+  @Test
+  void aSettingThatGaveNoLightStaysAsItIs() {
+    List<CurvePoint> before =
+        List.of(
+            new CurvePoint(5, 0),
+            new CurvePoint(15, 0),
+            new CurvePoint(50, 40),
+            new CurvePoint(100, 80));
+    List<CurvePoint> after =
+        List.of(
+            new CurvePoint(5, 0),
+            new CurvePoint(15, 0),
+            new CurvePoint(50, 30),
+            new CurvePoint(100, 62));
+    RescaleFinding f =
+        solve(before, after, new JobSetting("mark", 10, 200), new JobSetting("b", 60, 9));
+    assertThat(f.settings().getFirst()).isEqualTo(new Setting("mark", 10, 200, true));
+    assertThat(f.warnings(ENGLISH)).anyMatch(w -> w.contains("Mark gave no watts"));
   }
 
   @Test

@@ -43,7 +43,7 @@ public final class Models {
 
   /** Opens a station where nobody looks. */
   public static StationModel<?, ?> open(StationDefinition definition, Ledger ledger) {
-    return definition.model().apply(new AtMachine(ledger, DisplayUnits.METRIC, Clock.systemUTC()));
+    return definition.open(new AtMachine(ledger, DisplayUnits.METRIC, Clock.systemUTC()));
   }
 
   /** Names and texts in turn. */

@@ -32,8 +32,7 @@ class StationModelsTest {
 
   private static StationModel<?, ?> work(String id, DisplayUnits units) {
     return definition(id)
-        .model()
-        .apply(new AtMachine(new Ledger(Models.ALDER, List.of()), units, Clock.systemUTC()));
+        .open(new AtMachine(new Ledger(Models.ALDER, List.of()), units, Clock.systemUTC()));
   }
 
   @ParameterizedTest

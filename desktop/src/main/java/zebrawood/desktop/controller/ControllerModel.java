@@ -98,11 +98,6 @@ public final class ControllerModel
     startSolving();
   }
 
-  @Override
-  public Message caution() {
-    return ControllerStation.caution(machine);
-  }
-
   private List<QuantityField> scale(String axis) {
     return List.of(
         form().quantity(Field.READING + "commanded" + axis, Quantity.LENGTH, 0.1, 100_000),

@@ -12,7 +12,6 @@ import zebrawood.desktop.station.Section;
 import zebrawood.focus.FocusReadings;
 import zebrawood.focus.StackUp;
 import zebrawood.ledger.Entry;
-import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.kept.KeptReadings;
@@ -33,23 +32,8 @@ final class BedStackSection extends Section<StackUp, Void> {
   private final ChoiceField<ScorchCure> scorch;
   private Optional<Left> left = Optional.empty();
 
-  /** What was on the table, and how far above the surface the focus lay, when it was left. */
-  private record Left(StackUp stack, double defocusMm) {
-    /** Within, it lies where it was meant to; else where the reading says, if the gap was read. */
-    static Optional<Left> of(Entry entry) {
-      return KeptReadings.read(entry, FocusReadings.class)
-          .flatMap(r ->
-              r.stack()
-                  .map(stack -> {
-                    boolean told = r.setGapMm().isPresent() && entry.figure("gap").isPresent();
-                    double lies =
-                        entry.verdict() == Verdict.WITHIN || !told
-                            ? r.defocusMm()
-                            : r.setGapMm().getAsDouble() - entry.figure("gap").get().value();
-                    return new Left(stack, lies);
-                  }));
-    }
-  }
+  /** What was on the table, and how far above the surface the focus was to lie when it was left. */
+  private record Left(StackUp stack, double defocusMm) {}
 
   BedStackSection(StationForm form) {
     super(Message.of("focus.move.say"));
@@ -130,7 +114,12 @@ final class BedStackSection extends Section<StackUp, Void> {
   /** What was on it in the newest reading that decided something. */
   @Override
   protected void recordChanged(List<Entry> entries) {
-    left = entries.reversed().stream().filter(Entry::decided).findFirst().flatMap(Left::of);
+    left =
+        entries.reversed().stream()
+            .filter(Entry::decided)
+            .findFirst()
+            .flatMap(e -> KeptReadings.read(e, FocusReadings.class))
+            .flatMap(r -> r.stack().map(stack -> new Left(stack, r.defocusMm())));
     say(words());
   }
 }

@@ -331,11 +331,6 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
         head.flatMap(Section::read));
   }
 
-  @Override
-  public Message caution() {
-    return FocusStation.caution(machine);
-  }
-
   /** What the gaps are measured from: a gap without it says nothing. */
   @Override
   public List<StationPaper.Setting> settingsLeft() {

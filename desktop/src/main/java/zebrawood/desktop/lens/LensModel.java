@@ -97,11 +97,6 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
   }
 
   @Override
-  public Message caution() {
-    return LensStation.caution(machine);
-  }
-
-  @Override
   protected Stream<Field> used() {
     return Stream.concat(
         Stream.of(focal, field, working, beam, m2, thickness, finest, area),

@@ -82,7 +82,8 @@ final class SettingsSection extends Section<Void, Void> {
           SettingsTable table = SettingsTable.read(file, progress.part(0, READ));
           RescaleFinding made =
               Rescaling.solve(
-                  new RescaleReadings(curves.get().before(), curves.get().now(), table.settings()));
+                  RescaleReadings.asScattered(
+                      curves.get().before(), curves.get().now(), table.settings()));
           progress.reached(SOLVED);
           table.write(written, made.settings());
           return made(made, written);

@@ -36,7 +36,7 @@ final class TubeHistory {
             .findFirst();
     return new TubeHistory(
         entries.stream()
-            .filter(Entry::decided)
+            .filter(e -> !e.unread())
             .filter(e -> replaced.isEmpty() || ledger.isAfter(e, replaced.get()))
             .filter(e -> sameTube(e, label))
             .toList());
@@ -62,9 +62,10 @@ final class TubeHistory {
         .findFirst();
   }
 
-  /** What an entry said of this last. */
+  /** What an entry that decided something said of this last. */
   OptionalDouble last(String id) {
     return entries.reversed().stream()
+        .filter(Entry::decided)
         .map(e -> figure(e, id))
         .filter(OptionalDouble::isPresent)
         .findFirst()

@@ -295,11 +295,9 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
                   .orElseThrow(() -> new IllegalArgumentException("no station " + id));
           Supplier<StationModel<?, ?>> anew =
               () ->
-                  definition
-                      .model()
-                      .apply(
-                          new AtMachine(
-                              workshop.opened().ledger(), workshop.units(), workshop.clock()));
+                  definition.open(
+                      new AtMachine(
+                          workshop.opened().ledger(), workshop.units(), workshop.clock()));
           return StationSheet.of(this, definition.station(), anew.get(), anew);
         });
   }

@@ -40,22 +40,15 @@ public final class SiteModel extends StationModel<SiteReadings, SiteFinding> {
   final BreathingFields breathing;
   final EyewearFields eyewear;
   final Proofs<Item> proofs;
-  private final Message caution;
 
   public SiteModel(Machine machine, DisplayUnits units) {
     super(new StationForm("site", units), Site.visit(machine));
-    caution = SiteStation.caution(machine);
     feed = new FeedFields(form());
     arrival = new ArrivalFields(form(), machine);
     breathing = new BreathingFields(form(), machine);
     eyewear = new EyewearFields(form(), machine);
     proofs = form().proofs(Site.asked(machine));
     startSolving();
-  }
-
-  @Override
-  public Message caution() {
-    return caution;
   }
 
   @Override

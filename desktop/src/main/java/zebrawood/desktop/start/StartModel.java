@@ -58,7 +58,6 @@ public final class StartModel extends StationModel<StartReadings, StartFinding> 
   private static final String PAGE_KIND = "go-card";
 
   private final boolean water;
-  private final Message caution;
   private final OptionalDouble warmestC;
   private final QuantityField coolant =
       form().quantity("reading.coolant", Quantity.TEMPERATURE, -40, 100);
@@ -70,7 +69,6 @@ public final class StartModel extends StationModel<StartReadings, StartFinding> 
   public StartModel(Ledger ledger, DisplayUnits units) {
     super(new StationForm("start", units), Start.VISIT);
     water = ledger.machine().cooledByWater();
-    caution = StartStation.caution(ledger.machine());
     warmestC =
         ledger.entries().reversed().stream()
             .filter(e -> e.stationId().equals(StartStation.COOLING))
@@ -151,11 +149,6 @@ public final class StartModel extends StationModel<StartReadings, StartFinding> 
       parts.add(Part.rows(coolant));
     }
     return parts;
-  }
-
-  @Override
-  public Message caution() {
-    return caution;
   }
 
   private static List<Command> commands(SheetHost host) {

@@ -20,7 +20,7 @@ public final class Replay {
     return KeptReadings.typed(entry)
         .map(typed -> {
           StationModel<?, ?> model =
-              definition.model().apply(AtMachine.on(ledger.before(entry), units, entry.time()));
+              definition.open(AtMachine.on(ledger.before(entry), units, entry.time()));
           model.form().type(typed);
           return PaperMaker.of(model);
         });

@@ -49,6 +49,13 @@ public record StationDefinition(
         Optional.empty());
   }
 
+  /** Its sheet at a machine. */
+  public StationModel<?, ?> open(AtMachine at) {
+    StationModel<?, ?> opened = model.apply(at);
+    opened.setCaution(caution.apply(at.ledger().machine()));
+    return opened;
+  }
+
   public StationDefinition with(Solver... names) {
     return new StationDefinition(station, model, caution, List.of(names), commands, guard);
   }

@@ -33,6 +33,7 @@ import zebrawood.words.Message;
  * @param <F> finding, likewise
  */
 public abstract class StationModel<R, F extends Finding> {
+  private Message caution = Message.NONE;
   private static final int MOST_TILES = 4;
 
   private final StationForm form;
@@ -312,9 +313,13 @@ public abstract class StationModel<R, F extends Finding> {
         Message.of("tile.would-tell", wouldTell.label()));
   }
 
-  /** What can hurt here; empty where nothing can. */
+  /** What can hurt here, as the station says of this machine; empty where nothing can. */
   public Message caution() {
-    return Message.of(form.station() + ".caution");
+    return caution;
+  }
+
+  final void setCaution(Message ofMachine) {
+    caution = ofMachine;
   }
 
   /** What the large button says when it records; empty for the usual words. */
