@@ -79,13 +79,22 @@ public sealed interface FieldFinding extends Finding {
       List<Advice> advice,
       List<Message> warnings)
       implements FieldFinding {
-    /** Of a loose sheet, whose marks were found in a picture. */
-    OfGrid scanned(List<FieldReadings.Point> found, List<Missing> notFound, List<Message> warned) {
+    /**
+     * Of a loose sheet, whose marks were found in a picture.
+     *
+     * @param scannerMrad by how much the scanner itself may be out of square
+     */
+    OfGrid scanned(
+        double scannerMrad,
+        List<FieldReadings.Point> found,
+        List<Missing> notFound,
+        List<Message> warned) {
       OptionalDouble nobodyKnows = OptionalDouble.empty();
       return with(
           nobodyKnows,
           nobodyKnows,
           nobodyKnows,
+          new Estimate(skewMrad.value(), Math.hypot(skewMrad.uncertainty(), scannerMrad)),
           table,
           Optional.of(found),
           Optional.of(notFound),
@@ -93,13 +102,15 @@ public sealed interface FieldFinding extends Finding {
     }
 
     OfGrid with(List<Row> rows) {
-      return with(shiftXMm, shiftYMm, rotationMrad, Optional.of(rows), points, missing, warnings);
+      return with(
+          shiftXMm, shiftYMm, rotationMrad, skewMrad, Optional.of(rows), points, missing, warnings);
     }
 
     private OfGrid with(
         OptionalDouble shiftX,
         OptionalDouble shiftY,
         OptionalDouble turn,
+        Estimate skew,
         Optional<List<Row>> rows,
         Optional<List<FieldReadings.Point>> found,
         Optional<List<Missing>> notFound,
@@ -113,7 +124,7 @@ public sealed interface FieldFinding extends Finding {
           shiftX,
           shiftY,
           turn,
-          skewMrad,
+          skew,
           residualRmsNowMm,
           residualRmsAfterMm,
           maxErrorNowMm,

@@ -27,6 +27,9 @@ public final class FieldScan {
   /** In robust standard deviations, with an error that no scan is better than. */
   private static final double FAR_OFF = 7;
 
+  /** One standard deviation: no scanner's directions are square to less. */
+  private static final double SCANNER_SKEW_MRAD = 1;
+
   private static final double LEAST_ERROR_MM = 0.004;
   private static final double OF_MEDIAN_RADIUS = 1 / 1.1774;
   private static final double MOST_LEFT_OUT = 0.15;
@@ -83,7 +86,8 @@ public final class FieldScan {
             readings.head(), points, new FieldCorrection.Errors(0, scale.errorX(), scale.errorY()));
     OfGrid f = grid.finding();
     return new FieldCorrection.Grid(
-        f.scanned(points, missing(readings, marks), warnings(readings, f, off.size())),
+        f.scanned(
+            SCANNER_SKEW_MRAD, points, missing(readings, marks), warnings(readings, f, off.size())),
         points,
         points,
         grid.map(),
@@ -167,6 +171,7 @@ public final class FieldScan {
 
   private static List<Message> warnings(FieldScanReadings readings, FieldFinding f, int off) {
     List<Message> warnings = new ArrayList<>(f.warnings());
+    warnings.add(Message.of("field.scan.skew"));
     if (readings.scaleUp().isEmpty()) {
       warnings.add(Message.of("field.scan.one-rule"));
     }

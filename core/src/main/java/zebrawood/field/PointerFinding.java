@@ -1,6 +1,7 @@
 package zebrawood.field;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import zebrawood.measure.Finding;
 import zebrawood.measure.Verdict;
 import zebrawood.words.Advice;
@@ -13,6 +14,8 @@ import zebrawood.words.Message;
  * @param rotationMrad counter-clockwise
  * @param farthestOffMm how far it is off a mark now, where that is most
  * @param residualRmsMm what is left after it, root mean square
+ * @param offsetXMmUncertainty one standard deviation, as the others; empty in entries of earlier
+ *     versions
  */
 public record PointerFinding(
     double offsetXMm,
@@ -21,6 +24,10 @@ public record PointerFinding(
     double rotationMrad,
     double farthestOffMm,
     double residualRmsMm,
+    OptionalDouble offsetXMmUncertainty,
+    OptionalDouble offsetYMmUncertainty,
+    OptionalDouble scaleUncertainty,
+    OptionalDouble rotationMradUncertainty,
     Verdict verdict,
     List<Advice> advice,
     List<Message> warnings)

@@ -1,9 +1,11 @@
 package zebrawood.field;
 
 import java.util.List;
+import java.util.OptionalDouble;
 import zebrawood.field.PointerReadings.Mark;
 import zebrawood.measure.Accepts;
 import zebrawood.measure.AffineFit;
+import zebrawood.measure.Resolution;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
@@ -48,6 +50,12 @@ public final class RedPointer {
     }
     double rms = Math.sqrt(left / marks.size());
     double turned = 1000 * map.turnOfX();
+    double error = error(readings, left);
+    double spread = spread(marks);
+    double mx = marks.stream().mapToDouble(Mark::pointerXMm).average().orElseThrow();
+    double my = marks.stream().mapToDouble(Mark::pointerYMm).average().orElseThrow();
+    double offset = error * Math.sqrt(1.0 / marks.size() + (mx * mx + my * my) / spread);
+    double grown = error / Math.sqrt(spread);
     boolean within = farthest <= STEPS_ALLOWED * readings.resolutionMm();
     return new PointerFinding(
         map.shiftX(),
@@ -56,21 +64,50 @@ public final class RedPointer {
         turned,
         farthest,
         rms,
+        OptionalDouble.of(offset),
+        OptionalDouble.of(offset),
+        OptionalDouble.of(grown),
+        OptionalDouble.of(1000 * grown / map.sizeX()),
         within ? Verdict.WITHIN : Verdict.ADJUST,
-        List.of(
-            within
-                ? Advice.leave("field.pointer.leave")
-                    .because("field.pointer.leave.why", Amount.mm(farthest, 2))
-                : Advice.act(
+        within
+            ? List.of(
+                Advice.leave("field.pointer.leave")
+                    .because("field.pointer.leave.why", Amount.mm(farthest, 2)))
+            : List.of(
+                Advice.act(
                         "field.pointer.move",
                         Message.bare(Amount.mm(map.shiftX(), 2)),
-                        Amount.mm(map.shiftY(), 2))
+                        Amount.mm(map.shiftY(), 2),
+                        Message.bare(Amount.mm(offset, 2)))
                     .because(
                         "field.pointer.move.why",
                         Amount.of(map.sizeX(), Quantity.NUMBER, 4),
-                        Amount.of(turned, Quantity.ANGLE, 1))),
+                        Amount.of(turned, Quantity.ANGLE, 1)),
+                Advice.read("field.pointer.again")
+                    .because(
+                        "field.pointer.again.why",
+                        Amount.mm(STEPS_ALLOWED * readings.resolutionMm(), 2))),
         rms > MOST_RMS_STEPS * readings.resolutionMm()
             ? List.of(Message.of("field.pointer.left", Amount.mm(rms, 2)))
             : List.of());
+  }
+
+  /**
+   * Standard deviation of a coordinate: by the reading, enlarged by the misfit where more than two
+   * marks tell it.
+   */
+  private static double error(PointerReadings readings, double squares) {
+    double read = Resolution.standardDeviation(readings.resolutionMm());
+    int freedom = 2 * readings.marks().size() - 4;
+    return freedom > 0 ? Math.max(read, Math.sqrt(squares / freedom)) : read;
+  }
+
+  /** Sum of the squared distances of the pointer's places from their middle. */
+  private static double spread(List<Mark> marks) {
+    double mx = marks.stream().mapToDouble(Mark::pointerXMm).average().orElseThrow();
+    double my = marks.stream().mapToDouble(Mark::pointerYMm).average().orElseThrow();
+    return marks.stream()
+        .mapToDouble(m -> Math.pow(m.pointerXMm() - mx, 2) + Math.pow(m.pointerYMm() - my, 2))
+        .sum();
   }
 }

@@ -13,6 +13,7 @@ import zebrawood.focus.FocusTask.ByProbe;
 import zebrawood.focus.RampReadings.Slope;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.Resolution;
+import zebrawood.quantity.Amount;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
 
@@ -134,7 +135,12 @@ public record FocusEstimate(
     double uncertainty =
         Math.hypot(shareX * focusX.uncertainty(), (1 - shareX) * focusY.uncertainty());
     double widest = Math.max(widthAt(x, gap), widthAt(y, gap));
-    double depth = Math.min(x.depthOfFocusMm().getAsDouble(), y.depthOfFocusMm().getAsDouble());
+    double depth = 2 * Math.min(reach(x, y, gap, widest, 1), reach(x, y, gap, widest, -1));
+    double apart = Math.abs(focusX.value() - focusY.value());
+    if (apart > depth) {
+      warnings = new ArrayList<>(warnings);
+      warnings.add(Message.of("focus.axes.apart", Amount.mm(apart, 2), Amount.mm(depth, 2)));
+    }
     return new FocusEstimate(
         Optional.of(new Estimate(gap, uncertainty)),
         OptionalDouble.of(depth),
@@ -159,6 +165,25 @@ public record FocusEstimate(
     double width = f.lineWidthAtFocusMm().getAsDouble();
     return 0.21 * width * width / (half * half);
   }
+
+  /** How far from the compromise the wider axis has grown by a tenth, up or down. */
+  private static double reach(RampFinding x, RampFinding y, double gap, double widest, int way) {
+    double low = 0;
+    double high = x.depthOfFocusMm().getAsDouble() + y.depthOfFocusMm().getAsDouble();
+    for (int i = 0; i < HALVINGS; i++) {
+      double middle = (low + high) / 2;
+      double there = gap + way * middle;
+      if (Math.max(widthAt(x, there), widthAt(y, there)) <= GROWN * widest) {
+        low = middle;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
+  }
+
+  private static final double GROWN = 1.1;
+  private static final int HALVINGS = 40;
 
   private static double widthAt(RampFinding f, double gapMm) {
     double off = gapMm - f.focusGapMm().orElseThrow().value();

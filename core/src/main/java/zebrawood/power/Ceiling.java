@@ -118,7 +118,8 @@ public final class Ceiling {
           double apart = pair.high.at() - pair.low.at();
           double currentError =
               Math.hypot(
-                  read, share * (1 - share) * apart * apart / 2 * bend(rising.points(), pair));
+                  read,
+                  share * (1 - share) * apart * apart / 2 * bend(rising.points(), pair, enlarged));
           return new Estimate(
               pair.low.at() + share * (pair.high.at() - pair.low.at()),
               // Somewhere between 0 and 100 it is, whatever was read.
@@ -126,18 +127,30 @@ public final class Ceiling {
         });
   }
 
-  /** How much the slope changes for one percent of the dial there: the larger of both sides. */
-  private static double bend(List<Point> points, Pair pair) {
+  /**
+   * How much the slope changes for one percent of the dial there: the larger of both sides, less
+   * what the readings' own error makes of a straight line.
+   */
+  private static double bend(List<Point> points, Pair pair, double error) {
     int low = points.indexOf(pair.low);
     double most = 0;
     for (int i = Math.max(1, low); i <= Math.min(points.size() - 2, low + 1); i++) {
       Point a = points.get(i - 1);
       Point b = points.get(i);
       Point c = points.get(i + 1);
-      double before = (b.value() - a.value()) / (b.at() - a.at());
-      double after = (c.value() - b.value()) / (c.at() - b.at());
-      most = Math.max(most, 2 * Math.abs(after - before) / (c.at() - a.at()));
+      double left = b.at() - a.at();
+      double right = c.at() - b.at();
+      double bend =
+          2
+              * ((c.value() - b.value()) / right - (b.value() - a.value()) / left)
+              / (c.at() - a.at());
+      double byError =
+          2
+              * error
+              * Math.hypot(Math.hypot(1 / left, 1 / right), 1 / left + 1 / right)
+              / (c.at() - a.at());
+      most = Math.max(most, bend * bend - 4 * byError * byError);
     }
-    return most;
+    return Math.sqrt(most);
   }
 }

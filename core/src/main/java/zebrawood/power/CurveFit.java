@@ -70,7 +70,7 @@ public final class CurveFit {
             bend,
             n >= ENOUGH_FOR_ANOTHER
                 ? Optional.of(coefficients(solve(all, 4), 4))
-                : n > LEAST ? Optional.of(coefficients(solve(all, 3), 3)) : Optional.empty());
+                : n >= LEAST ? Optional.of(coefficients(solve(all, 3), 3)) : Optional.empty());
     return curve.rises() ? Optional.of(curve) : Optional.empty();
   }
 

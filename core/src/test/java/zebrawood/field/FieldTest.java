@@ -382,6 +382,10 @@ class FieldTest {
     assertThat(f.offsetXMm()).isCloseTo(0.5, within(1e-9));
     assertThat(f.offsetYMm()).isCloseTo(-0.7, within(1e-9));
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(f.offsetXMmUncertainty().getAsDouble())
+        .as("three marks about the centre")
+        .isCloseTo(0.1 / Math.sqrt(12) / Math.sqrt(3), within(0.01));
+    assertThat(f.advice()).hasSize(2);
     assertThatThrownBy(() ->
             new PointerReadings(
                 List.of(new PointerReadings.Mark(0, 0, 1, 1), new PointerReadings.Mark(5, 5, 1, 1)),

@@ -27,7 +27,7 @@ class CeilingTest {
 
   @Test
   void theDialIsReadOffStraightLines() {
-    CeilingFinding f = Ceiling.solve(readings(22, 40, 12, 60, 20, 80, 26));
+    CeilingFinding f = Ceiling.solve(readings(22, 40, 14, 60, 20, 80, 26));
     // Between 60 and 80 %: a third of the way from 20 to 26 mA.
     assertThat(f.dialPercent().orElseThrow().value()).isCloseTo(60 + 20.0 / 3, within(1e-9));
     // 0.5 / sqrt(12), both ends weighted, over 0.3 mA a percent.
@@ -36,6 +36,33 @@ class CeilingTest {
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(f.softwareFullScaleMa()).isEqualTo(22);
     assertThat(f.highestSampleMa()).isEqualTo(26);
+  }
+
+  /** A supply that flattens: what a straight line misses of it between three settings. */
+  @Test
+  void aBentSupplyIsNotReadAsStraight() {
+    Random random = new Random(7);
+    int held = 0;
+    int trials = 400;
+    for (int i = 0; i < trials; i++) {
+      double b = 1 + 1.5 * random.nextDouble();
+      double first = 10 + 10 * random.nextDouble();
+      double[] read = new double[6];
+      for (int k = 0; k < 3; k++) {
+        double dial = first + 35 * k;
+        read[2 * k] = dial;
+        read[2 * k + 1] = Math.round(2 * supply(dial, b)) / 2.0;
+      }
+      double cap = 15 + 5 * random.nextDouble();
+      double truth = -100 / b * Math.log(1 - cap / 28 * (1 - Math.exp(-b)));
+      var dial = Ceiling.solve(readings(cap, read)).dialPercent().orElseThrow();
+      held += Math.abs(dial.value() - truth) <= 2 * dial.uncertainty() ? 1 : 0;
+    }
+    assertThat(100.0 * held / trials).isBetween(86.0, 99.5);
+  }
+
+  private static double supply(double dialPercent, double bend) {
+    return 28 * (1 - Math.exp(-bend * dialPercent / 100)) / (1 - Math.exp(-bend));
   }
 
   @Test

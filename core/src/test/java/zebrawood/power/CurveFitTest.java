@@ -83,7 +83,7 @@ class CurveFitTest {
         all++;
       }
     }
-    assertThat(100.0 * held / all).isBetween(93.0, 97.5);
+    assertThat(100.0 * held / all).isBetween(93.0, 98.5);
   }
 
   @Test

@@ -10,6 +10,7 @@ import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
 import zebrawood.desktop.station.Part;
 import zebrawood.desktop.station.Section;
+import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.field.BurnGrid;
 import zebrawood.words.Message;
@@ -18,6 +19,7 @@ import zebrawood.words.Message;
 final class BurnSection extends Section<Void, Void> {
   private static final int SIZED_MARKS = 11;
   private static final double LARGEST_CROSS_MM = 5;
+  private static final double SAME_MM = 1e-6;
 
   private final StationForm form;
   private final QuantityField field;
@@ -72,7 +74,9 @@ final class BurnSection extends Section<Void, Void> {
       say(Message.of("field.burn.needs"));
       return;
     }
-    double pitchMm = Math.floor(10 * field.number() / (SIZED_MARKS - 1)) / 10;
+    // The outermost crosses lie within the field with their arms.
+    double arms = crossMm(field.number() / (SIZED_MARKS - 1));
+    double pitchMm = Math.floor(10 * (field.number() - arms) / (SIZED_MARKS - 1)) / 10;
     form.allAtOnce(() -> {
       scan.columns.set(SIZED_MARKS);
       scan.rows.set(SIZED_MARKS);
@@ -99,6 +103,17 @@ final class BurnSection extends Section<Void, Void> {
     int rows = (int) Math.round(scan.rows.number());
     double pitchMm = scan.pitch.number();
     double crossMm = crossSize.number();
+    double width = (columns - 1) * pitchMm + crossMm;
+    double height = (rows - 1) * pitchMm + crossMm;
+    if (field.value().isPresent() && Math.max(width, height) > field.number() + SAME_MM) {
+      say(
+          Message.of(
+              "field.burn.too-large",
+              Amount.mm(width, 1),
+              Amount.mm(height, 1),
+              Amount.mm(field.number(), 1)));
+      return;
+    }
     OptionalDouble mmS = speed.value();
     OptionalDouble word = powerWord.value();
     withFile(
