@@ -171,7 +171,6 @@ public final class FieldScan {
 
   private static List<Message> warnings(FieldScanReadings readings, FieldFinding f, int off) {
     List<Message> warnings = new ArrayList<>(f.warnings());
-    warnings.add(Message.of("field.scan.skew"));
     if (readings.scaleUp().isEmpty()) {
       warnings.add(Message.of("field.scan.one-rule"));
     }

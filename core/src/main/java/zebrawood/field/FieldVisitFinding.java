@@ -51,6 +51,7 @@ public record FieldVisitFinding(
     lineWidthMm.ifPresent(mm -> said.add(Message.of("field.summary.line", Amount.mm(mm, 3))));
     if (field instanceof OfGrid grid) {
       grid.missing().filter(m -> !m.isEmpty()).ifPresent(m -> said.add(notFound(m)));
+      grid.missing().ifPresent(scanned -> said.add(Message.of("field.scan.skew")));
     }
     return said;
   }

@@ -42,7 +42,7 @@ final class LineInPicture {
   private static final double NEARLY = 0.7;
 
   /** Nearer together two lines are one. */
-  private static final double LEAST_BESIDE_MM = 0.6;
+  private static final double LEAST_BESIDE_MM = 1.2;
 
   private static final int ROUNDS = 6;
 
@@ -122,7 +122,7 @@ final class LineInPicture {
       }
     }
     lines.sort(Comparator.comparingDouble(Place::offMm));
-    Place meant = lines.getFirst();
+    Place meant = middle(lines.getFirst(), lines);
     OptionalDouble beside =
         lines.stream()
             .skip(1)
@@ -130,6 +130,19 @@ final class LineInPicture {
             .mapToDouble(l -> Math.abs(l.middleMm() - meant.middleMm()))
             .min();
     return Optional.of(new Found(refined(votes, meant.startMm, meant.endMm), beside));
+  }
+
+  /** Of those that cannot be told from one another, which have the same votes. */
+  private static Place middle(Place one, List<Place> lines) {
+    List<Place> same =
+        lines.stream()
+            .filter(l ->
+                Math.abs(l.startMm - one.startMm) <= LEAST_BESIDE_MM
+                    && Math.abs(l.endMm - one.endMm) <= LEAST_BESIDE_MM)
+            .toList();
+    return new Place(
+        same.stream().mapToDouble(Place::startMm).average().orElseThrow(),
+        same.stream().mapToDouble(Place::endMm).average().orElseThrow());
   }
 
   /** Where a line passes the ends of the clicked one. */

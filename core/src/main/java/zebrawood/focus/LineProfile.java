@@ -36,8 +36,12 @@ final class LineProfile {
   /** A line that fills more of the profile than this leaves too little of the board. */
   private static final double MOST_OF_PROFILE = 0.6;
 
-  /** In steps of the profile, from its middle. */
-  record Width(double steps, double uncertaintySteps, double middleSteps) {}
+  /**
+   * In steps of the profile, from its middle.
+   *
+   * @param softness standard deviation of its edges over the width of the bar between them
+   */
+  record Width(double steps, double uncertaintySteps, double middleSteps, double softness) {}
 
   private LineProfile() {}
 
@@ -183,7 +187,11 @@ final class LineProfile {
             + 2 * byHalf * byBlur * covariance.getEntry(4, 5)
             + byBlur * byBlur * covariance.getEntry(5, 5);
     return Optional.of(
-        new Width(across, Math.sqrt(Math.max(0, widthVariance * variance * likeness)), p[3]));
+        new Width(
+            across,
+            Math.sqrt(Math.max(0, widthVariance * variance * likeness)),
+            p[3],
+            blur / (2 * half)));
   }
 
   /** By how much the variance of a mean is larger than of as many independent values. */

@@ -2,6 +2,7 @@ package zebrawood.focus;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -56,6 +57,12 @@ public final class RampPhoto {
    */
   private static final double OF_PICTURE = 0.01;
 
+  /** Of the scale from one end of the line to the other, one standard deviation. */
+  private static final double NOT_SQUARE = 0.02;
+
+  /** A line whose edges are softer than it is wide is as wide as the picture makes it. */
+  private static final double MOST_SOFT = 1;
+
   private RampPhoto() {}
 
   /** The same, where nobody asks how far it is. */
@@ -84,6 +91,7 @@ public final class RampPhoto {
         .map(line -> beside(measured(readings, picture, line.axis(), reached), line.besideMm()))
         .orElseGet(() ->
             finding(
+                readings,
                 Ramp.undecided(
                     Advice.read("focus.photo.no-line").because("focus.photo.no-line.why")),
                 List.of()));
@@ -117,7 +125,7 @@ public final class RampPhoto {
     int blocks = Math.clamp(Math.round(axis.lengthPx() / BLOCK_PX), LEAST_BLOCKS, MOST_BLOCKS);
     double blockPx = axis.lengthPx() / blocks;
     AtomicInteger done = new AtomicInteger();
-    List<Sample> told =
+    List<Block> read =
         IntStream.range(0, blocks)
             .parallel()
             .mapToObj(b -> {
@@ -127,8 +135,10 @@ public final class RampPhoto {
             })
             .flatMap(Optional::stream)
             .toList();
+    List<Sample> told = read.stream().map(Block::sample).toList();
     if (told.size() < RampReadings.LEAST_SAMPLES) {
       return finding(
+          readings,
           Ramp.undecided(
               Advice.read("focus.photo.faint")
                   .because("focus.photo.faint.why", told.size(), RampReadings.LEAST_SAMPLES)),
@@ -139,8 +149,25 @@ public final class RampPhoto {
     List<Sample> honest = asScattered(readings.slope(), widths, told);
     List<Double> errors = honest.stream().map(Sample::widthUncertaintyMm).toList();
     double middle = errors.stream().sorted().skip(errors.size() / 2).findFirst().orElseThrow();
-    return finding(Ramp.solve(readings.slope(), widths, errors, middle * Math.sqrt(12)), honest);
+    RampFinding ramp = Ramp.solve(readings.slope(), widths, errors, middle * Math.sqrt(12));
+    RampPhotoFinding found = finding(readings, ramp, honest);
+    return softness(read) > MOST_SOFT ? found.warning(Message.of("focus.photo.blurred")) : found;
   }
+
+  /** Of the thinnest third, the middle one: wide lines are soft by themselves. */
+  private static double softness(List<Block> read) {
+    return read.stream()
+        .sorted(Comparator.comparingDouble(b -> b.sample.lineWidthMm()))
+        .limit(Math.max(1, read.size() / 3))
+        .map(Block::softness)
+        .sorted()
+        .skip(Math.max(1, read.size() / 3) / 2)
+        .findFirst()
+        .orElse(0.0);
+  }
+
+  /** One width, and how soft its edges are. */
+  private record Block(Sample sample, double softness) {}
 
   /**
    * With so many widths their scatter about the law tells their errors better than the grain in
@@ -170,7 +197,7 @@ public final class RampPhoto {
         .orElse(told);
   }
 
-  private static Optional<Sample> block(
+  private static Optional<Block> block(
       Picture picture, Axis axis, double pxPerMm, double fromPx, double toPx) {
     int halfBins = (int) Math.ceil(BESIDE_MM * pxPerMm * BINS_PER_PX);
     double[] light = profile(picture, axis, fromPx, toPx, halfBins);
@@ -180,12 +207,14 @@ public final class RampPhoto {
           double errorPx = Math.max(LEAST_ERROR_PX, width.uncertaintySteps() / BINS_PER_PX);
           double along = (fromPx + toPx) / 2;
           double aside = width.middleSteps() / BINS_PER_PX;
-          return new Sample(
-              along / pxPerMm,
-              px / pxPerMm,
-              errorPx / pxPerMm,
-              axis.x(along, aside),
-              axis.y(along, aside));
+          return new Block(
+              new Sample(
+                  along / pxPerMm,
+                  px / pxPerMm,
+                  errorPx / pxPerMm,
+                  axis.x(along, aside),
+                  axis.y(along, aside)),
+              width.softness());
         });
   }
 
@@ -231,9 +260,10 @@ public final class RampPhoto {
     return sums;
   }
 
-  private static RampPhotoFinding finding(RampFinding ramp, List<Sample> samples) {
+  private static RampPhotoFinding finding(
+      RampPhotoReadings readings, RampFinding ramp, List<Sample> samples) {
     return new RampPhotoFinding(
-        ofPicture(ramp),
+        ofPicture(readings, ramp),
         ramp.thinnestAlongMm(),
         ramp.lineWidthAtFocusMm(),
         ramp.depthOfFocusMm(),
@@ -246,11 +276,24 @@ public final class RampPhoto {
         new ArrayList<>(ramp.warnings()));
   }
 
-  private static Optional<Estimate> ofPicture(RampFinding ramp) {
-    return ramp.focusGapMm()
-        .map(gap ->
-            new Estimate(
-                gap.value(),
-                Math.hypot(gap.uncertainty(), OF_PICTURE * ramp.depthOfFocusMm().getAsDouble())));
+  /**
+   * With what the camera adds. Held by hand it is not square to the board, so that a millimetre is
+   * not as long at one end as at the other: with the scale true on the average, a place at the
+   * share f of the line is off by the difference times its length times f (1 - f).
+   */
+  private static Optional<Estimate> ofPicture(RampPhotoReadings readings, RampFinding ramp) {
+    if (ramp.focusGapMm().isEmpty()) {
+      return Optional.empty();
+    }
+    Estimate gap = ramp.focusGapMm().get();
+    double lengthMm =
+        PixelScale.distance(readings.line().startPx(), readings.line().endPx())
+            / readings.pxPerMm();
+    double share = Math.clamp(ramp.thinnestAlongMm().orElse(0) / lengthMm, 0, 1);
+    double askew =
+        NOT_SQUARE * lengthMm * share * (1 - share) * readings.riseMm() / readings.runMm();
+    double uneven = OF_PICTURE * ramp.depthOfFocusMm().orElse(0);
+    return Optional.of(
+        new Estimate(gap.value(), Math.hypot(gap.uncertainty(), Math.hypot(uneven, askew))));
   }
 }
