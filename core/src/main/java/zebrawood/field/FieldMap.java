@@ -24,7 +24,7 @@ import zebrawood.field.FieldReadings.Point;
  */
 final class FieldMap {
   /** In variances: two forms differ by less than this by chance alone. */
-  private static final double BY_SCATTER = 9;
+  private static final double BY_SCATTER = 16;
 
   /** Of a bend that three marks tell: what heads add to it between them. */
   private static final double OF_BENT = 0.05;

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -51,7 +50,7 @@ final class GridOrder {
     }
 
     Message said() {
-      return Message.of("field.found.turned." + name().toLowerCase(Locale.ROOT).replace('_', '-'));
+      return Message.of(Message.keyOf(this));
     }
   }
 
@@ -182,7 +181,6 @@ final class GridOrder {
       return Optional.empty();
     }
     int one = wrong.getFirst();
-    String name = columns ? "field.found.column" : "field.found.row";
     if (wrong.size() == 2) {
       int two = wrong.getLast();
       boolean exchanged =
@@ -193,15 +191,23 @@ final class GridOrder {
       if (exchanged) {
         return Optional.of(
             new Wrong(
-                Message.of(name + "s", Message.bare(at(lines.get(one))), at(lines.get(two))),
+                Message.of(
+                    columns ? "field.found.columns" : "field.found.rows",
+                    Message.bare(at(lines.get(one))),
+                    at(lines.get(two))),
                 true));
       }
     }
     boolean along = off[one][0] != usual[0] && off[one][1] == usual[1];
     return Optional.of(
-        new Wrong(
-            Message.of(along ? name + "-shifted" : name, at(lines.get(one))),
-            2 * wrong.size() < n));
+        new Wrong(Message.of(key(columns, along), at(lines.get(one))), 2 * wrong.size() < n));
+  }
+
+  private static String key(boolean columns, boolean along) {
+    if (along) {
+      return columns ? "field.found.column-shifted" : "field.found.row-shifted";
+    }
+    return columns ? "field.found.column" : "field.found.row";
   }
 
   private static Amount at(Line line) {

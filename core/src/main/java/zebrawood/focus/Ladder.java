@@ -99,7 +99,8 @@ public final class Ladder {
       warnings.add(Message.of("focus.ladder.left-out", Amount.mm(slip.heightMm(), 2)));
     }
     Ramp.higher(waist).ifPresent(warnings::add);
-    Ramp.sides(waist, "focus.ladder.sides").ifPresent(warnings::add);
+    Ramp.sides(waist, "focus.ladder.sides.above", "focus.ladder.sides.below")
+        .ifPresent(warnings::add);
     return warnings;
   }
 }

@@ -148,17 +148,17 @@ public final class Ramp {
               Amount.mm(slip.alongMm(), 1)));
     }
     higher(waist).ifPresent(warnings::add);
-    sides(waist, "focus.ramp.sides").ifPresent(warnings::add);
+    sides(waist, "focus.ramp.sides.above", "focus.ramp.sides.below").ifPresent(warnings::add);
     return warnings;
   }
 
   /** One side wider than the other: what it is of, and what it adds to the uncertainty. */
-  static Optional<Message> sides(FittedWaist waist, String key) {
+  static Optional<Message> sides(FittedWaist waist, String above, String below) {
     return waist
         .sides()
         .map(s ->
             Message.of(
-                key + (s.share() > 0 ? ".above" : ".below"),
+                s.share() > 0 ? above : below,
                 Amount.of(100 * Math.abs(s.share()), Quantity.PERCENT, 0),
                 Amount.mm(s.shiftMm(), 2)));
   }

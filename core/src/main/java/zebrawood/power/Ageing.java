@@ -45,10 +45,10 @@ public final class Ageing {
   private static final double BY_CHANCE = 0.002;
 
   /** Series of which another meter, or a cleaned lens, makes a jump. */
-  private static final double JUMPS = 0.2;
+  private static final double JUMPS = 0.4;
 
   /** Of the value, from the lowest to the highest. */
-  private static final double LARGEST_JUMP = 0.3;
+  private static final double LARGEST_JUMP = 0.2;
 
   /** Of the likeliest law's: less changes no quantile. */
   private static final double LEAST_WEIGHT = 1e-3;

@@ -205,7 +205,7 @@ class FieldTest {
     assertThatThrownBy(() -> solve(grid(5, 40, (u, v) -> v, (u, v) -> u), 0.01, 5))
         .as("x and y changed over")
         .isInstanceOf(UnusableReading.class)
-        .hasMessageContaining("x and y seem to be exchanged");
+        .hasMessageContaining("x and y of the measured places exchanged");
     assertThatThrownBy(() -> solve(grid(5, 40, (u, v) -> 1.0, (u, v) -> v), 0.01, 5))
         .isInstanceOf(UnusableReading.class);
     FieldFinding few = solve(grid(3, 50, (u, v) -> u, (u, v) -> v), 0.01, 5);
@@ -266,7 +266,7 @@ class FieldTest {
                   + said(right.get(0).yMm())
                   + " and "
                   + said(right.get(n).yMm())
-                  + " mm, each in the other's place");
+                  + " mm each in the other's place");
       assertThatThrownBy(() ->
               solve(
                   right.stream()
@@ -274,7 +274,7 @@ class FieldTest {
                       .toList(),
                   0.05,
                   5))
-          .hasMessageContaining("rows that seem to be typed from the top");
+          .hasMessageContaining("from the top row down");
       assertThatThrownBy(() ->
               solve(
                   right.stream()

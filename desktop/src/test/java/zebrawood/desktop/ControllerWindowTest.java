@@ -134,8 +134,8 @@ class ControllerWindowTest extends WindowTest {
       return null;
     });
     settle();
-    press("#dialect-stand-in");
     onInterface(() -> {
+      StandInDialect.take(app.scene().getRoot());
       ((ComboBox<IfKnown>) node("#controller-switches")).setValue(IfKnown.YES);
       ((ComboBox<CornerIfKnown>) node("#controller-home")).setValue(CornerIfKnown.FRONT_LEFT);
       ((TitledPane) node("#controller-dialect-fold")).setExpanded(false);

@@ -220,7 +220,7 @@ class FieldWindowTest extends WindowTest {
     until("it is told", () -> told("joined to the table"));
     assertThat(folder.resolve("second.json")).exists();
     press("#field-size-grid");
-    assertThat(words("#field-pitch")).isEqualTo("11");
+    assertThat(words("#field-pitch")).as("crosses and all in the field").isEqualTo("10.5");
     assertThat(words("#field-cross-size")).isEqualTo("5");
     fill("#field-burn-file", folder.resolve("grid.svg").toString());
     press("#field-write-grid");

@@ -115,7 +115,9 @@ class FocusWindowTest extends WindowTest {
     assertThat(page()).contains("Leave it");
     record();
     unfold();
-    assertThat(page()).doesNotContain("the table by 2.00 mm").contains("table where it is");
+    assertThat(page())
+        .doesNotContain("the table by 2.00 mm")
+        .contains("The table stays where it is");
     fill("#focus-defocus", "3");
     assertThat(page()).contains("Lower the table by 1.00 mm");
   }

@@ -181,7 +181,7 @@ class KillWindowTest {
         }
         app[0].scene().getRoot().applyCss();
         app[0].scene().getRoot().layout();
-        press(app[0], "#dialect-stand-in");
+        StandInDialect.take(app[0].scene().getRoot());
         choose(app[0], "#controller-switches", IfKnown.YES);
         choose(app[0], "#controller-home", CornerIfKnown.FRONT_LEFT);
         ((TextField) app[0].scene().lookup("#controller-pulse")).setText("1000");

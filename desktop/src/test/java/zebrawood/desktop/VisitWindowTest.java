@@ -102,7 +102,7 @@ class VisitWindowTest extends WindowTest {
   private void readController() {
     unfold();
     onInterface(() -> {
-      ((Button) node("#dialect-stand-in")).fire();
+      StandInDialect.take(app.scene().getRoot());
       ((ComboBox<IfKnown>) node("#controller-switches")).setValue(IfKnown.YES);
       ((ComboBox<CornerIfKnown>) node("#controller-home")).setValue(CornerIfKnown.REAR_LEFT);
       ((TextInputControl) node("#controller-dump")).setText(PRINTED);

@@ -10,9 +10,9 @@ import zebrawood.controller.AxisScale;
 import zebrawood.controller.ControllerReadings;
 import zebrawood.controller.ControllerStation;
 import zebrawood.controller.ControllerVisitFinding;
-import zebrawood.controller.ControllerVisitReadings;
 import zebrawood.controller.ControllerVisitReadings.Motion;
 import zebrawood.controller.ControllerVisitReadings.TwoMarks;
+import zebrawood.controller.ControllerVisitReadings;
 import zebrawood.controller.Dialect;
 import zebrawood.controller.Role;
 import zebrawood.controller.RunUp;
@@ -84,7 +84,6 @@ public final class ControllerModel
   private final WordsField connection = form().words("connection");
   final Proofs<Motion> proofs;
   final ShotOrder shot;
-
   private final PanelShot panel = new PanelShot(form());
   private Optional<String> leftBefore = Optional.empty();
   private Optional<ControllerLinkPart> link = Optional.empty();

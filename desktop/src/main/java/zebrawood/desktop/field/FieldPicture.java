@@ -5,8 +5,10 @@ import java.util.Optional;
 import zebrawood.desktop.photo.PhotoMarks;
 import zebrawood.desktop.photo.PhotoView;
 import zebrawood.desktop.text.Text;
-import zebrawood.field.FieldReadings;
+import zebrawood.field.FieldFinding.MarkPlace;
+import zebrawood.field.FieldFinding.OfGrid;
 import zebrawood.field.FieldReadings.Point;
+import zebrawood.field.FieldReadings;
 import zebrawood.field.FieldTask;
 import zebrawood.field.FieldVisit;
 import zebrawood.field.FieldVisitFinding;
@@ -17,12 +19,14 @@ import zebrawood.words.Message;
 
 /**
  * The field from above: what was commanded, what came out, with its errors enlarged by a stated
- * factor; beside it for a grid what is left after the table, enlarged by its own. Size of an error
- * is told by the length of its line and by a ring, not by colour.
+ * factor; beside it for a grid what is left after the table. Size of an error is told by the length
+ * of its line and by the size of a ring, not by colour.
  */
 final class FieldPicture {
   private static final double EDGE = 14;
-  private static final double WORDS = 36;
+  private static final double WORDS = 52;
+  private static final double LARGEST_RING = 9;
+  private static final double SCALE_WIDE = 84;
   private static final double LETTER = 7.2;
   private static final double LARGEST_ARROW = 0.06;
   private static final int SIDE_PIECES = 8;
@@ -96,11 +100,11 @@ final class FieldPicture {
               .map(p -> List.of(p.measuredXMm() - p.xMm(), p.measuredYMm() - p.yMm()))
               .toList();
       vectors(frame(from, fieldMm, 0, 2), points.get(), errors, "field.picture.now");
-      vectors(
+      left(
           frame(from, fieldMm, 1, 2),
           points.get(),
           found.offTheMap().orElseThrow(),
-          "field.picture.after");
+          found.field() instanceof OfGrid grid ? grid.leftOut().orElse(List.of()) : List.of());
       return;
     }
     FieldReadings.Square square = ((FieldTask.BySquare) task).readings().square().orElseThrow();
@@ -148,6 +152,53 @@ final class FieldPicture {
       }
     }
     caption(frame, Text.of(caption, Math.round(factor), Amount.mm(most, 3)));
+  }
+
+  /**
+   * What is left of each mark, as the size of its ring; a scale of rings stands below. A mark that
+   * was left out has a cross.
+   */
+  private void left(
+      Frame frame, List<Point> points, List<List<Double>> errors, List<MarkPlace> leftOut) {
+    border(frame);
+    double[] off = errors.stream().mapToDouble(e -> Math.hypot(e.get(0), e.get(1))).toArray();
+    boolean[] counts = new boolean[off.length];
+    double most = 0;
+    for (int i = 0; i < off.length; i++) {
+      Point p = points.get(i);
+      counts[i] = !leftOut.contains(new MarkPlace(p.xMm(), p.yMm()));
+      most = counts[i] ? Math.max(most, off[i]) : most;
+    }
+    double largest = Math.min(LARGEST_RING, 0.45 * frame.side / Math.sqrt(off.length));
+    for (int i = 0; i < off.length; i++) {
+      double x = frame.x(points.get(i).xMm());
+      double y = frame.y(points.get(i).yMm());
+      if (!counts[i]) {
+        cross(x, y);
+      } else if (most > 0) {
+        on.circle(x, y, Math.max(1, largest * off[i] / most), "field-left");
+      }
+    }
+    caption(frame, Text.of("field.picture.after", Amount.mm(most, 3)));
+    double x = frame.left + frame.side / 2 - SCALE_WIDE;
+    double y = frame.top + frame.side + 36;
+    on.circle(x, y, largest / 2, "field-left");
+    scaleWords(Text.words().say(Amount.mm(most / 2, 3)), x + SCALE_WIDE / 2, y);
+    on.circle(x + SCALE_WIDE, y, largest, "field-left");
+    scaleWords(Text.words().say(Amount.mm(most, 3)), x + 1.5 * SCALE_WIDE, y);
+    if (!leftOut.isEmpty()) {
+      cross(x + 2 * SCALE_WIDE, y);
+      scaleWords(Text.of("field.picture.left-out"), x + 2.4 * SCALE_WIDE, y);
+    }
+  }
+
+  private void scaleWords(String words, double x, double y) {
+    on.words(words, x, y, SCALE_WIDE, "plan-side");
+  }
+
+  private void cross(double x, double y) {
+    on.line(x - 5, y - 5, x + 5, y + 5, "field-error");
+    on.line(x - 5, y + 5, x + 5, y - 5, "field-error");
   }
 
   /** Round, so that the largest error is a few hundredths of the field long. */

@@ -52,6 +52,7 @@ public final class SvgCanvas implements Canvas {
           Map.entry("focus-dot", attributes("fill", RED)),
           Map.entry("focus-beam", stroked(RED)),
           Map.entry("field-frame", stroked(LINE)),
+          Map.entry("field-left", stroked(INK)),
           Map.entry("field-place", attributes("fill", SOFT)),
           Map.entry(
               "field-error", attributes("fill", "none", "stroke-width", "1.5", "stroke", RED)),
