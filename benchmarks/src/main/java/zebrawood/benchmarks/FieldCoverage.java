@@ -9,8 +9,8 @@ import zebrawood.field.FieldCorrection;
 import zebrawood.field.FieldFinding.MarkPlace;
 import zebrawood.field.FieldFinding.OfGrid;
 import zebrawood.field.FieldFinding.Row;
-import zebrawood.field.FieldReadings.Point;
 import zebrawood.field.FieldReadings;
+import zebrawood.field.FieldReadings.Point;
 import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
 

@@ -6,12 +6,12 @@ import java.util.OptionalDouble;
 import java.util.Random;
 import zebrawood.focus.Ladder;
 import zebrawood.focus.LadderFinding;
-import zebrawood.focus.LadderReadings.Rung;
 import zebrawood.focus.LadderReadings;
+import zebrawood.focus.LadderReadings.Rung;
 import zebrawood.focus.Ramp;
 import zebrawood.focus.RampFinding;
-import zebrawood.focus.RampReadings.Sample;
 import zebrawood.focus.RampReadings;
+import zebrawood.focus.RampReadings.Sample;
 import zebrawood.measure.Verdict;
 
 /**

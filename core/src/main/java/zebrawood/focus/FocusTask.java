@@ -101,7 +101,7 @@ public sealed interface FocusTask {
     }
 
     Slope slope() {
-      return new Slope(runMm, riseMm, gapAtStartMm);
+      return new Slope(runMm, riseMm, gapAtStartMm, 0);
     }
   }
 

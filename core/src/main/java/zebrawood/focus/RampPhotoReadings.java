@@ -41,7 +41,7 @@ public record RampPhotoReadings(
   }
 
   RampReadings.Slope slope() {
-    return new RampReadings.Slope(runMm, riseMm, gapAtStartMm);
+    return new RampReadings.Slope(runMm, riseMm, gapAtStartMm, 0);
   }
 
   double pxPerMm() {

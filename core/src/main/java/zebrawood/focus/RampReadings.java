@@ -2,6 +2,7 @@ package zebrawood.focus;
 
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
 import zebrawood.measure.UnusableReading;
 import zebrawood.words.Message;
@@ -14,13 +15,16 @@ import zebrawood.words.Message;
  * @param samples at least five
  * @param gapAtStartMm from the reference on the head to the surface where {@code alongMm} is 0
  * @param widthResolutionMm what the instrument tells apart
+ * @param bowMm how far the middle of the run stands above a straight-edge over its ends, less than
+ *     0 for below; empty where nobody looked, and taken for straight
  */
 public record RampReadings(
     List<Sample> samples,
     double runMm,
     double riseMm,
     double gapAtStartMm,
-    double widthResolutionMm) {
+    double widthResolutionMm,
+    OptionalDouble bowMm) {
   static final int LEAST_SAMPLES = 5;
   static final double LONGEST_MM = 5000;
   static final double WIDEST_MM = 50;
@@ -60,6 +64,8 @@ public record RampReadings(
           .between(at + "lineWidthMm", samples.get(i).lineWidthMm, THINNEST_MM, WIDEST_MM);
     }
     slope(accepts, runMm, riseMm, gapAtStartMm);
+    // Bowed by more, the surface falls again at one end.
+    bowMm.ifPresent(mm -> accepts.between("bowMm", mm, -riseMm / 5, riseMm / 5));
     accepts
         .between("widthResolutionMm", widthResolutionMm, FINEST_MM, WIDEST_MM)
         .atMost("samples", samples, MOST_SAMPLES)
@@ -67,6 +73,21 @@ public record RampReadings(
     reach(
         "samples",
         samples.stream().mapToDouble(s -> s.alongMm * riseMm / runMm).summaryStatistics());
+  }
+
+  /** Of a board that is straight. */
+  public RampReadings(
+      List<Sample> samples,
+      double runMm,
+      double riseMm,
+      double gapAtStartMm,
+      double widthResolutionMm) {
+    this(samples, runMm, riseMm, gapAtStartMm, widthResolutionMm, OptionalDouble.empty());
+  }
+
+  /** From the reference to the surface at a place along the board. */
+  public double gapMm(double alongMm) {
+    return slope().gapMm(alongMm);
   }
 
   /** What every ramp's board must be. */
@@ -82,17 +103,26 @@ public record RampReadings(
   }
 
   Slope slope() {
-    return new Slope(runMm, riseMm, gapAtStartMm);
+    return new Slope(runMm, riseMm, gapAtStartMm, bowMm.orElse(0));
   }
 
-  /** How the gap shrinks along a board. */
-  record Slope(double runMm, double riseMm, double gapAtStartMm) {
+  /**
+   * How the gap shrinks along a board.
+   *
+   * @param bowMm of its middle, as an arch of a parabola
+   */
+  record Slope(double runMm, double riseMm, double gapAtStartMm, double bowMm) {
     double gapMm(double alongMm) {
-      return gapAtStartMm - alongMm * riseMm / runMm;
+      double share = alongMm / runMm;
+      return gapAtStartMm - share * riseMm - 4 * bowMm * share * (1 - share);
     }
 
     double alongMm(double gapMm) {
-      return (gapAtStartMm - gapMm) * runMm / riseMm;
+      double risen = gapAtStartMm - gapMm;
+      double steep = riseMm + 4 * bowMm;
+      // steep * share - 4 * bow * share^2 = risen, written so that the bow may be nothing.
+      double under = Math.max(0, steep * steep - 16 * bowMm * risen);
+      return runMm * 2 * risen / (steep + Math.sqrt(under));
     }
   }
 }

@@ -52,6 +52,16 @@ final class WaistFit {
   private static final double FAR_OFF = 6;
   private static final double MOST_LEFT_OUT = 0.2;
 
+  private static final int LEAST_FOR_A_SLIP = 6;
+
+  /** In variances of the readings' own errors: all of them fit; one of them cannot be meant. */
+  private static final double FITS = 4;
+
+  private static final double MISFIT_OF_A_SLIP = 50;
+
+  /** In errors of a reading. */
+  private static final double FAR_OFF_FOR_FEW = 30;
+
   /** Of normally spread deviations, the standard one over the middle of their sizes. */
   private static final double SIGMA_PER_MEDIAN = 1.4826;
 
@@ -145,6 +155,7 @@ final class WaistFit {
   private static Optional<FittedWaist> of(List<Reading> all, List<Law> plain, List<Law> higher) {
     List<Integer> kept = new ArrayList<>(IntStream.range(0, all.size()).boxed().toList());
     List<Integer> leftOut = new ArrayList<>();
+    slipOfFew(all, plain).ifPresent(i -> leftOut.add(kept.remove((int) i)));
     while (true) {
       List<Reading> readings = kept.stream().map(all::get).toList();
       Optional<Fit> fit = best(readings, plain, higher);
@@ -160,6 +171,31 @@ final class WaistFit {
       }
       leftOut.add(kept.remove((int) slip.get()));
     }
+  }
+
+  /**
+   * A slip of typing among six or seven readings, too few to tell how they scatter: the one without
+   * which all others fit as well as they can, and that lies very far off what these say.
+   */
+  private static Optional<Integer> slipOfFew(List<Reading> all, List<Law> plain) {
+    if (all.size() < LEAST_FOR_A_SLIP || all.size() >= LEAST_FOR_MORE) {
+      return Optional.empty();
+    }
+    if (nearest(all, plain).filter(f -> f.fitsAll(MISFIT_OF_A_SLIP)).isPresent()) {
+      return Optional.empty();
+    }
+    List<Integer> slips =
+        IntStream.range(0, all.size())
+            .filter(i -> {
+              List<Reading> others = new ArrayList<>(all);
+              Reading one = others.remove(i);
+              return nearest(others, plain)
+                  .filter(f -> f.fitsAll(FITS) && f.misses(one) > FAR_OFF_FOR_FEW)
+                  .isPresent();
+            })
+            .boxed()
+            .toList();
+    return slips.size() == 1 ? Optional.of(slips.getFirst()) : Optional.empty();
   }
 
   /** A floor under scores is a term of the usual kind, a law beyond a beam's own is not. */
@@ -317,6 +353,17 @@ final class WaistFit {
 
     int degreesOfFreedom() {
       return readings.size() - law.parameters;
+    }
+
+    /** Whether all readings lie near it, by so many times the variance of their errors. */
+    boolean fitsAll(double times) {
+      return chiSquare <= times * degreesOfFreedom();
+    }
+
+    /** How far off another reading is, in its errors. */
+    double misses(Reading other) {
+      double there = law.value(parameters, other.heightMm - parameters[0]);
+      return Math.abs(other.value - there) / other.error;
     }
 
     /** A law that is nearer than the readings' own errors would explain nothing. */

@@ -144,6 +144,49 @@ class RampTest {
   }
 
   @Test
+  void aBowedBoardIsReadAsItIs() {
+    for (double bow : new double[] {-0.8, 0.5}) {
+      List<Sample> read =
+          DoubleStream.of(every(10))
+              .mapToObj(a -> {
+                double share = a / RUN;
+                double gap = START - share * RISE - 4 * bow * share * (1 - share);
+                return new Sample(a, width(gap, 6.3, 0.15, 1.5));
+              })
+              .toList();
+      RampFinding f =
+          Ramp.solve(
+              new RampReadings(read, RUN, RISE, START, 0.01, java.util.OptionalDouble.of(bow)));
+      assertThat(f.focusGapMm().orElseThrow().value()).isCloseTo(6.3, within(1e-6));
+      double share = f.thinnestAlongMm().getAsDouble() / RUN;
+      assertThat(START - share * RISE - 4 * bow * share * (1 - share)).isCloseTo(6.3, within(1e-6));
+    }
+    assertThatThrownBy(() ->
+            new RampReadings(
+                ramp(6.3, 0.01, every(10)).samples(),
+                RUN,
+                RISE,
+                START,
+                0.01,
+                java.util.OptionalDouble.of(5)))
+        .hasMessageContaining("bowMm");
+  }
+
+  @Test
+  void aSlipOfTypingIsLeftOutOfSevenToo() {
+    for (int at = 0; at < 7; at++) {
+      List<Sample> read = new ArrayList<>();
+      for (Sample s : ramp(6.3, 0.02, 20, 50, 75, 100, 120, 145, 185).samples()) {
+        double seen = Math.round(s.lineWidthMm() / 0.02) * 0.02;
+        read.add(new Sample(s.alongMm(), read.size() == at ? 10 * seen : seen));
+      }
+      RampFinding f = Ramp.solve(new RampReadings(read, RUN, RISE, START, 0.02));
+      assertThat(f.leftOut()).containsExactly(at);
+      assertThat(f.focusGapMm().orElseThrow().value()).isCloseTo(6.3, within(0.15));
+    }
+  }
+
+  @Test
   void aLawOfHigherOrderIsTakenWhereItFitsClearlyBetter() {
     List<Sample> read =
         DoubleStream.of(every(10))

@@ -98,6 +98,7 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
   final QuantityField rise = form().positive("rise", MM, LONGEST_MM);
   final QuantityField start = form().quantity("start", MM, 0, LONGEST_MM);
   final QuantityField resolution = form().positive("resolution", MM, 50);
+  private final QuantityField bow = form().quantity("bow", MM, -20, 20);
   private final QuantityField scoreResolution =
       form().positive("scoreResolution", Quantity.NUMBER, 1_000_000);
   final QuantityField thinnest = place("visit.thinnest");
@@ -162,7 +163,11 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
             needs(gauge),
             takes(gaugeRead)),
         FocusWay.RAMP,
-        way(() -> new FocusTask.ByRamp(ramp(ramp)), board(true), widths(ramp, "widths")),
+        way(
+            () -> new FocusTask.ByRamp(ramp(ramp)),
+            board(true),
+            widths(ramp, "widths"),
+            takes(bow)),
         FocusWay.PENCIL,
         way(
             () -> new FocusTask.ByPencil(thinnest.number(), sure.number(), tilted()),
@@ -193,7 +198,8 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
             shows(Part.hint("focus.axes.x")),
             widths(ramp, "widths-x"),
             shows(Part.hint("focus.axes.y")),
-            widths(rampY, "widths-y")),
+            widths(rampY, "widths-y"),
+            takes(bow)),
         FocusWay.PROBE,
         way(
             this::probed,
@@ -261,7 +267,8 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
         run.number(),
         rise.number(),
         start.number(),
-        resolution.number());
+        resolution.number(),
+        bow.value());
   }
 
   private static FocusTask ladder(Group<PairRow> rows, QuantityField readTo, boolean scored) {

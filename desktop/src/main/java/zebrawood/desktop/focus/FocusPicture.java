@@ -123,7 +123,7 @@ final class FocusPicture {
   private static void ramp(List<Point> points, RampReadings r) {
     for (int i = 0; i < r.samples().size(); i++) {
       var sample = r.samples().get(i);
-      double gap = r.gapAtStartMm() - sample.alongMm() * r.riseMm() / r.runMm();
+      double gap = r.gapMm(sample.alongMm());
       points.add(new Point(i + 1, gap, sample.lineWidthMm()));
     }
   }
