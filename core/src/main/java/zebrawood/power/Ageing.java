@@ -61,11 +61,13 @@ public final class Ageing {
 
   private static final int BESIDE_A_JUMP = 2;
 
+  private static final int MOST_TRIED = 4;
+
   /** Fewer do not tell a jump from a bend. */
   private static final int LEAST_FOR_A_JUMP = 8;
 
   /** Of the forecast's span: to a minute of a year. */
-  private static final int HALVINGS = 30;
+  private static final int HALVINGS = 22;
 
   /** Of the value: what no reading repeats better than. */
   private static final double LEAST_SCATTER = 0.003;
@@ -156,16 +158,19 @@ public final class Ageing {
     private final int jump;
     private final double span;
     private final LinearFit fit;
-    private final double scatter;
     private final int freedom;
+    private final double squares;
+    private final double given;
+    private final TDistribution students;
+    private double scatter;
 
     /** The logarithm of how likely the readings are by it, but for what all laws share. */
-    private final double likelihood;
+    private double likelihood;
 
     /**
      * @param jump the first reading after a jump; their number for none
      */
-    Law(List<Reading> readings, double power, int jump, double alike) {
+    Law(List<Reading> readings, double power, int jump) {
       this.power = power;
       this.jump = jump;
       int n = readings.size();
@@ -180,16 +185,21 @@ public final class Ageing {
       fit = LinearFit.of(design, readings.stream().mapToDouble(Reading::value).toArray(), 1);
       freedom = fit.degreesOfFreedom();
       double typical = readings.get(n / 2).value;
-      double squares = fit.chiSquare() + freedom * Math.pow(LEAST_SCATTER * typical, 2);
-      scatter = Math.sqrt(squares / freedom * alike);
-      double free = freedom / alike;
-      likelihood =
-          Gamma.logGamma(free / 2)
-              - free / 2 * Math.log(Math.PI * squares)
-              - 0.5 * Math.log(determinant(design))
+      squares = fit.chiSquare() + freedom * Math.pow(LEAST_SCATTER * typical, 2);
+      given =
+          -0.5 * Math.log(determinant(design))
               + (jumps
                   ? Math.log(JUMPS / (n - 2 * BESIDE_A_JUMP + 1) / (LARGEST_JUMP * typical))
                   : Math.log(1 - JUMPS));
+      students = new TDistribution(Math.max(1, freedom));
+      countAs(1);
+    }
+
+    /** Where neighbours are off alike, the readings count as fewer by this factor. */
+    void countAs(double alike) {
+      scatter = Math.sqrt(squares / freedom * alike);
+      double free = freedom / alike;
+      likelihood = Gamma.logGamma(free / 2) - free / 2 * Math.log(Math.PI * squares) + given;
     }
 
     /** Of the sums of products of the columns. */
@@ -229,8 +239,7 @@ public final class Ageing {
     }
 
     private double below(Estimate there, double limit) {
-      return new TDistribution(Math.max(1, freedom))
-          .cumulativeProbability((limit - there.value()) / there.uncertainty());
+      return students.cumulativeProbability((limit - there.value()) / there.uncertainty());
     }
 
     /** What a later or earlier reading is off, by its own error when it was not fitted. */
@@ -252,9 +261,9 @@ public final class Ageing {
     }
 
     private static Laws of(List<Reading> readings, boolean jumping) {
-      List<Law> first = all(readings, jumping, 1);
-      double alike = alike(first.get(mostLikely(first)).fit.residuals());
-      List<Law> laws = alike > 1 ? all(readings, jumping, alike) : first;
+      List<Law> laws = all(readings, jumping);
+      double alike = alike(laws.get(mostLikely(laws)).fit.residuals());
+      laws.forEach(law -> law.countAs(alike));
       double most = laws.get(mostLikely(laws)).likelihood;
       double[] w = laws.stream().mapToDouble(l -> Math.exp(l.likelihood - most)).toArray();
       int[] counted = IntStream.range(0, w.length).filter(i -> w[i] > LEAST_WEIGHT).toArray();
@@ -264,14 +273,14 @@ public final class Ageing {
           Arrays.stream(counted).mapToObj(i -> w[i] / sum).toList());
     }
 
-    private static List<Law> all(List<Reading> readings, boolean jumping, double alike) {
+    private static List<Law> all(List<Reading> readings, boolean jumping) {
       int n = readings.size();
       List<Law> laws = new ArrayList<>();
       for (double power : POWERS) {
-        laws.add(new Law(readings, power, n, alike));
+        laws.add(new Law(readings, power, n));
         for (int at = BESIDE_A_JUMP; jumping && at <= n - BESIDE_A_JUMP; at++) {
           if (readings.get(at).at > readings.get(at - 1).at) {
-            laws.add(new Law(readings, power, at, alike));
+            laws.add(new Law(readings, power, at));
           }
         }
       }
@@ -376,6 +385,18 @@ public final class Ageing {
             laws.jump(kept)));
   }
 
+  /** The few that lie farthest off the likeliest law of all. */
+  private static List<Integer> farthest(List<Reading> readings, List<Integer> kept) {
+    List<Double> off =
+        Laws.plain(kept.stream().map(readings::get).toList()).likeliest().fit.residuals();
+    return IntStream.range(0, kept.size())
+        .boxed()
+        .sorted(Comparator.comparingDouble(k -> -Math.abs(off.get(k))))
+        .limit(MOST_TRIED)
+        .map(kept::get)
+        .toList();
+  }
+
   /** Readings that the likeliest law of all others misses by more than chance. */
   private static List<Integer> farOff(List<Reading> readings, List<Integer> order) {
     List<Integer> off = new ArrayList<>();
@@ -383,14 +404,14 @@ public final class Ageing {
     while (off.size() + 1 <= MOST_LEFT_OUT * readings.size() && kept.size() > LEAST + 1) {
       int worst = -1;
       double least = BY_CHANCE / kept.size();
-      for (int i : kept) {
+      for (int i : farthest(readings, kept)) {
         List<Reading> others = kept.stream().filter(k -> k != i).map(readings::get).toList();
         if (others.stream().mapToDouble(Reading::at).distinct().count() < LEAST) {
           continue;
         }
         Law law = Laws.plain(others).likeliest();
         double away = law.awayOf(readings.get(i), others.getFirst().at);
-        double chance = 2 * new TDistribution(law.freedom).cumulativeProbability(-Math.abs(away));
+        double chance = 2 * law.students.cumulativeProbability(-Math.abs(away));
         if (chance < least) {
           least = chance;
           worst = i;

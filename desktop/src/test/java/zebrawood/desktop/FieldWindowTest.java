@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextArea;
 import javafx.scene.input.KeyCode;
@@ -159,6 +161,51 @@ class FieldWindowTest extends WindowTest {
     assertThat(
             app.scene().getRoot().lookupAll(".plan-side").stream().map(n -> ((Text) n).getText()))
         .contains("as recorded last: errors × 1, 6.60 mm off at the edge");
+  }
+
+  private void paste(List<String> lines) {
+    onInterface(() -> {
+      ((TextArea) node("#field-grid")).setText(String.join("\n", lines));
+      return null;
+    });
+    settle();
+  }
+
+  @Test
+  void slipsOfTypingInAGridAreNamed() {
+    open("Bryony", "field");
+    choose("#field-way", FieldWay.GRID);
+    fill("#field-tolerance", "0.1");
+    fill("#field-resolution", "0.05");
+    List<String> right = new ArrayList<>();
+    List<String> exchanged = new ArrayList<>();
+    for (int i = 0; i < 49; i++) {
+      double u = 18 * (i % 7 - 3);
+      double v = 18 * (i / 7 - 3);
+      double x = 1.02 * u + 0.01 * (i % 3);
+      double y = 0.99 * v - 0.01 * (i % 2);
+      right.add(String.format(Locale.ROOT, "%.0f;%.0f;%.2f;%.2f", u, v, x, y));
+      exchanged.add(String.format(Locale.ROOT, "%.0f;%.0f;%.2f;%.2f", u, v, y, x));
+    }
+    paste(right);
+    assertThat(page()).contains("Or load the table").doesNotContain("left out");
+    List<String> misread = new ArrayList<>(right);
+    misread.set(10, right.get(10).replaceFirst("[^;]*$", "-37.36"));
+    paste(misread);
+    assertThat(page()).contains("The mark at 0.0, -36.0 mm does not belong to the others");
+    assertThat(app.scene().getRoot().lookupAll(".field-left")).hasSize(48 + 2);
+    List<String> swapped = new ArrayList<>();
+    for (int i = 0; i < 49; i++) {
+      int from = i < 7 ? i + 7 : i < 14 ? i - 7 : i;
+      String its = right.get(i).replaceFirst(";[^;]*;[^;]*$", "");
+      swapped.add(its + right.get(from).replaceFirst("^[^;]*;[^;]*", ""));
+    }
+    paste(swapped);
+    assertThat(page())
+        .contains("the rows at y -54.0 and -36.0 mm each in the other's place")
+        .doesNotContain("load the table");
+    paste(exchanged);
+    assertThat(page()).contains("x and y of the measured places exchanged");
   }
 
   @Test
