@@ -62,6 +62,9 @@ final class GridOrder {
 
   private static final int LEAST_LINES = 3;
 
+  /** Smaller, or the other way round, the axes are not what they are taken for. */
+  private static final double LEAST_SIZE = 0.2;
+
   /** In mm: no place of any field. */
   private static final double FAR = 1e6;
 
@@ -152,13 +155,22 @@ final class GridOrder {
   private static Optional<Wrong> wrong(List<Line> lines, boolean columns) {
     int n = lines.size();
     int[][] places = new int[n][2];
+    double size = size(lines);
+    boolean alike = true;
+    Optional<int[]> before = Optional.empty();
     for (int i = 1; i < n; i++) {
-      Optional<int[]> step = step(lines.get(i - 1), lines.get(i));
+      Optional<int[]> step = step(lines.get(i - 1), lines.get(i), size);
       if (step.isEmpty()) {
         return Optional.empty();
       }
+      alike &= before.isEmpty() || Arrays.equals(before.get(), step.get());
+      before = step;
       places[i][0] = places[i - 1][0] + step.get()[0];
       places[i][1] = places[i - 1][1] + step.get()[1];
+    }
+    if (alike) {
+      // All of it is large, turned or mirrored; no line stands in another's place.
+      return Optional.empty();
     }
     // What most lines are off alike is where the first one lies.
     int[][] off =
@@ -218,10 +230,10 @@ final class GridOrder {
    * From one line to the next, in marks along it and lines across it: (0, 1) of any head. Empty
    * where the two have no mark beside one another.
    */
-  private static Optional<int[]> step(Line from, Line to) {
+  private static Optional<int[]> step(Line from, Line to, double size) {
     List<double[]> steps = new ArrayList<>();
-    double across = to.acrossMm - from.acrossMm;
-    double along = pitch(from);
+    double across = size * (to.acrossMm - from.acrossMm);
+    double along = size * pitch(from);
     for (var mark : from.marks.entrySet()) {
       double[] beside = to.marks.get(mark.getKey());
       if (beside != null) {
@@ -231,10 +243,26 @@ final class GridOrder {
             });
       }
     }
-    if (steps.isEmpty() || !(along > 0)) {
+    if (steps.isEmpty() || !(size > LEAST_SIZE && along > 0)) {
       return Optional.empty();
     }
     return Optional.of(new int[] {median(steps, 0), median(steps, 1)});
+  }
+
+  /** How many times as long as commanded the steps along the lines are: the middle one. */
+  private static double size(List<Line> lines) {
+    double[] sorted =
+        lines.stream()
+            .flatMapToDouble(l -> {
+              List<Double> places = List.copyOf(l.marks.keySet());
+              return IntStream.range(1, places.size())
+                  .mapToDouble(i ->
+                      (l.marks.get(places.get(i))[0] - l.marks.get(places.get(i - 1))[0])
+                          / (places.get(i) - places.get(i - 1)));
+            })
+            .sorted()
+            .toArray();
+    return sorted.length == 0 ? 0 : sorted[sorted.length / 2];
   }
 
   /** Between neighbours along it, as commanded. */

@@ -287,6 +287,14 @@ class FieldTest {
     }
   }
 
+  @Test
+  void aHeadThatIsMuchTooLargeOrTurnedIsStillInOrder() {
+    for (double size : new double[] {0.75, 1.7}) {
+      List<Point> marks = grid(5, 60, (u, v) -> size * u + 0.25 * v, (u, v) -> size * v - 0.25 * u);
+      assertThat(solve(marks, 0.05, 3).verdict()).isEqualTo(Verdict.ADJUST);
+    }
+  }
+
   private static String said(double mm) {
     return String.format(java.util.Locale.ROOT, "%.1f", mm);
   }
