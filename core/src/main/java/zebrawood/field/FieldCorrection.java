@@ -37,6 +37,9 @@ public final class FieldCorrection {
   /** Where more were misread it is no longer told which. */
   private static final int MARKS_A_MISREAD_ONE = 10;
 
+  /** Marks of all the maps that are made one after the other, so that it ends soon. */
+  private static final int MARKS_TRIED = 200_000;
+
   /** Marks that count, those that were misread, and one more where that is one too many. */
   private record Kept(List<Point> points, List<Point> misread, Optional<Point> oneMore) {
     static Kept all(List<Point> points) {
@@ -64,7 +67,8 @@ public final class FieldCorrection {
     List<Point> misread = new ArrayList<>();
     FieldMap map = FieldMap.of(kept, head.fieldMm, error);
     OptionalInt next = map.misread(kept, error);
-    while (next.isPresent() && misread.size() < all.size() / MARKS_A_MISREAD_ONE) {
+    int most = Math.min(all.size() / MARKS_A_MISREAD_ONE, Math.max(1, MARKS_TRIED / all.size()));
+    while (next.isPresent() && misread.size() < most) {
       misread.add(kept.remove(next.getAsInt()));
       map = FieldMap.of(kept, head.fieldMm, error);
       next = map.misread(kept, error);

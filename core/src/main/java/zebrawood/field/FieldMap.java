@@ -26,6 +26,8 @@ final class FieldMap {
   /** In variances: two forms differ by less than this by chance alone. */
   private static final double BY_SCATTER = 16;
 
+  private static final int FEW_LINES = 3;
+
   /** Of a bend that three marks tell: what heads add to it between them. */
   private static final double OF_BENT = 0.05;
 
@@ -65,7 +67,7 @@ final class FieldMap {
     this.formsX = formsX;
     this.formsY = formsY;
     hull = hull(points, half);
-    fewLines = lines(points, Point::xMm) <= 3 || lines(points, Point::yMm) <= 3;
+    fewLines = lines(points, Point::xMm) <= FEW_LINES || lines(points, Point::yMm) <= FEW_LINES;
     double scatter = Math.sqrt((x.squares() + y.squares()) / (x.freedom() + y.freedom()));
     noise = Math.max(least, scatter);
     heldBackRms = Math.hypot(x.rms(), y.rms());
@@ -82,8 +84,8 @@ final class FieldMap {
    */
   static FieldMap of(List<Point> points, double fieldMm, double least) {
     double half = fieldMm / 2;
-    return new FieldMap(
-        points, half, MapForms.ofX(points, half), MapForms.ofY(points, half), least);
+    MapForms.Both forms = MapForms.of(points, half);
+    return new FieldMap(points, half, forms.x(), forms.y(), least);
   }
 
   private static long lines(List<Point> points, ToDoubleFunction<Point> of) {

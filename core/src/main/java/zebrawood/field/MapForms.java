@@ -137,28 +137,31 @@ record MapForms(Axis best, List<Axis> asWell, List<Axis> anyOfThese) {
     }
   }
 
-  static MapForms ofX(List<Point> points, double half) {
-    return forms(designs(points, half, true), points, Point::measuredXMm);
-  }
+  /** Of both coordinates, which have the forms of whole degrees in common. */
+  record Both(MapForms x, MapForms y) {}
 
-  static MapForms ofY(List<Point> points, double half) {
-    return forms(designs(points, half, false), points, Point::measuredYMm);
-  }
-
-  /** All that the marks determine, from few terms to many. */
-  private static List<Design> designs(List<Point> points, double half, boolean ofX) {
-    List<Design> all = new ArrayList<>();
+  static Both of(List<Point> points, double half) {
+    List<Design> whole = new ArrayList<>();
     for (int degree = 1; degree <= HIGHEST_DEGREE; degree++) {
       Optional<Design> design = Design.of(points, half, termsTo(degree));
       if (design.isEmpty()) {
         break;
       }
-      all.add(design.get());
+      whole.add(design.get());
     }
-    if (all.isEmpty()) {
+    if (whole.isEmpty()) {
       throw UnusableReading.of(
           "points", Message.of("field.found.alone"), Message.of("field.accepts.spread"));
     }
+    return new Both(
+        forms(designs(points, half, whole, true), points, Point::measuredXMm),
+        forms(designs(points, half, whole, false), points, Point::measuredYMm));
+  }
+
+  /** All that the marks determine, from few terms to many. */
+  private static List<Design> designs(
+      List<Point> points, double half, List<Design> whole, boolean ofX) {
+    List<Design> all = new ArrayList<>(whole);
     List<int[]> terms = new ArrayList<>(termsTo(1));
     for (int[][] group : OF_HEADS) {
       for (int[] term : group) {

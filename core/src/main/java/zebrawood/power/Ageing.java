@@ -10,13 +10,7 @@ import java.util.function.DoubleFunction;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
-import org.hipparchus.distribution.continuous.TDistribution;
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.LUDecomposition;
-import org.hipparchus.linear.RealMatrix;
-import org.hipparchus.special.Gamma;
 import zebrawood.measure.Estimate;
-import zebrawood.measure.LinearFit;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
@@ -44,12 +38,6 @@ public final class Ageing {
   /** Chance makes one of so many series show a slip. */
   private static final double BY_CHANCE = 0.002;
 
-  /** Series of which another meter, or a cleaned lens, makes a jump. */
-  private static final double JUMPS = 0.4;
-
-  /** Of the value, from the lowest to the highest. */
-  private static final double LARGEST_JUMP = 0.2;
-
   /** Of the likeliest law's: less changes no quantile. */
   private static final double LEAST_WEIGHT = 1e-3;
 
@@ -59,7 +47,7 @@ public final class Ageing {
   /** Of the readings; the least that stand before and after a jump. */
   private static final double MOST_LEFT_OUT = 0.2;
 
-  private static final int BESIDE_A_JUMP = 2;
+  static final int BESIDE_A_JUMP = 2;
 
   private static final int MOST_TRIED = 4;
 
@@ -68,9 +56,6 @@ public final class Ageing {
 
   /** Of the forecast's span: to a minute of a year. */
   private static final int HALVINGS = 22;
-
-  /** Of the value: what no reading repeats better than. */
-  private static final double LEAST_SCATTER = 0.003;
 
   /** No forecast beyond this many times the span of the readings. */
   private static final double LONGEST_FORECAST_SPANS = 20;
@@ -152,105 +137,8 @@ public final class Ageing {
     }
   }
 
-  /** One law through the readings. */
-  private static final class Law {
-    private final double power;
-    private final int jump;
-    private final double span;
-    private final LinearFit fit;
-    private final int freedom;
-    private final double squares;
-    private final double given;
-    private final TDistribution students;
-    private double scatter;
-
-    /** The logarithm of how likely the readings are by it, but for what all laws share. */
-    private double likelihood;
-
-    /**
-     * @param jump the first reading after a jump; their number for none
-     */
-    Law(List<Reading> readings, double power, int jump) {
-      this.power = power;
-      this.jump = jump;
-      int n = readings.size();
-      double start = readings.getFirst().at;
-      span = readings.getLast().at - start;
-      boolean jumps = jump < n;
-      double[][] design = new double[n][];
-      for (int i = 0; i < n; i++) {
-        double x = Math.pow((readings.get(i).at - start) / span, power);
-        design[i] = jumps ? new double[] {1, x, i >= jump ? 1 : 0} : new double[] {1, x};
-      }
-      fit = LinearFit.of(design, readings.stream().mapToDouble(Reading::value).toArray(), 1);
-      freedom = fit.degreesOfFreedom();
-      double typical = readings.get(n / 2).value;
-      squares = fit.chiSquare() + freedom * Math.pow(LEAST_SCATTER * typical, 2);
-      given =
-          -0.5 * Math.log(determinant(design))
-              + (jumps
-                  ? Math.log(JUMPS / (n - 2 * BESIDE_A_JUMP + 1) / (LARGEST_JUMP * typical))
-                  : Math.log(1 - JUMPS));
-      students = new TDistribution(Math.max(1, freedom));
-      countAs(1);
-    }
-
-    /** Where neighbours are off alike, the readings count as fewer by this factor. */
-    void countAs(double alike) {
-      scatter = Math.sqrt(squares / freedom * alike);
-      double free = freedom / alike;
-      likelihood = Gamma.logGamma(free / 2) - free / 2 * Math.log(Math.PI * squares) + given;
-    }
-
-    /** Of the sums of products of the columns. */
-    private static double determinant(double[][] design) {
-      RealMatrix columns = new Array2DRowRealMatrix(design, false);
-      return new LUDecomposition(columns.transposeMultiply(columns)).getDeterminant();
-    }
-
-    private double x(double sinceFirst) {
-      return Math.pow(Math.max(0, sinceFirst) / span, power);
-    }
-
-    private boolean jumps() {
-      return fit.columns() == 3;
-    }
-
-    /**
-     * @param jumped whether on the scale of the last readings, else of the first
-     */
-    Estimate value(double sinceFirst, boolean jumped) {
-      double x = x(sinceFirst);
-      Estimate plain = jumps() ? fit.combination(1, x, jumped ? 1 : 0) : fit.combination(1, x);
-      // The fit takes an error of 1 and enlarges it by a misfit above that.
-      double own = Math.sqrt(Math.max(1, fit.chiSquare() / freedom));
-      return new Estimate(plain.value(), plain.uncertainty() / own * scatter);
-    }
-
-    double slopeAtEnd() {
-      return fit.coefficient(1) * power / span;
-    }
-
-    /** After a jump both are as likely: that the scale changed, and that the source fell. */
-    double below(double sinceFirst, double limit) {
-      return jumps()
-          ? (below(value(sinceFirst, false), limit) + below(value(sinceFirst, true), limit)) / 2
-          : below(value(sinceFirst, false), limit);
-    }
-
-    private double below(Estimate there, double limit) {
-      return students.cumulativeProbability((limit - there.value()) / there.uncertainty());
-    }
-
-    /** What a later or earlier reading is off, by its own error when it was not fitted. */
-    double awayOf(Reading reading, double first) {
-      Estimate there = value(reading.at - first, true);
-      return (reading.value - there.value()) / Math.hypot(scatter, there.uncertainty());
-    }
-  }
-
   /** All laws through the readings, each by how likely it is. */
-  private record Laws(List<Law> laws, List<Double> weights) {
+  private record Laws(List<WearLaw> laws, List<Double> weights) {
     static Laws plain(List<Reading> readings) {
       return of(readings, false);
     }
@@ -261,7 +149,7 @@ public final class Ageing {
     }
 
     private static Laws of(List<Reading> readings, boolean jumping) {
-      List<Law> laws = all(readings, jumping);
+      List<WearLaw> laws = all(readings, jumping);
       double alike = alike(laws.get(mostLikely(laws)).fit.residuals());
       laws.forEach(law -> law.countAs(alike));
       double most = laws.get(mostLikely(laws)).likelihood;
@@ -273,18 +161,27 @@ public final class Ageing {
           Arrays.stream(counted).mapToObj(i -> w[i] / sum).toList());
     }
 
-    private static List<Law> all(List<Reading> readings, boolean jumping) {
+    private static List<WearLaw> all(List<Reading> readings, boolean jumping) {
       int n = readings.size();
-      List<Law> laws = new ArrayList<>();
+      List<WearLaw> laws = new ArrayList<>();
       for (double power : POWERS) {
-        laws.add(new Law(readings, power, n));
+        add(laws, new WearLaw(readings, power, n));
         for (int at = BESIDE_A_JUMP; jumping && at <= n - BESIDE_A_JUMP; at++) {
           if (readings.get(at).at > readings.get(at - 1).at) {
-            laws.add(new Law(readings, power, at));
+            add(laws, new WearLaw(readings, power, at));
           }
         }
       }
       return laws;
+    }
+
+    /**
+     * Where all readings beside a jump are of one time, as seen by a law, it is not told from wear.
+     */
+    private static void add(List<WearLaw> laws, WearLaw law) {
+      if (law.determined) {
+        laws.add(law);
+      }
     }
 
     /** The likeliest jump, where that there was one is clear. */
@@ -292,9 +189,9 @@ public final class Ageing {
       if (mean(l -> l.jumps() ? 1 : 0) < CLEAR_JUMP) {
         return Optional.empty();
       }
-      Law law =
+      WearLaw law =
           laws.stream()
-              .filter(Law::jumps)
+              .filter(WearLaw::jumps)
               .max(Comparator.comparingDouble(l -> l.likelihood))
               .orElseThrow();
       double before = law.value(readings.get(law.jump).at - readings.getFirst().at, false).value();
@@ -305,18 +202,18 @@ public final class Ageing {
               readings.get(law.jump).at));
     }
 
-    private static int mostLikely(List<Law> laws) {
+    private static int mostLikely(List<WearLaw> laws) {
       return IntStream.range(0, laws.size())
           .boxed()
           .max(Comparator.comparingDouble(i -> laws.get(i).likelihood))
           .orElseThrow();
     }
 
-    Law likeliest() {
+    WearLaw likeliest() {
       return laws.get(mostLikely(laws));
     }
 
-    double mean(ToDoubleFunction<Law> of) {
+    double mean(ToDoubleFunction<WearLaw> of) {
       double sum = 0;
       for (int i = 0; i < laws.size(); i++) {
         sum += weights.get(i) * of.applyAsDouble(laws.get(i));
@@ -375,7 +272,7 @@ public final class Ageing {
     DoubleUnaryOperator below = at -> laws.mean(l -> l.below(at - first, limit));
     return Optional.of(
         new Trend(
-            -1000 * laws.mean(Law::slopeAtEnd) / laws.mean(l -> l.value(0, false).value()),
+            -1000 * laws.mean(WearLaw::slopeAtEnd) / laws.mean(l -> l.value(0, false).value()),
             Optional.of(laws.value(last - first)),
             quantile(below, 0.5, last, last - first),
             quantile(below, 0.1, last, last - first),
@@ -409,7 +306,7 @@ public final class Ageing {
         if (others.stream().mapToDouble(Reading::at).distinct().count() < LEAST) {
           continue;
         }
-        Law law = Laws.plain(others).likeliest();
+        WearLaw law = Laws.plain(others).likeliest();
         double away = law.awayOf(readings.get(i), others.getFirst().at);
         double chance = 2 * law.students.cumulativeProbability(-Math.abs(away));
         if (chance < least) {

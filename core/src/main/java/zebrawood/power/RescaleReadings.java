@@ -75,10 +75,16 @@ public record RescaleReadings(
     accepts.orThrow();
   }
 
-  /** The same, with the scatter that the two curves show themselves, where they do. */
-  public static RescaleReadings asScattered(
-      List<CurvePoint> before, List<CurvePoint> after, List<JobSetting> settings) {
-    return new RescaleReadings(before, after, settings, Rescaling.roughness(before, after));
+  /** With the scatter that somebody said, else with the one that the two curves show themselves. */
+  public static RescaleReadings of(PowerReadings.Curve curve, List<JobSetting> settings) {
+    OptionalDouble shown = Rescaling.roughness(curve.before(), curve.now());
+    OptionalDouble scatter =
+        curve.scatterPercent() > 0
+            ? OptionalDouble.of(curve.scatterPercent())
+            : shown.isPresent()
+                ? OptionalDouble.of(Math.min(shown.getAsDouble(), MOST_SCATTER_PERCENT))
+                : shown;
+    return new RescaleReadings(curve.before(), curve.now(), settings, scatter);
   }
 
   private static void check(Accepts accepts, String field, List<CurvePoint> points) {

@@ -43,6 +43,21 @@ class AgeingTest {
     assertThat(with.at().getAsDouble()).isCloseTo(without.at().getAsDouble(), within(1.0));
   }
 
+  /** Read again within the hour, long after all others. */
+  @Test
+  void twoReadingsAtOnceAfterALongGapAreWorkedOut() {
+    List<Reading> readings = new ArrayList<>();
+    for (int i = 0; i < 7; i++) {
+      readings.add(new Reading(i, 90 + (i % 2 == 0 ? 0.2 : -0.2)));
+    }
+    readings.add(new Reading(6000, 80));
+    readings.add(new Reading(6000.1, 80.2));
+    readings.add(new Reading(6000.1, 79.9));
+    Trend trend = Ageing.of(readings, 72).orElseThrow();
+    assertThat(trend.now().orElseThrow().value()).isCloseTo(80, within(1.0));
+    assertThat(trend.from().getAsDouble()).isFinite();
+  }
+
   @Test
   void whatDoesNotFallHasNoDate() {
     Trend trend = Ageing.of(falling(0, 0.5, -0.5, 0.4, -0.4, 0.5, -0.5), 72).orElseThrow();

@@ -74,6 +74,24 @@ class RescalingTest {
   }
 
   @Test
+  void curvesThatShareNoShapeAreNotRefusedForTheirScatter() {
+    List<CurvePoint> now = new java.util.ArrayList<>();
+    for (CurvePoint p : curve(RescalingTest::tube)) {
+      now.add(new CurvePoint(p.percent(), p.percent() % 20 == 0 ? p.value() : 0.05 * p.value()));
+    }
+    RescaleReadings readings =
+        RescaleReadings.of(
+            new PowerReadings.Curve(now, 0.5, 0, curve(RescalingTest::tube)), List.of());
+    assertThat(readings.scatterPercent()).hasValue(50);
+    assertThat(
+            RescaleReadings.of(
+                    new PowerReadings.Curve(now, 0.5, 3, curve(RescalingTest::tube)), List.of())
+                .scatterPercent())
+        .as("what somebody said counts")
+        .hasValue(3);
+  }
+
+  @Test
   void aSettingThatGaveNoLightStaysAsItIs() {
     List<CurvePoint> before =
         List.of(

@@ -2,6 +2,7 @@ package zebrawood.desktop.field;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import zebrawood.desktop.photo.PhotoMarks;
 import zebrawood.desktop.photo.PhotoView;
 import zebrawood.desktop.text.Text;
@@ -162,11 +163,12 @@ final class FieldPicture {
       Frame frame, List<Point> points, List<List<Double>> errors, List<MarkPlace> leftOut) {
     border(frame);
     double[] off = errors.stream().mapToDouble(e -> Math.hypot(e.get(0), e.get(1))).toArray();
+    Set<MarkPlace> without = Set.copyOf(leftOut);
     boolean[] counts = new boolean[off.length];
     double most = 0;
     for (int i = 0; i < off.length; i++) {
       Point p = points.get(i);
-      counts[i] = !leftOut.contains(new MarkPlace(p.xMm(), p.yMm()));
+      counts[i] = !without.contains(new MarkPlace(p.xMm(), p.yMm()));
       most = counts[i] ? Math.max(most, off[i]) : most;
     }
     double largest = Math.min(LARGEST_RING, 0.45 * frame.side / Math.sqrt(off.length));

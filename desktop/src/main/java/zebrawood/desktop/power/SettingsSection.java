@@ -80,10 +80,7 @@ final class SettingsSection extends Section<Void, Void> {
           String written =
               to.isEmpty() ? file.replaceFirst("(\\.[^./\\\\]*)?$", "-new$1") : to.text().strip();
           SettingsTable table = SettingsTable.read(file, progress.part(0, READ));
-          RescaleFinding made =
-              Rescaling.solve(
-                  RescaleReadings.asScattered(
-                      curves.get().before(), curves.get().now(), table.settings()));
+          RescaleFinding made = Rescaling.solve(RescaleReadings.of(curves.get(), table.settings()));
           progress.reached(SOLVED);
           table.write(written, made.settings());
           return made(made, written);
