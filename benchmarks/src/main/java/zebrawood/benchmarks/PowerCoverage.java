@@ -136,18 +136,24 @@ public final class PowerCoverage {
 
   private void ageing() {
     for (double watched : new double[] {0.5, 0.7, 0.9}) {
-      ageing("even", t -> t, watched, 0);
-      ageing("quickening, t^1.5", t -> Math.pow(t, 1.5), watched, 0);
-      ageing("quickening, t^2", t -> t * t, watched, 0);
-      ageing("slowing, root of t", Math::sqrt, watched, 0);
-      ageing("knee at half", t -> t < 0.5 ? 0.4 * t : 0.2 + 1.6 * (t - 0.5), watched, 0);
-      ageing("even, meter 5 % less", t -> t, watched, -0.05);
-      ageing("even, meter 10 % less", t -> t, watched, -0.1);
+      ageing("even", t -> t, watched, 0, false);
+      ageing("quickening, t^1.5", t -> Math.pow(t, 1.5), watched, 0, false);
+      ageing("quickening, t^2", t -> t * t, watched, 0, false);
+      ageing("slowing, root of t", Math::sqrt, watched, 0, false);
+      ageing("knee at half", t -> t < 0.5 ? 0.4 * t : 0.2 + 1.6 * (t - 0.5), watched, 0, false);
+      for (double less : new double[] {0.05, 0.1}) {
+        String meter = "meter %.0f %% less".formatted(100 * less);
+        ageing("even, " + meter, t -> t, watched, -less, false);
+        ageing("even, " + meter + ", told", t -> t, watched, -less, true);
+        ageing("t^1.5, " + meter + ", told", t -> Math.pow(t, 1.5), watched, -less, true);
+        ageing("root of t, " + meter + ", told", Math::sqrt, watched, -less, true);
+      }
     }
   }
 
   /** Twelve readings of 2 %, and a meter that is changed somewhere among them. */
-  private void ageing(String name, DoubleUnaryOperator law, double watched, double jump) {
+  private void ageing(
+      String name, DoubleUnaryOperator law, double watched, double jump, boolean meterTold) {
     int held = 0;
     int told = 0;
     for (int i = 0; i < count; i++) {
@@ -158,7 +164,10 @@ public final class PowerCoverage {
         double scale = k >= changed ? 1 + jump : 1;
         double value = 60 * scale * (1 - 0.2 * law.applyAsDouble(share));
         read.add(
-            new Ageing.Reading(LIFE_HOURS * share, value * (1 + 0.02 * random.nextGaussian())));
+            new Ageing.Reading(
+                LIFE_HOURS * share,
+                value * (1 + 0.02 * random.nextGaussian()),
+                meterTold && k >= changed ? 1 : 0));
       }
       Ageing.Trend trend = Ageing.of(read, 48).orElseThrow();
       told += trend.step().isPresent() ? 1 : 0;

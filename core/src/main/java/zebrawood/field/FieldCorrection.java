@@ -40,8 +40,12 @@ public final class FieldCorrection {
   /** Marks of all the maps that are made one after the other, so that it ends soon. */
   private static final int MARKS_TRIED = 200_000;
 
-  /** Marks that count, those that were misread, and one more where that is one too many. */
-  private record Kept(List<Point> points, List<Point> misread, Optional<Point> oneMore) {
+  /**
+   * Marks that count, and those that were misread.
+   *
+   * @param again what is to be read again before anything is decided
+   */
+  private record Kept(List<Point> points, List<Point> misread, Optional<Advice> again) {
     static Kept all(List<Point> points) {
       return new Kept(points, List.of(), Optional.empty());
     }
@@ -57,7 +61,8 @@ public final class FieldCorrection {
 
   /**
    * Marks that were measured with an instrument. A mark that was misread is left out, one at a
-   * time, as long as they are no more than a tenth.
+   * time, as long as they are no more than a tenth. Where one mark alone moves the map by more than
+   * the tolerance, nothing is decided: had it been misread a little, nobody would know.
    */
   static Grid ofGrid(FieldReadings readings) {
     Head head = new Head(readings.fieldMm(), readings.toleranceMm(), readings.table());
@@ -73,9 +78,18 @@ public final class FieldCorrection {
       map = FieldMap.of(kept, head.fieldMm, error);
       next = map.misread(kept, error);
     }
-    Optional<Point> oneMore =
-        next.isPresent() ? Optional.of(kept.get(next.getAsInt())) : Optional.empty();
-    return ofGrid(head, all, new Kept(kept, misread, oneMore), map, new Errors(error, 0, 0));
+    OptionalInt alone = map.decidesAlone(kept, head.toleranceMm);
+    Optional<Advice> again =
+        next.isPresent()
+            ? Optional.of(
+                named("field.grid.read-again", kept.get(next.getAsInt()))
+                    .because("field.grid.read-again.why"))
+            : alone.isPresent()
+                ? Optional.of(
+                    named("field.grid.alone", kept.get(alone.getAsInt()))
+                        .because("field.grid.alone.why"))
+                : Optional.empty();
+    return ofGrid(head, all, new Kept(kept, misread, again), map, new Errors(error, 0, 0));
   }
 
   /**
@@ -234,7 +248,7 @@ public final class FieldCorrection {
     }
     double scaleX = 1 / plain.map().sizeX();
     double scaleY = 1 / plain.map().sizeY();
-    boolean unsure = atEdge > head.toleranceMm / 2 || kept.oneMore.isPresent();
+    boolean unsure = atEdge > head.toleranceMm / 2 || kept.again.isPresent();
     // Scatter of the readings alone is no reason to adjust.
     boolean isTrue = edge <= head.toleranceMm || edge < 2 * atEdge;
     Verdict verdict = unsure ? Verdict.MEASURE_AGAIN : isTrue ? Verdict.WITHIN : Verdict.ADJUST;
@@ -266,8 +280,7 @@ public final class FieldCorrection {
                     .toList()),
             verdict,
             unsure
-                ? List.of(
-                    kept.oneMore.map(FieldCorrection::readAgain).orElseGet(() -> more(atEdge)))
+                ? List.of(kept.again.orElseGet(() -> more(atEdge)))
                 : verdict == Verdict.WITHIN
                     ? List.of(leave(edge, head.toleranceMm))
                     : List.of(scale(scaleX, scaleY, edge), load(head, map)),
@@ -279,12 +292,8 @@ public final class FieldCorrection {
     return Advice.read("field.grid.more").because("field.square.larger.why", Amount.mm(left, 3));
   }
 
-  private static Advice readAgain(Point mark) {
-    return Advice.read(
-            "field.grid.read-again",
-            Message.bare(Amount.mm(mark.xMm(), 1)),
-            Amount.mm(mark.yMm(), 1))
-        .because("field.grid.read-again.why");
+  private static Advice named(String key, Point mark) {
+    return Advice.read(key, Message.bare(Amount.mm(mark.xMm(), 1)), Amount.mm(mark.yMm(), 1));
   }
 
   private static List<Message> warnings(Head head, Kept kept) {

@@ -45,6 +45,9 @@ final class FieldMap {
   /** In half fields: no command reaches further. */
   private static final double FURTHEST = 4;
 
+  /** In half fields. */
+  private static final double[] CORNERS = {-1, 1};
+
   private final double half;
   private final MapForms.Axis x;
   private final MapForms.Axis y;
@@ -138,8 +141,17 @@ final class FieldMap {
             || v < hull[2] - AT_THE_HULL
             || v > hull[3] + AT_THE_HULL;
     double forms = Math.hypot(differ(formsX, outside, u, v), differ(formsY, outside, u, v));
-    double between = fewLines ? OF_BENT * Math.hypot(x.bentAt(u, v), y.bentAt(u, v)) : 0;
-    return Math.hypot(Math.hypot(read, forms), between);
+    return Math.hypot(Math.hypot(read, forms), fewLines ? betweenThree(u, v) : 0);
+  }
+
+  /**
+   * Three marks across are as well on a line as on its cube: what a lens's cube along the other
+   * coordinate is, it may be along this one too.
+   */
+  private double betweenThree(double u, double v) {
+    double bent = OF_BENT * Math.hypot(x.bentAt(u, v), y.bentAt(u, v));
+    double cube = Math.max(Math.abs(x.cube(1, 2)), Math.abs(y.cube(2, 1)));
+    return Math.hypot(bent, cube * Math.hypot(u * u * u - u, v * v * v - v));
   }
 
   /**
@@ -222,6 +234,32 @@ final class FieldMap {
       }
     }
     return worst;
+  }
+
+  /**
+   * The mark that alone moves the map most, where it moves it by more than so much at the field's
+   * corners or at itself: had it been misread, nobody would know.
+   */
+  OptionalInt decidesAlone(List<Point> points, double mm) {
+    double most = mm;
+    OptionalInt found = OptionalInt.empty();
+    for (int i = 0; i < points.size(); i++) {
+      double moved = movedAt(i, points.get(i).xMm() / half, points.get(i).yMm() / half);
+      for (double u : CORNERS) {
+        for (double v : CORNERS) {
+          moved = Math.max(moved, movedAt(i, u, v));
+        }
+      }
+      if (moved > most) {
+        most = moved;
+        found = OptionalInt.of(i);
+      }
+    }
+    return found;
+  }
+
+  private double movedAt(int mark, double u, double v) {
+    return Math.hypot(x.becauseOf(mark, u, v), y.becauseOf(mark, u, v));
   }
 
   /**

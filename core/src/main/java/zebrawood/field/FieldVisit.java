@@ -86,16 +86,17 @@ public final class FieldVisit {
   /**
    * What lies behind a grid's coefficients: row by row from the lowest y.
    *
+   * @param found of a scan, with its marks
    * @throws IllegalArgumentException of a square
    */
-  public static List<FieldFinding.Row> table(FieldVisitReadings readings, FieldVisitFinding found) {
-    return switch (readings.task()) {
+  public static List<FieldFinding.Row> table(FieldTask task, FieldFinding found) {
+    return switch (task) {
       case BySquare square -> throw new IllegalArgumentException("a square has no table");
       case ByGrid(FieldReadings typed) -> FieldCorrection.ofGrid(typed).table();
       case ByScan(FieldScanReadings scan) ->
           FieldCorrection.ofGrid(
                   scan.head(),
-                  points(readings.task(), found.field()).orElseThrow(),
+                  points(task, found).orElseThrow(),
                   new FieldCorrection.Errors(0, 0, 0))
               .table();
     };

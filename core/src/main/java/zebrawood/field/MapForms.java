@@ -127,9 +127,34 @@ record MapForms(Axis best, List<Axis> asWell, List<Axis> anyOfThese) {
       return sum;
     }
 
+    /** The factor of u v², by 1 and 2, or of u² v, by 2 and 1; 0 where the form has none. */
+    double cube(int ofU, int ofV) {
+      for (int i = 0; i < coefficients.length; i++) {
+        int[] term = design.terms.get(i);
+        if (term[0] == ofU && term[1] == ofV) {
+          // The square is half of Chebyshev's second polynomial and one more.
+          return 2 * coefficients[i];
+        }
+      }
+      return 0;
+    }
+
     /** What an error of one makes there, squared. */
     double variance(double u, double v) {
       return form(design.inverse, values(design.terms, u, v));
+    }
+
+    /**
+     * How much it lies elsewhere there because of one mark: the coefficients less those without it
+     * (R. D. Cook, Technometrics 19, 15, 1977).
+     */
+    double becauseOf(int mark, double u, double v) {
+      double[] there = values(design.terms, u, v);
+      double sum = 0;
+      for (int k = 0; k < there.length; k++) {
+        sum += there[k] * dot(design.inverse[k], design.rows[mark]);
+      }
+      return sum * heldBack[mark];
     }
 
     int freedom() {

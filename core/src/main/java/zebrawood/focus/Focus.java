@@ -18,9 +18,10 @@ import zebrawood.words.Message;
  *
  * <p>In: one reading of where the focus is, by any way, and the gap that the machine is set to.
  * Out: by how much it is off and which way to go. It is within when it is off by no more than half
- * the depth of focus; where that depth is not known, by no more than two standard deviations of the
- * reading, with a warning. While nobody read what it is set to, nothing is said of it: the advice
- * is to set it.
+ * the depth of focus, and two standard deviations of focus and set gap together are no more than
+ * that either: else what is to be read more finely, unless it is clearly off. Where the depth is
+ * not known, it is within by no more than those two deviations, with a warning. While nobody read
+ * what it is set to, nothing is said of it: the advice is to set it.
  */
 public final class Focus {
   public static final Visit<FocusReadings, FocusFinding> VISIT =
@@ -68,13 +69,44 @@ public final class Focus {
     if (off.isPresent() && allowed.isEmpty()) {
       warnings.add(Message.of("focus.depth-unknown"));
     }
-    boolean within =
-        off.isPresent() && Math.abs(off.getAsDouble()) <= allowed.orElse(2 * gap.uncertainty());
+    double unsure = 2 * Math.hypot(gap.uncertainty(), readings.setGapErrorMm());
+    boolean near = off.isPresent() && Math.abs(off.getAsDouble()) <= allowed.orElse(unsure);
+    boolean open =
+        off.isPresent()
+            && allowed.isPresent()
+            && unsure > allowed.getAsDouble()
+            && Math.abs(off.getAsDouble()) <= allowed.getAsDouble() + unsure;
     List<Advice> advice = new ArrayList<>(ofSensor(readings));
     boolean proven = advice.isEmpty();
-    advice.addAll(advice(wanted, gap, off, within));
+    advice.addAll(
+        open
+            ? finer(readings, gap, unsure, allowed.getAsDouble())
+            : advice(wanted, gap, off, near));
     return new FocusFinding(
-        located, off, allowed, readings.tableUpMm(), verdict(within, proven), advice, warnings);
+        located,
+        off,
+        allowed,
+        readings.tableUpMm(),
+        open ? Verdict.MEASURE_AGAIN : verdict(near, proven),
+        advice,
+        warnings);
+  }
+
+  /** What leaves more open of the two: the focus, or the gap as it is set. */
+  private static List<Advice> finer(
+      FocusReadings readings, Estimate gap, double unsure, double allowed) {
+    Advice read =
+        gap.uncertainty() < readings.setGapErrorMm()
+            ? Advice.read("focus.finer.gap")
+            : switch (readings.task()) {
+              case FocusTask.ByGauge gauge -> Advice.read("focus.finer.gauge");
+              case FocusTask.ByPencil pencil -> Advice.read("focus.finer.widths");
+              case FocusTask.ByEqualWidths equal -> Advice.read("focus.finer.widths");
+              case FocusTask.ByLive live -> Advice.read("focus.finer.ramp");
+              case FocusTask.ByLadder ladder -> Advice.read("focus.finer.rungs");
+              default -> Advice.read("focus.finer.again");
+            };
+    return List.of(read.because("focus.finer.why", Amount.mm(unsure, 2), Amount.mm(allowed, 2)));
   }
 
   private static Verdict verdict(boolean within, boolean proven) {

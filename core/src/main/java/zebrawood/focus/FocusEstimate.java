@@ -8,6 +8,8 @@ import java.util.stream.Stream;
 import zebrawood.focus.FocusTask.ByAxes;
 import zebrawood.focus.FocusTask.ByEqualWidths;
 import zebrawood.focus.FocusTask.ByGauge;
+import zebrawood.focus.FocusTask.ByLadder;
+import zebrawood.focus.FocusTask.ByLive;
 import zebrawood.focus.FocusTask.ByPencil;
 import zebrawood.focus.FocusTask.ByProbe;
 import zebrawood.focus.RampReadings.Slope;
@@ -20,7 +22,8 @@ import zebrawood.words.Message;
 /**
  * Where the focus is by one reading of it.
  *
- * @param gapMm empty where the reading decides nothing
+ * @param gapMm empty where the reading decides nothing, or is on a scale of which no gap is known
+ * @param heightMm on the scale of a ladder whose heights are no gaps; else empty
  * @param depthMm of focus, where the reading tells it
  * @param lineWidthMm there, where the reading tells it
  * @param law through the readings, where there is one
@@ -31,6 +34,7 @@ import zebrawood.words.Message;
  */
 public record FocusEstimate(
     Optional<Estimate> gapMm,
+    Optional<Estimate> heightMm,
     OptionalDouble depthMm,
     OptionalDouble lineWidthMm,
     Optional<FittedLaw> law,
@@ -51,6 +55,7 @@ public record FocusEstimate(
   static FocusEstimate of(WaistFinding f) {
     return new FocusEstimate(
         f.place().filter(place -> f.decided()),
+        Optional.empty(),
         f.depthOfFocusMm(),
         f.lineWidthAtFocusMm(),
         f.law(),
@@ -66,6 +71,7 @@ public record FocusEstimate(
       Optional<Estimate> gap, Optional<Probe> probe, List<Advice> again, List<Message> warnings) {
     return new FocusEstimate(
         gap,
+        Optional.empty(),
         OptionalDouble.empty(),
         OptionalDouble.empty(),
         Optional.empty(),
@@ -111,6 +117,65 @@ public record FocusEstimate(
         List.of());
   }
 
+  /** The best height, the middle of the two at which it fades, or the mean of both. */
+  static FocusEstimate by(ByLive live) {
+    double one = live.giveOrTakeMm() / 2;
+    Optional<Estimate> middle =
+        live.fadesMm().isPresent()
+            ? Optional.of(
+                new Estimate(
+                    (live.fadesMm().getAsDouble() + live.fadesAgainMm().getAsDouble()) / 2,
+                    one / Math.sqrt(2)))
+            : Optional.empty();
+    if (live.bestMm().isEmpty() || middle.isEmpty()) {
+      return plainly(
+          middle.map(Estimate::value).orElse(live.bestMm().orElse(0)),
+          middle.map(Estimate::uncertainty).orElse(one),
+          List.of());
+    }
+    // Weighted by one over the variance: the middle has half of it.
+    double best = live.bestMm().getAsDouble();
+    double gap = (best + 2 * middle.get().value()) / 3;
+    double apart = Math.abs(best - middle.get().value());
+    return plainly(
+        gap,
+        Math.max(one / Math.sqrt(3), apart / 2),
+        apart > 2 * Math.hypot(one, middle.get().uncertainty())
+            ? List.of(Message.of("focus.live.apart", Amount.mm(apart, 2)))
+            : List.of());
+  }
+
+  static FocusEstimate by(ByLadder ladder) {
+    FocusEstimate found = of(Ladder.solve(ladder.readings()));
+    return ladder.scale().map(found::on).orElse(found);
+  }
+
+  /** What was found is a height on that scale, and a gap only where one was read there. */
+  private FocusEstimate on(FocusTask.HeightScale scale) {
+    Optional<Estimate> gap =
+        gapMm.flatMap(height ->
+            scale.gapAtBestMm().stream()
+                .mapToObj(mm ->
+                    new Estimate(
+                        mm,
+                        Math.hypot(
+                            height.uncertainty(),
+                            Resolution.standardDeviation(scale.resolutionMm()))))
+                .findFirst());
+    List<Advice> next =
+        gapMm
+            .map(height ->
+                List.of(
+                    Advice.act(
+                        "focus.ladder.go",
+                        Message.bare(Amount.mm(height.value(), 2)),
+                        Amount.mm(height.uncertainty(), 2)),
+                    Advice.read("focus.ladder.read-gap").because("focus.ladder.read-gap.why")))
+            .orElse(again);
+    return new FocusEstimate(
+        gap, gapMm, depthMm, lineWidthMm, law, axes, probe, widths, next, warnings);
+  }
+
   /**
    * The gap at which the sum of both squared widths is least: each is a parabola, so that the foci
    * are weighted by how steeply their widths grow.
@@ -143,6 +208,7 @@ public record FocusEstimate(
     }
     return new FocusEstimate(
         Optional.of(new Estimate(gap, uncertainty)),
+        Optional.empty(),
         OptionalDouble.of(depth),
         OptionalDouble.of(widest),
         Optional.empty(),

@@ -3,6 +3,7 @@ package zebrawood.focus;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
+import zebrawood.measure.Resolution;
 
 /**
  * A visit to the focus of one lens.
@@ -10,6 +11,8 @@ import zebrawood.measure.Accepts;
  * @param references what gaps are measured from
  * @param setGapMm the gap that the machine is set to now, read after setting it; empty while nobody
  *     read it
+ * @param setGapResolutionMm of what that gap is read with; empty where it was not told, as in
+ *     entries of earlier versions
  * @param depthMm of focus, where it is known otherwise than by this reading
  * @param stack what is on the table now; empty while nobody said so
  * @param stackThen what was on it when the focus was last left
@@ -22,6 +25,7 @@ public record FocusReadings(
     FocusTask task,
     References references,
     OptionalDouble setGapMm,
+    OptionalDouble setGapResolutionMm,
     OptionalDouble depthMm,
     Optional<StackUp> stack,
     Optional<StackUp> stackThen,
@@ -31,6 +35,7 @@ public record FocusReadings(
   public FocusReadings {
     var accepts = new Accepts().between("defocusMm", defocusMm, -200, 200);
     setGapMm.ifPresent(mm -> accepts.between("setGapMm", mm, 0, RampReadings.LONGEST_MM));
+    setGapResolutionMm.ifPresent(mm -> accepts.positive("setGapResolutionMm", mm, 50));
     depthMm.ifPresent(mm -> accepts.positive("depthMm", mm, 1000));
     defocusThenMm.ifPresent(mm -> accepts.between("defocusThenMm", mm, -5000, 5000));
     accepts.orThrow();
@@ -42,6 +47,13 @@ public record FocusReadings(
         ? OptionalDouble.of(
             stackThen.get().tableUpMm(stack.get(), defocusMm - defocusThenMm.orElse(0)))
         : OptionalDouble.empty();
+  }
+
+  /** Standard deviation of the gap as it is set; 0 where nobody said how finely it is read. */
+  double setGapErrorMm() {
+    return setGapResolutionMm.isPresent()
+        ? Resolution.standardDeviation(setGapResolutionMm.getAsDouble())
+        : 0;
   }
 
   boolean stackChanged() {

@@ -1,10 +1,12 @@
 package zebrawood.focus;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.focus.RampReadings.Slope;
 import zebrawood.measure.Accepts;
 import zebrawood.station.Help;
+import zebrawood.words.Message;
 
 /** One complete reading of where the focus is, in any of the ways to find it. */
 public sealed interface FocusTask {
@@ -56,7 +58,53 @@ public sealed interface FocusTask {
     }
   }
 
-  record ByLadder(LadderReadings readings) implements FocusTask {}
+  /**
+   * @param scale that the heights are read on, where they are no gaps; else empty
+   */
+  record ByLadder(LadderReadings readings, Optional<HeightScale> scale) implements FocusTask {}
+
+  /**
+   * A scale of the table, the head or the column: it tells where the focus is on itself alone,
+   * until a gap is read there.
+   *
+   * @param gapAtBestMm read with the machine at the best height; empty while it was not read
+   * @param resolutionMm of that gap
+   */
+  record HeightScale(OptionalDouble gapAtBestMm, double resolutionMm) {
+    public HeightScale {
+      var accepts = new Accepts().positive("resolutionMm", resolutionMm, 50);
+      gapAtBestMm.ifPresent(mm -> accepts.between("gapAtBestMm", mm, 0, RampReadings.LONGEST_MM));
+      accepts.orThrow();
+    }
+  }
+
+  /**
+   * While it marks, the height is changed: by the dot, the sound or the sparks there is one that is
+   * best, or two at which it fades alike.
+   *
+   * @param bestMm the gap there
+   * @param fadesMm the gaps at which it fades; both or none
+   * @param giveOrTakeMm how far each may well be off: two standard deviations
+   */
+  record ByLive(
+      OptionalDouble bestMm,
+      OptionalDouble fadesMm,
+      OptionalDouble fadesAgainMm,
+      double giveOrTakeMm)
+      implements FocusTask {
+    public ByLive {
+      var accepts = new Accepts().positive("giveOrTakeMm", giveOrTakeMm, 1000);
+      bestMm.ifPresent(mm -> accepts.between("bestMm", mm, 0, RampReadings.LONGEST_MM));
+      fadesMm.ifPresent(mm -> accepts.between("fadesMm", mm, 0, RampReadings.LONGEST_MM));
+      fadesAgainMm.ifPresent(mm -> accepts.between("fadesAgainMm", mm, 0, RampReadings.LONGEST_MM));
+      boolean both = fadesMm.isPresent() && fadesAgainMm.isPresent();
+      if (!both && (bestMm.isEmpty() || fadesMm.isPresent() || fadesAgainMm.isPresent())) {
+        accepts.complain(
+            "bestMm", Message.of("focus.live.found"), Message.of("focus.live.accepts"));
+      }
+      accepts.orThrow();
+    }
+  }
 
   /** A spot that is oblong: a ramp along each of the machine's axes. */
   record ByAxes(RampReadings alongX, RampReadings alongY) implements FocusTask {}
@@ -116,7 +164,8 @@ public sealed interface FocusTask {
                   readings, help.pictures().apply(readings.imagePath()), help.reached()));
       case ByPencil pencil -> FocusEstimate.by(pencil);
       case ByEqualWidths equal -> FocusEstimate.by(equal);
-      case ByLadder(LadderReadings readings) -> FocusEstimate.of(Ladder.solve(readings));
+      case ByLadder ladder -> FocusEstimate.by(ladder);
+      case ByLive live -> FocusEstimate.by(live);
       case ByAxes axes -> FocusEstimate.by(axes);
       case ByProbe probe -> FocusEstimate.by(probe);
     };

@@ -27,7 +27,8 @@ import zebrawood.words.Message;
  *
  * <p>A reading that the law of all others misses is left out, one at a time. Where the readings
  * jump between two days, as they do when another meter is taken, both are as likely: that the
- * source fell, and that the scale changed.
+ * source fell, and that the scale changed. Where it was told that another meter was taken, its
+ * scale is fitted beside the wear, and all is told on the first meter's.
  */
 public final class Ageing {
   /** Fewer do not tell a trend from chance. */
@@ -68,8 +69,14 @@ public final class Ageing {
    * What it gave.
    *
    * @param at hours or days
+   * @param scale readings with the same number were read with one meter, as far as anybody said;
+   *     what another meter shows differs by a share that nobody knows
    */
-  public record Reading(double at, double value) {}
+  public record Reading(double at, double value, int scale) {
+    public Reading(double at, double value) {
+      this(at, value, 0);
+    }
+  }
 
   /**
    * A jump between two readings that no wear makes.
@@ -83,7 +90,7 @@ public final class Ageing {
    * Where it goes.
    *
    * @param fallPer1000 the share lost in a thousand hours or days of late, of the first value
-   * @param now what it gives at the last reading, by all of them
+   * @param now what it gives at the last reading, by all of them, on the first meter's scale
    * @param at when it crosses the limit most likely; empty where it may as well never
    * @param from nine times in ten it is later than this; with {@code until}, eight in ten between
    * @param until empty where it may be as late as one likes
@@ -167,7 +174,9 @@ public final class Ageing {
       for (double power : POWERS) {
         add(laws, new WearLaw(readings, power, n));
         for (int at = BESIDE_A_JUMP; jumping && at <= n - BESIDE_A_JUMP; at++) {
-          if (readings.get(at).at > readings.get(at - 1).at) {
+          // A change of meter that was told has its own scale.
+          if (readings.get(at).at > readings.get(at - 1).at
+              && readings.get(at).scale == readings.get(at - 1).scale) {
             add(laws, new WearLaw(readings, power, at));
           }
         }
@@ -197,9 +206,7 @@ public final class Ageing {
       double before = law.value(readings.get(law.jump).at - readings.getFirst().at, false).value();
       return Optional.of(
           new Step(
-              law.fit.coefficient(2) / before,
-              readings.get(law.jump - 1).at,
-              readings.get(law.jump).at));
+              law.jumpsBy() / before, readings.get(law.jump - 1).at, readings.get(law.jump).at));
     }
 
     private static int mostLikely(List<WearLaw> laws) {
@@ -221,7 +228,7 @@ public final class Ageing {
       return sum;
     }
 
-    /** On the scale of the last readings. */
+    /** After a jump: on the scale of the last readings. */
     Estimate value(double sinceFirst) {
       double mean = mean(l -> l.value(sinceFirst, true).value());
       double variance =
@@ -251,11 +258,11 @@ public final class Ageing {
   /**
    * @param readings at two times at least, all more than 0
    * @param limit the value that it must not fall below, more than 0
-   * @return empty with fewer than four readings, or all at one time
+   * @return empty with fewer than four readings at different times, and one more for each meter
+   *     beside the first
    */
   public static Optional<Trend> of(List<Reading> readings, double limit) {
-    if (readings.size() < LEAST
-        || readings.stream().mapToDouble(Reading::at).distinct().count() < LEAST) {
+    if (tooFew(readings)) {
       return Optional.empty();
     }
     List<Integer> order =
@@ -282,6 +289,13 @@ public final class Ageing {
             laws.jump(kept)));
   }
 
+  /** Each meter takes a reading for its own scale. */
+  private static boolean tooFew(List<Reading> readings) {
+    long scales = readings.stream().mapToInt(Reading::scale).distinct().count();
+    long different = readings.stream().map(r -> new Reading(r.at, 0, r.scale)).distinct().count();
+    return different - scales < LEAST - 1;
+  }
+
   /** The few that lie farthest off the likeliest law of all. */
   private static List<Integer> farthest(List<Reading> readings, List<Integer> kept) {
     List<Double> off =
@@ -303,7 +317,8 @@ public final class Ageing {
       double least = BY_CHANCE / kept.size();
       for (int i : farthest(readings, kept)) {
         List<Reading> others = kept.stream().filter(k -> k != i).map(readings::get).toList();
-        if (others.stream().mapToDouble(Reading::at).distinct().count() < LEAST) {
+        int scale = readings.get(i).scale;
+        if (tooFew(others) || others.stream().noneMatch(o -> o.scale == scale)) {
           continue;
         }
         WearLaw law = Laws.plain(others).likeliest();

@@ -71,8 +71,8 @@ public final class Power {
     Optional<FittedCurve> curve =
         r.curve().flatMap(c -> CurveFit.of(c.now(), c.resolution(), c.scatterPercent()));
     boolean comparable = comparable(current.top);
-    OptionalDouble loss = loss(r, comparable);
     Optional<Ageing.Trend> trend = trend(r.output(), comparable);
+    OptionalDouble loss = loss(r, comparable, trend);
     List<PartFinding> parts = new ArrayList<>();
     if (r.tube()) {
       parts.add(lowPulse(r.lowPulseMa()));
@@ -97,6 +97,10 @@ public final class Power {
     }
     if (r.output().now().isPresent() && !comparable) {
       warnings.add(Message.of("power.output.not-agreed"));
+    }
+    if (r.output().now().isPresent() && !r.output().onFirstScale()) {
+      warnings.add(
+          Message.of(loss.isPresent() ? "power.output.other-meter" : "power.output.other-alone"));
     }
     if (r.output().hours().isPresent() && wentBack(r.output())) {
       warnings.add(Message.of("power.hours.back"));
@@ -319,11 +323,17 @@ public final class Power {
   }
 
   /** By the test job where it was read, else by the two curves. */
-  private static OptionalDouble loss(PowerReadings r, boolean comparable) {
+  private static OptionalDouble loss(
+      PowerReadings r, boolean comparable, Optional<Ageing.Trend> trend) {
     PowerReadings.Output output = r.output();
     if (comparable && output.now().isPresent() && output.first().isPresent()) {
-      return OptionalDouble.of(
-          100 * (1 - output.now().getAsDouble() / output.first().getAsDouble()));
+      double first = output.first().getAsDouble();
+      if (output.onFirstScale()) {
+        return OptionalDouble.of(100 * (1 - output.now().getAsDouble() / first));
+      }
+      if (trend.flatMap(Ageing.Trend::now).isPresent()) {
+        return OptionalDouble.of(100 * (1 - trend.get().now().get().value() / first));
+      }
     }
     return r.curve()
         .filter(c -> enough(c.now()) && enough(c.before()))
@@ -391,7 +401,7 @@ public final class Power {
     Stream<Ageing.Reading> now =
         output.now().stream()
             .filter(v -> comparable)
-            .mapToObj(v -> new Ageing.Reading(output.at(), v));
+            .mapToObj(v -> new Ageing.Reading(output.at(), v, output.scale()));
     return Ageing.of(Stream.concat(output.history().stream(), now).toList(), limit);
   }
 

@@ -53,7 +53,9 @@ public record PowerReadings(
    * @param history earlier readings of this tube, in hours or days
    * @param at when this reading is taken, in the same
    * @param inHours whether these are the counter's hours, else days since the first reading
-   * @param hours on the counter, when they were read
+   * @param hours on the counter, or counted up by the entries, when they were read
+   * @param meter what it was read with, when that was told
+   * @param scale of this reading, as in {@link Ageing.Reading}
    */
   public record Output(
       boolean inWatts,
@@ -63,7 +65,9 @@ public record PowerReadings(
       List<Ageing.Reading> history,
       double at,
       boolean inHours,
-      OptionalDouble hours) {
+      OptionalDouble hours,
+      Optional<String> meter,
+      int scale) {
     public static final Output NOT_READ =
         new Output(
             false,
@@ -73,7 +77,9 @@ public record PowerReadings(
             List.of(),
             0,
             false,
-            OptionalDouble.empty());
+            OptionalDouble.empty(),
+            Optional.empty(),
+            0);
 
     public Output {
       history = List.copyOf(history);
@@ -82,6 +88,11 @@ public record PowerReadings(
       lossLimitPercent.ifPresent(p -> accepts.between("lossLimitPercent", p, 1, 90));
       hours.ifPresent(h -> accepts.between("hours", h, 0, 1_000_000));
       accepts.orThrow();
+    }
+
+    /** Whether what is read now can be held against what was read first. */
+    public boolean onFirstScale() {
+      return history.isEmpty() || history.getFirst().scale() == scale;
     }
   }
 

@@ -19,7 +19,8 @@ public final class PowerStation {
           Set.of("controller"),
           Map.of(
               EventKind.SOURCE_REPLACED, Doubt.READ_AGAIN,
-              EventKind.SUPPLY_TOUCHED, Doubt.READ_AGAIN),
+              EventKind.SUPPLY_TOUCHED, Doubt.READ_AGAIN,
+              EventKind.METER_CHANGED, Doubt.QUICK_CHECK),
           30,
           10);
 }

@@ -26,6 +26,11 @@ final class WearLaw {
 
   private final double power;
   final int jump;
+  private final boolean jumps;
+
+  /** The first meter's first. */
+  private final int[] scales;
+
   private final double span;
   final LinearFit fit;
   private final int freedom;
@@ -47,11 +52,11 @@ final class WearLaw {
     int n = readings.size();
     double start = readings.getFirst().at();
     span = readings.getLast().at() - start;
-    boolean jumps = jump < n;
+    jumps = jump < n;
+    scales = readings.stream().mapToInt(Reading::scale).distinct().toArray();
     double[][] design = new double[n][];
     for (int i = 0; i < n; i++) {
-      double x = Math.pow((readings.get(i).at() - start) / span, power);
-      design[i] = jumps ? new double[] {1, x, i >= jump ? 1 : 0} : new double[] {1, x};
+      design[i] = row(readings.get(i).at() - start, readings.get(i).scale(), i >= jump);
     }
     fit = LinearFit.of(design, readings.stream().mapToDouble(Reading::value).toArray(), 1);
     freedom = fit.degreesOfFreedom();
@@ -85,16 +90,40 @@ final class WearLaw {
     return Math.pow(Math.max(0, sinceFirst) / span, power);
   }
 
+  /** What stands before the coefficients: 1, the wear, a mark for each other scale, the jump's. */
+  private double[] row(double sinceFirst, int scale, boolean jumped) {
+    double[] row = new double[1 + scales.length + (jumps ? 1 : 0)];
+    row[0] = 1;
+    row[1] = x(sinceFirst);
+    for (int k = 1; k < scales.length; k++) {
+      row[1 + k] = scales[k] == scale ? 1 : 0;
+    }
+    if (jumps) {
+      row[row.length - 1] = jumped ? 1 : 0;
+    }
+    return row;
+  }
+
   boolean jumps() {
-    return fit.columns() == 3;
+    return jumps;
+  }
+
+  /** In the value's unit. */
+  double jumpsBy() {
+    return fit.coefficient(fit.columns() - 1);
   }
 
   /**
-   * @param jumped whether on the scale of the last readings, else of the first
+   * On the scale of the meter that read first.
+   *
+   * @param jumped whether after the jump, else before it
    */
   Estimate value(double sinceFirst, boolean jumped) {
-    double x = x(sinceFirst);
-    Estimate plain = jumps() ? fit.combination(1, x, jumped ? 1 : 0) : fit.combination(1, x);
+    return value(sinceFirst, scales[0], jumped);
+  }
+
+  private Estimate value(double sinceFirst, int scale, boolean jumped) {
+    Estimate plain = fit.combination(row(sinceFirst, scale, jumped));
     // The fit takes an error of 1 and enlarges it by a misfit above that.
     double own = Math.sqrt(Math.max(1, fit.chiSquare() / freedom));
     return new Estimate(plain.value(), plain.uncertainty() / own * scatter);
@@ -117,7 +146,7 @@ final class WearLaw {
 
   /** What a later or earlier reading is off, by its own error when it was not fitted. */
   double awayOf(Reading reading, double first) {
-    Estimate there = value(reading.at() - first, true);
+    Estimate there = value(reading.at() - first, reading.scale(), true);
     return (reading.value() - there.value()) / Math.hypot(scatter, there.uncertainty());
   }
 }

@@ -321,6 +321,31 @@ class FieldTest {
     assertThat(others).isZero();
   }
 
+  /** 0.2 mm at a corner of sixteen marks: too little to be seen, too much for the corner. */
+  @Test
+  void aVerdictDoesNotHangOnOneMark() {
+    Random random = new Random(6);
+    int decided = 0;
+    int decidedHonest = 0;
+    int decidedTwice = 0;
+    for (int i = 0; i < 60; i++) {
+      List<Point> honest = bent(4, random);
+      decidedHonest += solve(honest, 0.05, 2).verdict() == Verdict.ADJUST ? 1 : 0;
+      List<Point> read = new ArrayList<>(honest);
+      Point p = read.getFirst();
+      read.set(0, new Point(p.xMm(), p.yMm(), p.measuredXMm() + 0.2, p.measuredYMm()));
+      OfGrid f = solve(read, 0.05, 2);
+      boolean swallowed =
+          f.verdict() == Verdict.ADJUST && f.leftOut().filter(List::isEmpty).isPresent();
+      decided += swallowed ? 1 : 0;
+      honest.add(p);
+      decidedTwice += solve(honest, 0.05, 2).verdict() == Verdict.ADJUST ? 1 : 0;
+    }
+    assertThat(decided).isLessThan(8);
+    assertThat(decidedHonest).isGreaterThan(48);
+    assertThat(decidedTwice).as("a mark that is read twice").isGreaterThan(48);
+  }
+
   @Test
   void aTrueFieldIsWithinThoughItsReadingsScatter() {
     Random random = new Random(7);

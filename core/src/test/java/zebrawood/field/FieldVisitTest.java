@@ -34,6 +34,7 @@ class FieldVisitTest {
                 diagonals,
                 other),
             focus,
+            Optional.empty(),
             Optional.empty()),
         Help.NONE);
   }
@@ -99,10 +100,11 @@ class FieldVisitTest {
     var grid =
         new FieldReadings(110, 0.01, 0.1, Optional.empty(), Optional.of(points), OptionalInt.of(7));
     var readings =
-        new FieldVisitReadings(new FieldTask.ByGrid(grid), Optional.empty(), Optional.empty());
+        new FieldVisitReadings(
+            new FieldTask.ByGrid(grid), Optional.empty(), Optional.empty(), Optional.empty());
     FieldVisitFinding f = FieldVisit.solve(readings, Help.NONE);
     assertThat(((OfGrid) f.field()).table()).isEmpty();
-    assertThat(FieldVisit.table(readings, f))
+    assertThat(FieldVisit.table(readings.task(), f.field()))
         .isEqualTo(((OfGrid) FieldCorrection.solve(grid)).table().orElseThrow())
         .hasSize(49);
   }

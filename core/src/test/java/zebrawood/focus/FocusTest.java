@@ -25,6 +25,7 @@ class FocusTest {
             task,
             new References(FocusReference.NOZZLE_TIP, NONE, NONE),
             set,
+            NONE,
             depth,
             Optional.empty(),
             Optional.empty(),
@@ -154,6 +155,7 @@ class FocusTest {
             new FocusTask.ByGauge(6.5, OptionalDouble.of(0.05)),
             new References(FocusReference.NOZZLE_TIP, NONE, NONE),
             OptionalDouble.of(8.5),
+            NONE,
             OptionalDouble.of(1),
             Optional.of(stack),
             Optional.of(stack),
@@ -200,6 +202,7 @@ class FocusTest {
                         task,
                         new References(FocusReference.NOZZLE_TIP, NONE, NONE),
                         OptionalDouble.of(7),
+                        NONE,
                         OptionalDouble.of(1),
                         Optional.empty(),
                         Optional.empty(),
@@ -225,5 +228,93 @@ class FocusTest {
     assertThat(new CuttingHead.Piercing(stages, NONE, 2, 30).stops()).isEqualTo(1);
     assertThatThrownBy(() -> new CuttingHead.Piercing(List.of(), NONE, 2, 30))
         .hasMessageContaining("stages");
+  }
+
+  /** The eye finds the thinnest to 5 mm of a 20 to 1 slope: 0.25 mm, where 0.22 is allowed. */
+  @Test
+  void nothingIsWithinByLessThanIsKnown() {
+    var byEye = new FocusTask.ByPencil(100, 5, BOARD);
+    FocusFinding open = solve(byEye, OptionalDouble.of(7), OptionalDouble.of(0.44), 0);
+    assertThat(open.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(open.advice(ENGLISH).getFirst()).contains("Read widths along the ramp");
+    assertThat(solve(byEye, OptionalDouble.of(9), OptionalDouble.of(0.44), 0).verdict())
+        .as("2 mm off is off, however it was read")
+        .isEqualTo(Verdict.ADJUST);
+    assertThat(solve(byEye, OptionalDouble.of(7), OptionalDouble.of(0.6), 0).verdict())
+        .isEqualTo(Verdict.WITHIN);
+    var unchecked = new FocusTask.ByGauge(7, NONE);
+    assertThat(solve(unchecked, OptionalDouble.of(7), OptionalDouble.of(0.44), 0).advice(ENGLISH))
+        .anyMatch(a -> a.contains("Measure the gauge itself"));
+  }
+
+  @Test
+  void aCoarselyReadGapDecidesNothing() {
+    FocusReadings coarse =
+        new FocusReadings(
+            new FocusTask.ByGauge(7, OptionalDouble.of(0.05)),
+            new References(FocusReference.NOZZLE_TIP, NONE, NONE),
+            OptionalDouble.of(7),
+            OptionalDouble.of(1),
+            OptionalDouble.of(0.6),
+            Optional.empty(),
+            Optional.empty(),
+            0,
+            NONE,
+            Optional.empty());
+    FocusFinding f = Focus.solve(coarse, Help.NONE);
+    assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(f.advice(ENGLISH).getFirst()).contains("Read the gap it is set to more finely");
+  }
+
+  /** A column that shows 33 to 36 where the gap is some 8 mm. */
+  @Test
+  void aHeightOnAScaleIsNoGap() {
+    List<LadderReadings.Rung> rungs =
+        java.util.stream.IntStream.rangeClosed(0, 12)
+            .mapToObj(i -> {
+              double height = 31 + 0.5 * i;
+              double width = 0.2 * Math.hypot(1, (height - 34) / 1.5);
+              return new LadderReadings.Rung(
+                  height, OptionalDouble.of(Math.round(50 * width) / 50.0), NONE);
+            })
+            .toList();
+    LadderReadings read = new LadderReadings(rungs, 0.02);
+    FocusFinding open = solve(ladder(read, NONE), OptionalDouble.of(8), OptionalDouble.of(1), 0);
+    assertThat(open.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(open.offMm()).isEmpty();
+    assertThat(open.located().heightMm().orElseThrow().value()).isCloseTo(34, within(0.2));
+    assertThat(open.advice(ENGLISH).getFirst()).startsWith("Go to 34").contains("on that scale");
+    FocusFinding tied =
+        solve(ladder(read, OptionalDouble.of(8)), OptionalDouble.of(8.05), OptionalDouble.of(1), 0);
+    assertThat(tied.verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(tied.offMm().orElseThrow()).isCloseTo(0.05, within(1e-9));
+  }
+
+  private static FocusTask ladder(LadderReadings read, OptionalDouble gapAtBest) {
+    return new FocusTask.ByLadder(read, Optional.of(new FocusTask.HeightScale(gapAtBest, 0.1)));
+  }
+
+  @Test
+  void whileItMarksTheMiddleOfBothFadesIsTheFocus() {
+    FocusFinding fades =
+        solve(
+            new FocusTask.ByLive(NONE, OptionalDouble.of(5), OptionalDouble.of(9), 0.4),
+            NONE,
+            NONE,
+            0);
+    assertThat(fades.located().gapMm().orElseThrow().value()).isEqualTo(7);
+    assertThat(fades.located().gapMm().orElseThrow().uncertainty())
+        .isCloseTo(0.1414, within(0.001));
+    FocusFinding apart =
+        solve(
+            new FocusTask.ByLive(
+                OptionalDouble.of(8), OptionalDouble.of(5), OptionalDouble.of(9), 0.4),
+            NONE,
+            NONE,
+            0);
+    assertThat(apart.warnings()).extracting(w -> w.key()).contains("focus.live.apart");
+    assertThat(apart.located().gapMm().orElseThrow().uncertainty()).isEqualTo(0.5);
+    assertThatThrownBy(() -> new FocusTask.ByLive(NONE, OptionalDouble.of(5), NONE, 0.4))
+        .hasMessageContaining("bestMm");
   }
 }

@@ -74,7 +74,7 @@ class AgeingTest {
 
   /** Twelve readings of 2 % over the first share of a life of 8000 hours, by a law of wear. */
   private static List<Reading> worn(
-      DoubleUnaryOperator law, double watched, double jump, Random random) {
+      DoubleUnaryOperator law, double watched, double jump, boolean told, Random random) {
     List<Reading> readings = new ArrayList<>();
     for (int i = 0; i < 12; i++) {
       double share = watched * i / 11;
@@ -85,7 +85,8 @@ class AgeingTest {
               60
                   * scale
                   * (1 - 0.2 * law.applyAsDouble(share))
-                  * (1 + 0.02 * random.nextGaussian())));
+                  * (1 + 0.02 * random.nextGaussian()),
+              told && i >= 6 ? 1 : 0));
     }
     return readings;
   }
@@ -104,7 +105,7 @@ class AgeingTest {
     for (int k = 0; k < laws.size(); k++) {
       int held = 0;
       for (int i = 0; i < 60; i++) {
-        Trend trend = Ageing.of(worn(laws.get(k), 0.8, 0, random), 48).orElseThrow();
+        Trend trend = Ageing.of(worn(laws.get(k), 0.8, 0, false, random), 48).orElseThrow();
         held +=
             trend.from().orElse(Double.MAX_VALUE) <= 8000
                     && trend.until().orElse(Double.MAX_VALUE) >= 8000
@@ -121,11 +122,50 @@ class AgeingTest {
     int held = 0;
     int told = 0;
     for (int i = 0; i < 40; i++) {
-      Trend trend = Ageing.of(worn(t -> t, 0.7, -0.12, random), 48).orElseThrow();
+      Trend trend = Ageing.of(worn(t -> t, 0.7, -0.12, false, random), 48).orElseThrow();
       held += trend.until().orElse(Double.MAX_VALUE) >= 8000 ? 1 : 0;
       told += trend.step().filter(s -> s.share() < -0.05 && s.share() > -0.2).isPresent() ? 1 : 0;
     }
     assertThat(held).isGreaterThan(30);
     assertThat(told).isGreaterThan(18);
+  }
+
+  /** Five percent are too few to be seen as a jump, and enough to be taken for wear. */
+  @Test
+  void anotherMeterThatWasToldIsNoWear() {
+    Random random = new Random(11);
+    int held = 0;
+    for (int i = 0; i < 100; i++) {
+      Trend trend = Ageing.of(worn(t -> t, 0.8, -0.05, true, random), 48).orElseThrow();
+      held +=
+          trend.from().orElse(Double.MAX_VALUE) <= 8000
+                  && trend.until().orElse(Double.MAX_VALUE) >= 8000
+              ? 1
+              : 0;
+      assertThat(trend.step()).isEmpty();
+    }
+    assertThat(held).isBetween(68, 97);
+  }
+
+  /** Each with the other meter, and one reading alone, which tells nothing of wear. */
+  @Test
+  void aMeterWithOneReadingTellsOnlyItsScale() {
+    List<Reading> readings = new ArrayList<>(falling(0.005, 0.1, -0.1, 0.1, -0.1, 0.1, -0.1));
+    Trend before = Ageing.of(readings, 72).orElseThrow();
+    readings.add(new Reading(1100, 60, 1));
+    Trend after = Ageing.of(readings, 72).orElseThrow();
+    assertThat(after.leftOut()).isEmpty();
+    assertThat(after.now().orElseThrow().value())
+        .isCloseTo(before.now().orElseThrow().value(), within(1.0));
+    assertThat(
+            Ageing.of(
+                List.of(
+                    new Reading(0, 60, 0),
+                    new Reading(1, 60, 1),
+                    new Reading(2, 60, 2),
+                    new Reading(3, 60, 3)),
+                50))
+        .as("a meter for each")
+        .isEmpty();
   }
 }

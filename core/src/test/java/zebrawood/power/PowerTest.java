@@ -108,7 +108,8 @@ class PowerTest {
   }
 
   private static Output output(double now, double first, OptionalDouble limit) {
-    return new Output(true, of(now), of(first), limit, List.of(), 100, true, of(100));
+    return new Output(
+        true, of(now), of(first), limit, List.of(), 100, true, of(100), Optional.empty(), 0);
   }
 
   @Test
@@ -133,7 +134,9 @@ class PowerTest {
                 List.of(new Ageing.Reading(0, 90), new Ageing.Reading(90, 61)),
                 100,
                 true,
-                of(100)));
+                of(100),
+                Optional.empty(),
+                0));
     assertThat(worn.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(worn.better()).contains(Better.REPLACE);
     assertThat(worn.lossPercent().getAsDouble()).isCloseTo(33.33, within(0.01));
@@ -146,12 +149,35 @@ class PowerTest {
     for (int i = 0; i < 8; i++) {
       history.add(new Ageing.Reading(200 * i, 60 - 0.25 * i + (i % 2 == 0 ? 0.1 : -0.1)));
     }
-    Output bad = new Output(true, of(44), of(60), of(20), history, 1600, true, of(1600));
+    Output bad =
+        new Output(
+            true, of(44), of(60), of(20), history, 1600, true, of(1600), Optional.empty(), 0);
     PowerFinding f = tube(meter(of(25.5), 28), of(4), bad);
     assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
     assertThat(f.better()).isEmpty();
     assertThat(f.advice(zebrawood.words.Phrasebook.ENGLISH)).anyMatch(a -> a.contains("once more"));
     assertThat(f.trend().orElseThrow().lastAlone()).isTrue();
+  }
+
+  @Test
+  void anotherMetersReadingIsNoLoss() {
+    Output alone =
+        new Output(
+            true,
+            of(50),
+            of(60),
+            of(10),
+            List.of(new Ageing.Reading(0, 60)),
+            100,
+            true,
+            of(100),
+            Optional.of("the new one"),
+            1);
+    PowerFinding f = tube(meter(of(25.5), 28), of(4), alone);
+    assertThat(f.lossPercent()).isEmpty();
+    assertThat(f.better()).isEmpty();
+    assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(f.warnings()).extracting(Message::key).contains("power.output.other-alone");
   }
 
   /** Less current gives less light, which is no ageing. */

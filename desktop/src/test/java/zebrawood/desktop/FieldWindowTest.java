@@ -18,11 +18,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import zebrawood.desktop.field.BurntThrough;
 import zebrawood.desktop.field.FieldModel;
 import zebrawood.desktop.field.FieldWay;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EventKind;
 import zebrawood.measure.Verdict;
+import zebrawood.records.field.FieldTable;
 
 /** Square, grid and scan of a galvo head, in the window. */
 class FieldWindowTest extends WindowTest {
@@ -208,6 +210,23 @@ class FieldWindowTest extends WindowTest {
     assertThat(page()).contains("x and y of the measured places exchanged");
   }
 
+  /** It is made again of what was kept, joined to the file that was named. */
+  private void theRecordedTableIsTheSame() {
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    signIfAsked();
+    until(
+        "it is recorded",
+        () ->
+            app.model().opened().ledger().entriesOfFitted(FieldModel.DEFINITION.station()).size()
+                == 2);
+    settle();
+    fill("#field-table-file", folder.resolve("third").toString());
+    press("#field-write-recorded");
+    until("it is told", () -> told("joined to what it was burnt through"));
+    assertThat(FieldTable.read(folder.resolve("third").toString()))
+        .isEqualTo(FieldTable.read(folder.resolve("second").toString()));
+  }
+
   @Test
   void aPastedGridGivesCoefficientsTableShimsAndFiles() throws IOException {
     open("Bryony", "field");
@@ -258,6 +277,9 @@ class FieldWindowTest extends WindowTest {
     until("it is written", () -> Files.exists(folder.resolve("lens100.json")));
     assertThat(Files.readAllLines(folder.resolve("lens100.csv"))).hasSize(33 * 33 + 1);
     until("it is told", () -> told("It holds where no table was loaded"));
+    press("#field-write-recorded");
+    until("it is told", () -> told("No measured grid of this lens is recorded"));
+    choose("#field-burnt", BurntThrough.FILE);
     fill("#field-loaded-table", folder.resolve("none").toString());
     fill("#field-table-file", folder.resolve("second").toString());
     press("#field-write-table");
@@ -266,6 +288,7 @@ class FieldWindowTest extends WindowTest {
     press("#field-write-table");
     until("it is told", () -> told("joined to the table"));
     assertThat(folder.resolve("second.json")).exists();
+    theRecordedTableIsTheSame();
     press("#field-size-grid");
     assertThat(words("#field-pitch")).as("crosses and all in the field").isEqualTo("10.5");
     assertThat(words("#field-cross-size")).isEqualTo("5");

@@ -19,6 +19,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import zebrawood.desktop.focus.FocusModel;
 import zebrawood.desktop.focus.FocusWay;
+import zebrawood.desktop.focus.HeightKind;
 import zebrawood.desktop.focus.TableScale;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
@@ -146,7 +147,7 @@ class FocusWindowTest extends WindowTest {
       until("it is measured", () -> !app.scene().lookup("#primary").isDisabled());
       settle();
       if (round == 0) {
-        assertThat(page()).containsAnyOf("Make the gap", "Set the autofocus offset", "Leave it");
+        assertThat(page()).containsAnyOf("Make the gap", "Set the autofocus offset", "Leave ");
         press("#primary");
       }
     }
@@ -155,6 +156,28 @@ class FocusWindowTest extends WindowTest {
     String told = page();
     double off = Double.parseDouble(told.replaceFirst("(?s).*off focus by ([0-9.]+) mm.*", "$1"));
     assertThat(off).isCloseTo(0, within(0.7));
+  }
+
+  /** The column's display is no gap; while nobody said what the heights are, none is advised. */
+  @Test
+  void heightsOfAColumnAreTiedToOneGap() {
+    openStation("focus");
+    choose(FocusWay.LADDER_SCORES);
+    String[] rungs = {
+      "30.5", "2.5", "31.5", "6.5", "32.5", "8.9", "33.5", "8.9", "34.5", "6.5", "35.5", "2.5"
+    };
+    for (int i = 0; i < rungs.length; i += 2) {
+      fill("#focus-rung-score-" + (i / 2 + 1) + "-at", rungs[i]);
+      fill("#focus-rung-score-" + (i / 2 + 1) + "-value", rungs[i + 1]);
+    }
+    assertThat(page()).contains("What the heights are").doesNotContain("Make the gap");
+    choose("#focus-heights", HeightKind.SCALE);
+    fill("#focus-set-gap", "8");
+    assertThat(page()).contains("Go to 33.0").contains("Read the gap there");
+    fill("#focus-gap-at-best", "8.1");
+    assertThat(page())
+        .doesNotContain("33.34")
+        .containsAnyOf("Leave it", "more finely", "more rungs");
   }
 
   /** What is being worked out says how far it is, and the window goes on meanwhile. */

@@ -167,6 +167,53 @@ class PowerWindowTest extends WindowTest {
     assertThat(entries()).as("the old one is kept").hasSize(9);
   }
 
+  /** A meter of the customer's, read twice on one day, is no wear; hours are added up. */
+  @Test
+  void anotherMeterIsToldByItsNameAndHoursAreAddedUp() {
+    open("Madder", "power");
+    unfold();
+    fill("#power-at-top", "23.5");
+    fill("#power-output", "60");
+    fill("#power-hours-more", "12");
+    assertThat(page()).contains("Output lost").contains("Read the output once more");
+    fill("#power-meter-name", "Borrowed, no. 7");
+    assertThat(page()).contains("Output lost").doesNotContain("another meter than at first");
+    fill("#power-output", "67");
+    record();
+    assertThat(figure("hours")).isEqualTo(1001);
+    fill("#power-at-top", "23.5");
+    fill("#power-output", "62");
+    fill("#power-hours-more", "0");
+    fill("#power-meter-name", "Workshop's");
+    assertThat(page())
+        .contains("another meter than at first: its scale is fitted")
+        .doesNotContain("Replace the tube.");
+    record();
+    assertThat(figure("hours")).isEqualTo(1001);
+    onInterface(() -> {
+      app.model().happened(Happening.now(EventKind.METER_CHANGED, "repaired"), () -> {}, () -> {});
+      return null;
+    });
+    until(
+        "it is in doubt",
+        () ->
+            app.model().opened().ledger().events().stream()
+                .anyMatch(e -> e.kind() == EventKind.METER_CHANGED));
+    settle();
+    fill("#power-at-top", "23.5");
+    fill("#power-output", "70");
+    fill("#power-hours-more", "1");
+    assertThat(page()).contains("another meter than at first: its scale is fitted");
+  }
+
+  private double figure(String id) {
+    return entries().getLast().figures().stream()
+        .filter(f -> f.id().equals(id))
+        .findFirst()
+        .orElseThrow()
+        .value();
+  }
+
   @ParameterizedTest
   @CsvSource({"CURRENT, 1", "MARK, 4", "WATTS, 1", "JOULES, 10000"})
   void aCurveIsReadByWhatIsThere(CurveWay way, double perUnit) {

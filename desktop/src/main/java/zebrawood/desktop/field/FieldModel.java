@@ -17,6 +17,7 @@ import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
 import zebrawood.desktop.job.Jobs;
 import zebrawood.desktop.photo.PhotoView;
+import zebrawood.desktop.station.AtMachine;
 import zebrawood.desktop.station.Dragged;
 import zebrawood.desktop.station.FigureTile;
 import zebrawood.desktop.station.Outcome;
@@ -42,7 +43,6 @@ import zebrawood.field.FieldVisitReadings;
 import zebrawood.field.PointerReadings;
 import zebrawood.field.RedPointer;
 import zebrawood.ledger.Entry;
-import zebrawood.ledger.Ledger;
 import zebrawood.machine.Machine;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.quantity.Quantity;
@@ -54,7 +54,7 @@ import zebrawood.words.Message;
 /** The field station of a galvo head, for the lens that is on it. */
 public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisitFinding> {
   public static final StationDefinition DEFINITION =
-      StationDefinition.of(FieldStation.STATION, FieldModel::new)
+      StationDefinition.opened(FieldStation.STATION, FieldModel::new)
           .with(
               Solver.of("field", FieldReadings.class, FieldCorrection::solve),
               Solver.of(
@@ -71,6 +71,7 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
 
   private static final int GRID_LINES = 7;
 
+  private List<Entry> recorded = List.of();
   private final Machine machine;
   final ChoiceField<FieldWay> way = form().choice("way", FieldWay.class, FieldWay.SQUARE);
   final QuantityField field = form().positive("field", MM, LARGEST_MM);
@@ -89,18 +90,20 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
   final WordsField grid = grid();
   final ScanFields scan = new ScanFields(form());
   final PointerSection pointer = new PointerSection(form(), resolution, way);
-  private final CommandTableSection table = new CommandTableSection(form(), field, this::solved);
+  private final CommandTableSection table;
   private final BurnSection burn = new BurnSection(form(), field, scan, way);
   private final TiltSection tilt =
       new TiltSection(form(), field, () -> solved().flatMap(s -> s.finding().keystone()));
   private final HatchSection hatch = new HatchSection(form());
   private final Ways<FieldWay, FieldTask> ways;
   private Optional<Boolean> focusHolds = Optional.empty();
-  private List<Entry> recorded = List.of();
 
-  public FieldModel(Ledger ledger, DisplayUnits units) {
-    super(new StationForm("field", units), FieldVisit.VISIT);
-    machine = ledger.machine();
+  public FieldModel(AtMachine at) {
+    super(new StationForm("field", at.units()), FieldVisit.VISIT);
+    machine = at.machine();
+    table =
+        new CommandTableSection(
+            form(), field, this::solved, () -> new LensTables(recorded, at.clock().getZone()));
     field.set(
         machine
             .lenses()
@@ -214,7 +217,7 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
 
   @Override
   protected FieldVisitReadings readings() {
-    return new FieldVisitReadings(ways.read(), focusHolds, pointer.read());
+    return new FieldVisitReadings(ways.read(), focusHolds, pointer.read(), table.read());
   }
 
   @Override

@@ -148,7 +148,9 @@ final class FieldPractice
     FieldFinding field = solved.finding().field();
     if (field.verdict() == Verdict.ADJUST && solved.finding().plain().isPresent()) {
       CommandTable table =
-          new CommandTable(FieldVisit.table(solved.readings(), solved.finding()), model.fieldMm());
+          new CommandTable(
+              FieldVisit.table(solved.readings().task(), solved.finding().field()),
+              model.fieldMm());
       on.joinTable((x, y) -> {
         double[] command = new double[2];
         table.command(x, y, command);

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import zebrawood.desktop.form.ChoiceField;
+import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.station.Part;
@@ -15,6 +16,7 @@ import zebrawood.ledger.Entry;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.kept.KeptReadings;
+import zebrawood.records.picture.Canvas;
 import zebrawood.words.Message;
 
 /** What lies on the table now, and what lay on it when the focus was left. */
@@ -24,6 +26,12 @@ final class BedStackSection extends Section<StackUp, Void> {
 
   /** So much lower the stock goes in, clear of the nozzle. */
   private static final double CLEAR_MM = 10;
+
+  private static final int SPOIL_BOARD = 2;
+  private static final double OF_PICTURE = 0.36;
+
+  /** In pixels: less has no room for four layers. */
+  private static final double LEAST_PICTURE = 120;
 
   private final List<QuantityField> layers;
   private final QuantityField defocus;
@@ -48,8 +56,8 @@ final class BedStackSection extends Section<StackUp, Void> {
   }
 
   @Override
-  public Stream<QuantityField> fields() {
-    return Stream.concat(layers.stream(), Stream.of(defocus, zThen));
+  public Stream<Field> fields() {
+    return Stream.of(layers.stream(), Stream.of(defocus, zThen), Stream.of(scorch)).flatMap(s -> s);
   }
 
   @Override
@@ -78,6 +86,9 @@ final class BedStackSection extends Section<StackUp, Void> {
   /** Where the table goes, for what is on it now. */
   @Override
   protected Message words() {
+    if (raisedByNothing()) {
+      return Message.of("focus.scorch.height");
+    }
     if (read().isEmpty()) {
       return Message.of("focus.move.say");
     }
@@ -97,6 +108,29 @@ final class BedStackSection extends Section<StackUp, Void> {
     return up < 0
         ? Message.of("focus.z.lower", Amount.mm(zThen.number() + sign * (up - CLEAR_MM), 2), there)
         : Message.of("focus.z.raise", there);
+  }
+
+  /**
+   * Draws what is on the table above all else, where anything was said of it.
+   *
+   * @return how much of the height it took
+   */
+  double draw(Canvas on) {
+    double height = OF_PICTURE * on.height();
+    if (read().isEmpty() || height < LEAST_PICTURE) {
+      return 0;
+    }
+    new StackPicture(on, height, scorch.get()).draw(read().get(), defocusMm());
+    return height;
+  }
+
+  /** A riser or pins raise the work by a height that nobody said. */
+  private boolean raisedByNothing() {
+    return switch (scorch.get()) {
+      case RAISE_HONEYCOMB -> layers.getFirst().isEmpty();
+      case RAISE_WORK -> layers.get(SPOIL_BOARD).isEmpty();
+      case NOTHING, DRAW_SMOKE -> false;
+    };
   }
 
   Optional<StackUp> then() {

@@ -47,6 +47,7 @@ import zebrawood.focus.RampPhotoReadings;
 import zebrawood.focus.RampReadings;
 import zebrawood.focus.References;
 import zebrawood.ledger.Entry;
+import zebrawood.lens.LensStation;
 import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
 import zebrawood.quantity.DisplayUnits;
@@ -91,6 +92,9 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
   private final QuantityField lensRing = form().quantity("lensRing", MM, -1000, 1000);
   private final QuantityField headLine = form().quantity("headLine", MM, -1000, 1000);
   final QuantityField setGap = form().quantity("reading.setGap", MM, 0, LONGEST_MM);
+  final QuantityField setReadTo = form().positive("setReadTo", MM, 50);
+  final LadderHeights heights = new LadderHeights(form(), () -> setReadTo.value().orElse(1));
+  final LiveFields live = new LiveFields(form());
   private final QuantityField depth = form().positive("depth", MM, 1000);
   final QuantityField gauge = form().positive("gauge", MM, 1000);
   private final QuantityField gaugeRead = form().positive("gaugeRead", MM, 10);
@@ -128,6 +132,7 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
             ? Optional.of(new PiercingSection(form()))
             : Optional.empty();
     resolution.set(0.02);
+    setReadTo.set(0.1);
     scoreResolution.set(0.5);
     ways = new Ways<>(way, ways());
     startSolving();
@@ -184,13 +189,17 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
         FocusWay.LADDER_WIDTHS,
         way(
             () -> ladder(widths, resolution, false),
+            heights.asks(),
             needs(resolution),
             rungs(widths, "rung-width")),
         FocusWay.LADDER_SCORES,
         way(
             () -> ladder(scores, scoreResolution, true),
+            heights.asks(),
             needs(scoreResolution),
             rungs(scores, "rung-score")),
+        FocusWay.LIVE,
+        way(live::read, live.asks()),
         FocusWay.AXES,
         way(
             () -> new FocusTask.ByAxes(ramp(ramp), ramp(rampY)),
@@ -271,7 +280,7 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
         bow.value());
   }
 
-  private static FocusTask ladder(Group<PairRow> rows, QuantityField readTo, boolean scored) {
+  private FocusTask ladder(Group<PairRow> rows, QuantityField readTo, boolean scored) {
     OptionalDouble not = OptionalDouble.empty();
     return new FocusTask.ByLadder(
         new LadderReadings(
@@ -282,7 +291,8 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
                         scored ? not : r.second().value(),
                         scored ? r.second().value() : not))
                 .toList(),
-            readTo.number()));
+            readTo.number()),
+        heights.scale());
   }
 
   private FocusTask probed() {
@@ -311,7 +321,7 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
 
   @Override
   protected Stream<Field> used() {
-    return Stream.concat(ways.used(), Stream.of(lensRing, headLine, setGap, depth));
+    return Stream.concat(ways.used(), Stream.of(lensRing, headLine, setGap, setReadTo, depth));
   }
 
   @Override
@@ -330,6 +340,7 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
         ways.read(),
         new References(reference.get(), lensRing.value(), headLine.value()),
         setGap.value(),
+        setReadTo.value(),
         depth.value(),
         table.read(),
         table.then(),
@@ -352,7 +363,7 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
             List.of(
                 Part.heading("sheet.readings", "sheet.keys"),
                 ways.choice(),
-                Part.rows(setGap),
+                Part.rows(setGap, setReadTo),
                 ways.parts(),
                 new Part.ReadingStatus(),
                 new Part.PracticeEntry(),
@@ -375,7 +386,7 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
     if (way.get() == FocusWay.PHOTO) {
       new BoardPhotoView(photo.place, solved(), on).draw();
     } else {
-      new FocusPicture(on, 0).draw(solved());
+      new FocusPicture(on, table.draw(on)).draw(solved());
     }
   }
 
@@ -404,6 +415,14 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
   @Override
   protected void recordChanged(List<Entry> entries) {
     loadPhoto();
+    context()
+        .filter(c -> depth.isEmpty())
+        .flatMap(c ->
+            c.workshop().opened().ledger().entriesOfFitted(LensStation.STATION).stream()
+                .filter(Entry::decided)
+                .flatMap(e -> e.figures().stream().filter(f -> f.id().equals("depth")))
+                .reduce((earlier, later) -> later))
+        .ifPresent(f -> depth.set(Math.round(f.value() * 1000) / 1000.0));
   }
 
   @Override

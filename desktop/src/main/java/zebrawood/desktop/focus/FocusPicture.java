@@ -69,10 +69,20 @@ final class FocusPicture {
         finding.located().widths().isEmpty()
             ? points(readings.task())
             : pictured(readings.task(), finding.located().widths());
-    fit(readings, finding, points);
-    axes(readings.task());
     FocusEstimate located = finding.located();
-    located.gapMm().ifPresent(gap -> band(gap, finding.allowedMm()));
+    boolean onScale = onScale(readings.task());
+    Optional<Estimate> focus = onScale ? located.heightMm() : located.gapMm();
+    Optional<Double> wanted =
+        focus.map(f -> onScale ? f.value() : f.value() + readings.defocusMm());
+    List<Double> places = new ArrayList<>(points.stream().map(Point::gapMm).toList());
+    focus.ifPresent(f -> places.add(f.value()));
+    wanted.ifPresent(places::add);
+    if (!onScale) {
+      readings.setGapMm().ifPresent(places::add);
+    }
+    fit(places, finding, points);
+    axes(readings.task());
+    focus.ifPresent(f -> band(f, finding.allowedMm()));
     if (points.isEmpty()) {
       beam(located);
     } else {
@@ -80,8 +90,15 @@ final class FocusPicture {
     }
     located.axes().forEach(axis -> upright(axis.value(), "beam-ideal"));
     points(points, readings.task());
-    located.gapMm().ifPresent(gap -> focus(gap.value() + readings.defocusMm()));
-    readings.setGapMm().ifPresent(set -> setTo(set, finding));
+    wanted.ifPresent(this::focus);
+    if (!onScale) {
+      readings.setGapMm().ifPresent(set -> setTo(set, finding));
+    }
+  }
+
+  /** A scale of the table or the head has gaps beside it that are no places on it. */
+  private static boolean onScale(FocusTask task) {
+    return task instanceof FocusTask.ByLadder ladder && ladder.scale().isPresent();
   }
 
   private static List<Point> points(FocusTask task) {
@@ -92,7 +109,7 @@ final class FocusPicture {
         ramp(points, x);
         ramp(points, y);
       }
-      case FocusTask.ByLadder(LadderReadings r) -> {
+      case FocusTask.ByLadder(LadderReadings r, var scale) -> {
         for (int i = 0; i < r.rungs().size(); i++) {
           var rung = r.rungs().get(i);
           points.add(
@@ -129,11 +146,7 @@ final class FocusPicture {
   }
 
   /** All that is drawn has room. */
-  private void fit(FocusReadings readings, FocusFinding finding, List<Point> points) {
-    List<Double> gaps = new ArrayList<>(points.stream().map(Point::gapMm).toList());
-    finding.located().gapMm().ifPresent(g -> gaps.add(g.value()));
-    finding.located().gapMm().ifPresent(g -> gaps.add(g.value() + readings.defocusMm()));
-    readings.setGapMm().ifPresent(gaps::add);
+  private void fit(List<Double> gaps, FocusFinding finding, List<Point> points) {
     double low = gaps.stream().mapToDouble(d -> d).min().orElse(0);
     double high = gaps.stream().mapToDouble(d -> d).max().orElse(10);
     double half = finding.allowedMm().orElse(0);
@@ -174,13 +187,15 @@ final class FocusPicture {
       }
     }
     on.words(
-        Text.of("focus.picture.gap", Quantity.LENGTH.shownIn(Text.words().units()).symbol()),
+        Text.of(
+            onScale(task) ? "focus.picture.height" : "focus.picture.gap",
+            Quantity.LENGTH.shownIn(Text.words().units()).symbol()),
         on.width() / 2,
         on.height() - 14,
         Math.max(60, on.width() - 40),
         "plan-side");
     boolean score =
-        task instanceof FocusTask.ByLadder(LadderReadings r)
+        task instanceof FocusTask.ByLadder(LadderReadings r, var scale)
             && r.rungs().getFirst().score().isPresent();
     if (!points(task).isEmpty() && !(task instanceof FocusTask.ByProbe)) {
       double middle = most / 2;

@@ -82,6 +82,7 @@ final class FocusPractice extends Practice<FocusModel, StandInFocus, FocusReadin
       case PENCIL, EQUAL_WIDTHS -> readByEye(on);
       case PHOTO -> photograph(on);
       case LADDER_WIDTHS, LADDER_SCORES -> readLadder(on);
+      case LIVE -> readLive(on);
       case PROBE -> probe(on);
     }
   }
@@ -118,6 +119,7 @@ final class FocusPractice extends Practice<FocusModel, StandInFocus, FocusReadin
   }
 
   private void readLadder(StandInFocus on) {
+    model.heights.kind.set(HeightKind.GAP);
     double middle = Math.round(on.readGapMm());
     List<Double> gaps = new ArrayList<>();
     for (int i = 0; i < RUNGS; i++) {
@@ -134,6 +136,14 @@ final class FocusPractice extends Practice<FocusModel, StandInFocus, FocusReadin
           gap -> gap,
           gap -> Math.max(WIDTH_READ_TO_MM, Math.round(on.beam().burntMm(gap) * 100) / 100.0));
     }
+  }
+
+  /** By ear, to half a millimetre. */
+  private void readLive(StandInFocus on) {
+    double focus = on.beam().focusGapMm();
+    model.live.fades.set(Math.round(2 * (focus - 2.1)) / 2.0);
+    model.live.fadesAgain.set(Math.round(2 * (focus + 2.1)) / 2.0);
+    model.live.sure.set(0.5);
   }
 
   private void probe(StandInFocus on) {

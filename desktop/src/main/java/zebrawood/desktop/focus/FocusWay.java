@@ -9,6 +9,7 @@ public enum FocusWay {
   PHOTO,
   LADDER_WIDTHS,
   LADDER_SCORES,
+  LIVE,
   AXES,
   PROBE;
 

@@ -29,6 +29,8 @@ final class AgeingSection extends Section<PowerReadings.Output, Ageing.Trend> {
   final QuantityField output;
   final QuantityField alike;
   final QuantityField hours;
+  final QuantityField hoursMore;
+  final WordsField meterName;
   final QuantityField lossLimit;
   private final WordsField label;
   private final Clock clock;
@@ -50,6 +52,8 @@ final class AgeingSection extends Section<PowerReadings.Output, Ageing.Trend> {
     output = form.positive("reading.output", Quantity.POWER, 100_000);
     alike = form.positive("reading.alike", Quantity.PERCENT, 200);
     hours = form.quantity("reading.hours", Quantity.NUMBER, 0, 1_000_000);
+    hoursMore = form.quantity("reading.hoursMore", Quantity.NUMBER, 0, 1_000_000);
+    meterName = form.plainWords("meterName");
     lossLimit = form.quantity("lossLimit", Quantity.PERCENT, 1, 90);
     this.label = label;
     this.solved = solved;
@@ -75,7 +79,7 @@ final class AgeingSection extends Section<PowerReadings.Output, Ageing.Trend> {
 
   @Override
   public Stream<Field> fields() {
-    return Stream.of(output, alike, hours, lossLimit);
+    return Stream.of(output, meterName, alike, hours, hoursMore, lossLimit);
   }
 
   @Override
@@ -83,7 +87,7 @@ final class AgeingSection extends Section<PowerReadings.Output, Ageing.Trend> {
     return Part.fold(
         "power.ageing",
         Part.hint("power.ageing.hint"),
-        Part.rows(output, alike, hours, lossLimit),
+        Part.rows(output, meterName, alike, hours, hoursMore, lossLimit),
         said());
   }
 
@@ -97,17 +101,34 @@ final class AgeingSection extends Section<PowerReadings.Output, Ageing.Trend> {
         output.value().isPresent() || alike.value().isEmpty()
             ? OutputUnit.WATTS
             : OutputUnit.MARKS_ALIKE;
-    boolean inHours = hours.value().isPresent() && history.inHours(unit.figureId());
+    OptionalDouble stand = hoursSoFar();
+    boolean inHours = stand.isPresent() && history.inHours(unit.figureId());
+    Optional<String> meter =
+        Optional.of(meterName.text().strip()).filter(m -> inWatts(unit) && !m.isEmpty());
     return Optional.of(
         new PowerReadings.Output(
-            unit == OutputUnit.WATTS,
-            unit == OutputUnit.WATTS ? output.value() : alike.value(),
+            inWatts(unit),
+            inWatts(unit) ? output.value() : alike.value(),
             history.first(unit.figureId()),
             lossLimit.value(),
             history.readings(unit.figureId(), inHours),
-            inHours ? hours.number() : history.day(unit.figureId(), clock.instant()),
+            inHours ? stand.getAsDouble() : history.day(unit.figureId(), clock.instant()),
             inHours,
-            hours.value()));
+            stand,
+            meter,
+            inWatts(unit) ? history.scale(meter) : 0));
+  }
+
+  private static boolean inWatts(OutputUnit unit) {
+    return unit == OutputUnit.WATTS;
+  }
+
+  /** The counter's, or what the entries counted up so far and the hours since then. */
+  private OptionalDouble hoursSoFar() {
+    if (hours.value().isPresent() || hoursMore.value().isEmpty()) {
+      return hours.value();
+    }
+    return OptionalDouble.of(history.lastHours().orElse(0) + hoursMore.number());
   }
 
   @Override

@@ -2,7 +2,10 @@ package zebrawood.desktop.power;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
@@ -20,10 +23,18 @@ import zebrawood.records.kept.KeptReadings;
 final class TubeHistory {
   private static final double HOURS_A_DAY = 24;
 
-  private final List<Entry> entries;
+  /** The figure that a meter reads. */
+  private static final String BY_METER = "output";
 
-  private TubeHistory(List<Entry> entries) {
+  private final List<Entry> entries;
+  private final List<Event> meterChanges;
+  private final Ledger ledger;
+
+  private TubeHistory(Ledger ledger, List<Entry> entries) {
+    this.ledger = ledger;
     this.entries = entries;
+    meterChanges =
+        ledger.events().stream().filter(e -> e.kind() == EventKind.METER_CHANGED).toList();
   }
 
   /**
@@ -35,6 +46,7 @@ final class TubeHistory {
             .filter(e -> e.kind() == EventKind.SOURCE_REPLACED)
             .findFirst();
     return new TubeHistory(
+        ledger,
         entries.stream()
             .filter(e -> !e.unread())
             .filter(e -> replaced.isEmpty() || ledger.isAfter(e, replaced.get()))
@@ -104,9 +116,61 @@ final class TubeHistory {
   List<Ageing.Reading> readings(String id, boolean inHours) {
     Function<Entry, Double> when =
         inHours ? e -> figure(e, "hours").orElseThrow() : e -> day(id, e.time());
+    var meters = new Meters();
     return with(id)
-        .map(e -> new Ageing.Reading(when.apply(e), figure(e, id).orElseThrow()))
+        .map(e ->
+            new Ageing.Reading(
+                when.apply(e),
+                figure(e, id).orElseThrow(),
+                id.equals(BY_METER) ? meters.scale(meterOf(e), changesBefore(e)) : 0))
         .toList();
+  }
+
+  /** Of watts that are read now, with this meter. */
+  int scale(Optional<String> meter) {
+    var meters = new Meters();
+    with(BY_METER).forEach(e -> meters.scale(meterOf(e), changesBefore(e)));
+    return meters.scale(meter, meterChanges.size());
+  }
+
+  private static Optional<String> meterOf(Entry entry) {
+    return KeptReadings.read(entry, PowerReadings.class).flatMap(r -> r.output().meter());
+  }
+
+  private int changesBefore(Entry entry) {
+    return (int) meterChanges.stream().filter(c -> ledger.isAfter(entry, c)).count();
+  }
+
+  /**
+   * Numbers scales, oldest reading first. A reading without a meter's name is taken to be on the
+   * scale of the one before it, unless a change was told between them.
+   */
+  private static final class Meters {
+    private final Map<List<Object>, Integer> scales = new HashMap<>();
+    private String name = "";
+
+    int scale(Optional<String> told, int changes) {
+      String now = told.map(t -> t.strip().toLowerCase(Locale.ROOT)).orElse(name);
+      if (name.isEmpty() && !now.isEmpty() && scales.containsKey(List.of(name, changes))) {
+        // It got its name only now.
+        scales.put(List.of(now, changes), scales.get(List.of(name, changes)));
+      }
+      name = now;
+      return scales.computeIfAbsent(List.of(name, changes), k -> scaleCount());
+    }
+
+    private int scaleCount() {
+      return (int) scales.values().stream().distinct().count();
+    }
+  }
+
+  /** As the counter stood last, or as the entries counted them up. */
+  OptionalDouble lastHours() {
+    return entries.reversed().stream()
+        .map(e -> figure(e, "hours"))
+        .filter(OptionalDouble::isPresent)
+        .findFirst()
+        .orElse(OptionalDouble.empty());
   }
 
   /**

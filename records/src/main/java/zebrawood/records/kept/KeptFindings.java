@@ -13,6 +13,11 @@ public final class KeptFindings {
 
   private KeptFindings() {}
 
+  /** A part of it by its name; empty where an earlier or newer version kept others. */
+  public static <P> Optional<P> part(Entry entry, String name, Class<P> type) {
+    return RecordJson.part(entry.finding(), name, type);
+  }
+
   /**
    * Why an entry is out where its telling figure does not say it: the first thing that was to be
    * done about it.
