@@ -24,8 +24,8 @@ import zebrawood.lens.LensOptics;
 import zebrawood.lens.LensReadings;
 import zebrawood.lens.LensShape;
 import zebrawood.lens.LensStation;
-import zebrawood.lens.LensVisit;
 import zebrawood.lens.LensVisit.Item;
+import zebrawood.lens.LensVisit;
 import zebrawood.lens.LensVisitFinding;
 import zebrawood.lens.LensVisitReadings;
 import zebrawood.lens.RackLens;
@@ -77,6 +77,7 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
         .filter(l -> fitted.map(f -> SubjectName.same(f, l.called())).orElse(told.size() == 1))
         .findFirst()
         .ifPresent(this::take);
+    fillRack(told);
     m2.set(usualM2());
     startSolving();
   }
@@ -84,6 +85,22 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
   private void take(Lens lens) {
     focal.set(lens.focalLengthMm());
     lens.fieldMm().ifPresent(field::set);
+    lens.beamMm().ifPresent(beam::set);
+  }
+
+  /** The machine's other lenses, as they stand with the machine. */
+  private void fillRack(List<Lens> told) {
+    List<Lens> others =
+        told.stream()
+            .filter(l -> fitted.filter(f -> SubjectName.same(f, l.called())).isEmpty())
+            .limit(MOST_IN_RACK)
+            .toList();
+    if (fitted.isPresent() && !others.isEmpty()) {
+      rack.resize(others.size());
+      for (int i = 0; i < others.size(); i++) {
+        rack.rows().get(i).set(others.get(i));
+      }
+    }
   }
 
   /** Data sheets' usual figures; what is typed counts. */

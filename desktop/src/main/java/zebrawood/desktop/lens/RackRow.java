@@ -11,6 +11,7 @@ import zebrawood.desktop.form.WordsField;
 import zebrawood.desktop.station.Part;
 import zebrawood.lens.LensShape;
 import zebrawood.lens.RackLens;
+import zebrawood.machine.Lens;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
@@ -34,6 +35,12 @@ record RackRow(
             .map(column -> Message.of("lens.rack.heading-" + column))
             .toList(),
         Message.of("lens.rack.another"));
+  }
+
+  void set(Lens lens) {
+    name.set(lens.called());
+    focal.set(lens.focalLengthMm());
+    lens.fieldMm().ifPresent(field::set);
   }
 
   boolean told() {

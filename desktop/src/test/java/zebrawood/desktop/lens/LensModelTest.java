@@ -7,11 +7,15 @@ import static zebrawood.desktop.Models.finding;
 import static zebrawood.desktop.Models.refusal;
 import static zebrawood.desktop.Models.type;
 
+import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import zebrawood.desktop.Models;
 import zebrawood.desktop.form.ProofField.Answer;
+import zebrawood.ledger.Event;
+import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Ledger;
 import zebrawood.machine.Lens;
 import zebrawood.machine.Machine;
@@ -48,6 +52,40 @@ class LensModelTest {
   void theOnlyLensOfTheMachineIsTheOneThatIsOn() {
     LensModel one = opened(ALDER.withLenses(List.of(new Lens(50.8, OptionalDouble.empty()))));
     assertThat(one.form().typed()).containsEntry("focal", "50.8");
+  }
+
+  /** With the second of two on, the first is what it is held against. */
+  @Test
+  void theMachinesOtherLensesAreItsRack() {
+    var two =
+        ALDER.withLenses(
+            List.of(
+                new Lens(50.8, OptionalDouble.empty()),
+                new Lens(
+                    Optional.of("long"),
+                    101.6,
+                    OptionalDouble.empty(),
+                    OptionalDouble.of(7))));
+    Instant day = Instant.parse("2026-05-01T10:00:00Z");
+    Event on =
+        new Event(
+            "e",
+            two.id(),
+            EventKind.LENS_KNOWN,
+            day,
+            day,
+            "EH",
+            "",
+            Optional.of("long"),
+            List.of(),
+            Optional.empty());
+    var opened = (LensModel) Models.open(LensModel.DEFINITION, new Ledger(two, List.of(on)));
+    assertThat(opened.form().typed())
+        .containsEntry("focal", "101.6")
+        .containsEntry("beam", "7")
+        .containsEntry("rack.1.name", "50.8 mm")
+        .containsEntry("rack.1.focal", "50.8");
+    assertThat(finding(opened).compared()).hasSize(2);
   }
 
   @Test
