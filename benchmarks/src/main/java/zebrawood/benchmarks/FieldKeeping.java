@@ -119,7 +119,8 @@ public final class FieldKeeping {
         crosses ? MarkKind.CROSS : MarkKind.DOT,
         SCANNED_MM,
         0.1,
-        OptionalInt.of(9));
+        OptionalInt.of(9),
+        Optional.empty());
   }
 
   /** How far each mark was found off its place, both turned and moved onto the grid. */

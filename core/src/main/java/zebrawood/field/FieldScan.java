@@ -27,9 +27,6 @@ public final class FieldScan {
   /** In robust standard deviations, with an error that no scan is better than. */
   private static final double FAR_OFF = 7;
 
-  /** One standard deviation: no scanner's directions are square to less. */
-  private static final double SCANNER_SKEW_MRAD = 1;
-
   private static final double LEAST_ERROR_MM = 0.004;
   private static final double OF_MEDIAN_RADIUS = 1 / 1.1774;
   private static final double MOST_LEFT_OUT = 0.15;
@@ -70,7 +67,8 @@ public final class FieldScan {
           Message.of("field.accepts.whole-grid", readings.columns(), readings.rows()));
     }
     List<Mark> marks = new ArrayList<>(found.marks());
-    List<Point> points = onGrid(readings, scale, marks);
+    ScannerSkew skew = ScannerSkew.of(readings, scale, marks);
+    List<Point> points = onGrid(readings, scale, skew, marks);
     Set<Integer> off = farOff(points, readings.fieldMm());
     if (!off.isEmpty()) {
       marks =
@@ -79,7 +77,7 @@ public final class FieldScan {
               .mapToObj(marks::get)
               .toList();
       enough(readings, marks.size());
-      points = onGrid(readings, scale, marks);
+      points = onGrid(readings, scale, skew, marks);
     }
     FieldCorrection.Grid grid =
         FieldCorrection.ofGrid(
@@ -87,7 +85,10 @@ public final class FieldScan {
     OfGrid f = grid.finding();
     return new FieldCorrection.Grid(
         f.scanned(
-            SCANNER_SKEW_MRAD, points, missing(readings, marks), warnings(readings, f, off.size())),
+            1000 * skew.error(),
+            points,
+            missing(readings, marks),
+            warnings(readings, f, off.size(), skew)),
         points,
         points,
         grid.map(),
@@ -104,7 +105,8 @@ public final class FieldScan {
   }
 
   /** In millimetres from the field's centre, turned and moved onto what was commanded. */
-  private static List<Point> onGrid(FieldScanReadings readings, ScanScale scale, List<Mark> marks) {
+  private static List<Point> onGrid(
+      FieldScanReadings readings, ScanScale scale, ScannerSkew skew, List<Mark> marks) {
     int n = marks.size();
     double[] u = new double[n];
     double[] v = new double[n];
@@ -113,8 +115,8 @@ public final class FieldScan {
     for (int i = 0; i < n; i++) {
       u[i] = (marks.get(i).column() - (readings.columns() - 1) / 2.0) * readings.pitchMm();
       v[i] = (marks.get(i).row() - (readings.rows() - 1) / 2.0) * readings.pitchMm();
-      x[i] = marks.get(i).xPx() / scale.pxPerMmX();
       y[i] = -marks.get(i).yPx() / scale.pxPerMmY();
+      x[i] = marks.get(i).xPx() / scale.pxPerMmX() + skew.shear() * y[i];
     }
     AffineFit onto = AffineFit.similarity(new AffineFit.Pairs(x, y, u, v));
     // Its size is the scan's own: only the turn and the place are taken.
@@ -169,8 +171,12 @@ public final class FieldScan {
     return missing;
   }
 
-  private static List<Message> warnings(FieldScanReadings readings, FieldFinding f, int off) {
+  private static List<Message> warnings(
+      FieldScanReadings readings, FieldFinding f, int off, ScannerSkew skew) {
     List<Message> warnings = new ArrayList<>(f.warnings());
+    if (readings.diagonals().isPresent() && !skew.told()) {
+      warnings.add(Message.of("field.scan.no-diagonals"));
+    }
     if (readings.scaleUp().isEmpty()) {
       warnings.add(Message.of("field.scan.one-rule"));
     }

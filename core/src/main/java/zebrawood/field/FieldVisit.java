@@ -30,7 +30,7 @@ public final class FieldVisit {
               FieldVisitFinding.class,
               FieldVisit::solve,
               FieldVisit::figures)
-          .saying((r, f) -> f.said());
+          .saying((r, f) -> f.said(r.task()));
 
   private FieldVisit() {}
 

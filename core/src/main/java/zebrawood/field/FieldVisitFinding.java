@@ -37,7 +37,7 @@ public record FieldVisitFinding(
   /**
    * How sure the edge is, what a plain controller can be told, the line's width, marks not found.
    */
-  List<Message> said() {
+  List<Message> said(FieldTask task) {
     List<Message> said = new ArrayList<>();
     said.add(
         Message.of(
@@ -51,7 +51,9 @@ public record FieldVisitFinding(
     lineWidthMm.ifPresent(mm -> said.add(Message.of("field.summary.line", Amount.mm(mm, 3))));
     if (field instanceof OfGrid grid) {
       grid.missing().filter(m -> !m.isEmpty()).ifPresent(m -> said.add(notFound(m)));
-      grid.missing().ifPresent(scanned -> said.add(Message.of("field.scan.skew")));
+      if (task instanceof FieldTask.ByScan(FieldScanReadings scan) && scan.diagonals().isEmpty()) {
+        said.add(Message.of("field.scan.skew"));
+      }
     }
     return said;
   }

@@ -36,6 +36,9 @@ final class ScanFields {
   final QuantityField columns;
   final QuantityField rows;
   final QuantityField pitch;
+  final QuantityField rising;
+  final QuantityField falling;
+  private final QuantityField diagonalReadTo;
   private final ChoiceField<MarkKind> mark;
 
   ScanFields(StationForm form) {
@@ -45,6 +48,9 @@ final class ScanFields {
     columns = form.quantity("columns", Quantity.NUMBER, 3, 200);
     rows = form.quantity("rows", Quantity.NUMBER, 3, 200);
     pitch = form.positive("pitch", Quantity.LENGTH, 5000);
+    rising = form.positive("reading.sheetRising", Quantity.LENGTH, 10_000);
+    falling = form.positive("reading.sheetFalling", Quantity.LENGTH, 10_000);
+    diagonalReadTo = form.positive("diagonalReadTo", Quantity.LENGTH, 10);
     mark = form.choice("mark", MarkKind.class, MarkKind.CROSS);
   }
 
@@ -59,7 +65,11 @@ final class ScanFields {
         place.marks().fileName("field-scan-choose"),
         Part.rows(grid()),
         Part.rows(mark, ruleMm, uprightMm),
-        Part.fold("field.ends", Part.rows(place.marks().fields().toList())));
+        Part.fold("field.ends", Part.rows(place.marks().fields().toList())),
+        Part.fold(
+            "field.sheet",
+            Part.hint("field.sheet.hint"),
+            Part.rows(rising, falling, diagonalReadTo)));
   }
 
   /** What must be there; of the upright rule all or nothing. */
@@ -72,7 +82,18 @@ final class ScanFields {
       needed.add(uprightMm);
     }
     needed.addAll(grid());
+    if (QuantityField.begun(List.of(rising, falling))) {
+      needed.addAll(List.of(rising, falling, diagonalReadTo));
+    }
     return needed.stream();
+  }
+
+  private Optional<FieldScanReadings.Diagonals> diagonals() {
+    return QuantityField.begun(List.of(rising, falling))
+        ? Optional.of(
+            new FieldScanReadings.Diagonals(
+                rising.number(), falling.number(), diagonalReadTo.number()))
+        : Optional.empty();
   }
 
   private List<QuantityField> ends(End from, End to) {
@@ -105,6 +126,7 @@ final class ScanFields {
         mark.get(),
         fieldMm,
         toleranceMm,
-        tableSize);
+        tableSize,
+        diagonals());
   }
 }

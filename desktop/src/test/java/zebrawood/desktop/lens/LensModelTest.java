@@ -62,10 +62,7 @@ class LensModelTest {
             List.of(
                 new Lens(50.8, OptionalDouble.empty()),
                 new Lens(
-                    Optional.of("long"),
-                    101.6,
-                    OptionalDouble.empty(),
-                    OptionalDouble.of(7))));
+                    Optional.of("long"), 101.6, OptionalDouble.empty(), OptionalDouble.of(7))));
     Instant day = Instant.parse("2026-05-01T10:00:00Z");
     Event on =
         new Event(

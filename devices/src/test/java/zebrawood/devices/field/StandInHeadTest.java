@@ -109,7 +109,8 @@ class StandInHeadTest {
             scan.crosses() ? MarkKind.CROSS : MarkKind.DOT,
             FIELD_MM,
             0.1,
-            OptionalInt.of(9)));
+            OptionalInt.of(9),
+            Optional.empty()));
   }
 
   @Test
@@ -223,7 +224,8 @@ class StandInHeadTest {
                 MarkKind.CROSS,
                 FIELD_MM,
                 0.1,
-                OptionalInt.of(5)),
+                OptionalInt.of(5),
+                Optional.empty()),
             PictureFile.read("imagePath", file.toString()));
     assertThat(f.missing().orElseThrow()).isEmpty();
     assertThat(f.residualRmsAfterMm()).isLessThan(0.15);
@@ -244,7 +246,8 @@ class StandInHeadTest {
             MarkKind.CROSS,
             FIELD_MM,
             0.1,
-            OptionalInt.empty());
+            OptionalInt.empty(),
+            Optional.empty());
     var picture = PictureFile.read("imagePath", c.file.toString());
     assertThatThrownBy(() -> FieldScan.solve(more, picture))
         .isInstanceOf(UnusableReading.class)
