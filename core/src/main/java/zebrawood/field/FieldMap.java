@@ -24,7 +24,7 @@ import zebrawood.field.FieldReadings.Point;
  */
 final class FieldMap {
   /** In variances: two forms differ by less than this by chance alone. */
-  private static final double BY_SCATTER = 16;
+  private static final double BY_SCATTER = 4;
 
   private static final int FEW_LINES = 3;
 
@@ -185,10 +185,10 @@ final class FieldMap {
     Set<Integer> standOut = new LinkedHashSet<>();
     standOut.add(farthest(x, y));
     if (n <= MOST_TRIED) {
-      for (MapForms.Axis form : formsX.asWell()) {
+      for (MapForms.Axis form : formsX.near()) {
         standOut.add(farthest(form, y));
       }
-      for (MapForms.Axis form : formsY.asWell()) {
+      for (MapForms.Axis form : formsY.near()) {
         standOut.add(farthest(x, form));
       }
     }

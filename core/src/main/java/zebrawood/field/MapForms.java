@@ -17,17 +17,18 @@ import zebrawood.words.Message;
  * The forms that one coordinate of a {@link FieldMap} may have, fitted.
  *
  * @param best predicts the marks best
- * @param asWell predict the marks about as well
+ * @param near predict the marks nearly as well: where a form with many terms follows a misread
+ *     mark, one of them shows it
+ * @param asWell predict them as well, so that any may be the true one
  * @param anyOfThese may be the true one where no mark lies: the next larger ones
  */
-record MapForms(Axis best, List<Axis> asWell, List<Axis> anyOfThese) {
+record MapForms(Axis best, List<Axis> near, List<Axis> asWell, List<Axis> anyOfThese) {
   private static final int HIGHEST_DEGREE = 9;
 
   /** Terms that a head adds to a coordinate, one group after the other; along it, across it. */
   private static final int[][][] OF_HEADS = {{{1, 1}, {0, 2}}, {{1, 2}}, {{2, 0}}, {{3, 0}}};
 
-  /** Forms that predict the marks so well beside the best may be the true one. */
-  private static final double ABOUT_AS_WELL = 1.3;
+  private static final double NEARLY_AS_WELL = 1.3;
 
   /** So many forms with more terms than the best may be it as well, where no mark tells. */
   private static final int LARGER = 2;
@@ -208,12 +209,18 @@ record MapForms(Axis best, List<Axis> asWell, List<Axis> anyOfThese) {
         best = i;
       }
     }
+    // A root mean square of n residuals is known to some 1 / sqrt(n) of itself.
+    double asWellRms = all.get(best).rms * (1 + 1 / Math.sqrt(points.size()));
+    double nearRms = NEARLY_AS_WELL * all.get(best).rms;
+    List<Axis> near = new ArrayList<>();
     List<Axis> well = new ArrayList<>();
     List<Axis> others = new ArrayList<>();
     int larger = 0;
     for (int i = 0; i < all.size(); i++) {
-      boolean asWell = all.get(i).rms <= ABOUT_AS_WELL * all.get(best).rms;
-      if (i != best && asWell) {
+      if (i != best && all.get(i).rms <= nearRms) {
+        near.add(all.get(i));
+      }
+      if (i != best && all.get(i).rms <= asWellRms) {
         well.add(all.get(i));
       }
       if (i > best && larger < LARGER) {
@@ -221,7 +228,7 @@ record MapForms(Axis best, List<Axis> asWell, List<Axis> anyOfThese) {
         larger++;
       }
     }
-    return new MapForms(all.get(best), well, others);
+    return new MapForms(all.get(best), near, well, others);
   }
 
   private static List<int[]> termsTo(int degree) {
