@@ -15,13 +15,28 @@ import zebrawood.words.Message;
  * @param screws at least three, not in one line
  * @param keepScrew the screw that is not to be turned; when absent, the bed goes to the height that
  *     needs the least total turning
+ * @param frame stiff where it is absent; one that follows its corners needs four screws and four
+ *     places, and counts as stiff with fewer
  */
 public record BedReadings(
     List<GapPoint> points,
     double gaugeResolutionMm,
     double toleranceMm,
     List<Screw> screws,
-    Optional<String> keepScrew) {
+    Optional<String> keepScrew,
+    Optional<Frame> frame) {
+  private static final int CORNERS = 4;
+
+  /** A stiff one. */
+  public BedReadings(
+      List<GapPoint> points,
+      double gaugeResolutionMm,
+      double toleranceMm,
+      List<Screw> screws,
+      Optional<String> keepScrew) {
+    this(points, gaugeResolutionMm, toleranceMm, screws, keepScrew, Optional.empty());
+  }
+
   public BedReadings {
     points = List.copyOf(points);
     screws = List.copyOf(screws);
@@ -44,5 +59,9 @@ public record BedReadings(
                 Message.quoted("\"" + kept + "\""),
                 Message.of("bed.accepts.one-of", Message.quoted(ids.toString()))));
     accepts.orThrow();
+  }
+
+  boolean is(Frame its) {
+    return frame.orElse(Frame.STIFF) == its && screws.size() >= CORNERS;
   }
 }

@@ -1,8 +1,11 @@
 package zebrawood.bed;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.ledger.Figure;
+import zebrawood.measure.Accepts;
 import zebrawood.measure.ShimStacks;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
@@ -19,8 +22,11 @@ public sealed interface BedTask {
    *
    * @param underHead whether the shims go under the column of a fixed head
    * @param atHandMm thicknesses that stacks are made of
+   * @param head what is known of a fixed head beside; empty of a bed, and in entries of earlier
+   *     versions
    */
-  record OnShims(ShimReadings readings, boolean underHead, List<Double> atHandMm)
+  record OnShims(
+      ShimReadings readings, boolean underHead, List<Double> atHandMm, Optional<Head> head)
       implements BedTask {
     public OnShims {
       atHandMm = List.copyOf(atHandMm);
@@ -40,6 +46,48 @@ public sealed interface BedTask {
     }
   }
 
+  /**
+   * A fixed head on its column.
+   *
+   * @param boltsApartMm from the upper to the lower bolts of its bracket's upright joint; empty
+   *     where it has none, or nobody measured it
+   * @param fieldMm the side of the field that it works on
+   */
+  record Head(OptionalDouble boltsApartMm, double fieldMm) {
+    public Head {
+      var accepts = new Accepts().positive("fieldMm", fieldMm, 5000);
+      boltsApartMm.ifPresent(mm -> accepts.positive("boltsApartMm", mm, 5000));
+      accepts.orThrow();
+    }
+
+    /** What the lean makes at the field's corners, and what would stand it up at the bracket. */
+    List<Message> said(LevelFinding level) {
+      List<Message> said = new ArrayList<>();
+      double off =
+          fieldMm
+              / 2000
+              * (Math.abs(level.slopeXMmPerM().value()) + Math.abs(level.slopeYMmPerM().value()));
+      double unsure =
+          fieldMm
+              / 2000
+              * Math.hypot(level.slopeXMmPerM().uncertainty(), level.slopeYMmPerM().uncertainty());
+      said.add(
+          Message.of("bed.head.corners", Message.bare(Amount.mm(off, 2)), Amount.mm(unsure, 2)));
+      boltsApartMm.ifPresent(mm -> {
+        double shim = level.slopeYMmPerM().value() * mm / 1000;
+        double error = level.slopeYMmPerM().uncertainty() * mm / 1000;
+        if (Math.abs(shim) > 2 * error) {
+          said.add(
+              Message.of(
+                  shim > 0 ? "bed.head.lower-bolts" : "bed.head.upper-bolts",
+                  Message.bare(Amount.mm(Math.abs(shim), 2)),
+                  Amount.mm(error, 2)));
+        }
+      });
+      return said;
+    }
+  }
+
   /** The quick check with a gauge that is only felt. */
   record ByFeel(FeelCheck.FeelReadings readings) implements BedTask {}
 
@@ -56,17 +104,24 @@ public sealed interface BedTask {
     };
   }
 
-  /** The limit of highest to lowest; a felt check has none. */
+  /** The limit of highest to lowest; what is felt with one gauge has none. */
   default OptionalDouble toleranceMm() {
     return switch (this) {
       case OnScrews(BedReadings readings) -> OptionalDouble.of(readings.toleranceMm());
       case OnShims shims -> OptionalDouble.of(shims.readings().toleranceMm());
-      case ByFeel felt -> OptionalDouble.empty();
+      case ByFeel felt ->
+          felt.readings().gauges().stream().mapToDouble(FeelCheck.Gauges::toleranceMm).findFirst();
     };
   }
 
-  /** What the notebook shows of a finding; the telling figure first. A felt check has none. */
+  /** What the notebook shows of a finding; the telling figure first. One gauge felt has none. */
   default List<Figure> figures(BedVisitFinding finding) {
+    if (finding instanceof FeelCheck.FeelFinding felt) {
+      return felt.mostMm().stream()
+          .mapToObj(mm ->
+              Figure.of("highToLow", mm, Quantity.LENGTH).limited(toleranceMm().orElseThrow()))
+          .toList();
+    }
     if (!(finding instanceof LevelFinding f)) {
       return List.of();
     }
@@ -92,19 +147,26 @@ public sealed interface BedTask {
       return List.of();
     }
     double rounded = afterRoundingMm(level);
-    return List.of(
-        Message.of(
-            level instanceof BedFinding ? "bed.summary.screws" : "bed.summary.shims",
-            Amount.mm(level.peakToValleyNowMm(), 2),
-            Amount.mm(level.peakToValleyAfterMm(), 2),
-            Amount.mm(rounded, 2),
-            Amount.mm(Math.max(0, asShown(rounded) - asShown(level.peakToValleyAfterMm())), 2)),
-        Message.of(
-            "bed.summary.slope",
-            bare(level.slopeXMmPerM().value()),
-            bare(level.slopeXMmPerM().uncertainty()),
-            bare(level.slopeYMmPerM().value()),
-            Amount.of(level.slopeYMmPerM().uncertainty(), Quantity.SLOPE, 2)));
+    List<Message> said = new ArrayList<>();
+    if (this instanceof OnShims shims) {
+      shims.head().ifPresent(head -> said.addAll(head.said(level)));
+    }
+    said.addAll(
+        0,
+        List.of(
+            Message.of(
+                level instanceof BedFinding ? "bed.summary.screws" : "bed.summary.shims",
+                Amount.mm(level.peakToValleyNowMm(), 2),
+                Amount.mm(level.peakToValleyAfterMm(), 2),
+                Amount.mm(rounded, 2),
+                Amount.mm(Math.max(0, asShown(rounded) - asShown(level.peakToValleyAfterMm())), 2)),
+            Message.of(
+                "bed.summary.slope",
+                bare(level.slopeXMmPerM().value()),
+                bare(level.slopeXMmPerM().uncertainty()),
+                bare(level.slopeYMmPerM().value()),
+                Amount.of(level.slopeYMmPerM().uncertainty(), Quantity.SLOPE, 2))));
+    return said;
   }
 
   private static Message bare(double number) {

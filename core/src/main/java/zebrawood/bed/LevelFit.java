@@ -36,17 +36,26 @@ final class LevelFit {
   private final List<GapPoint> points;
   private final double gaugeResolutionMm;
   private final double toleranceMm;
+  private final PlaneFit plane;
   private final PlaneFit surface;
   final double nowMm;
   final double warpMm;
 
   LevelFit(List<GapPoint> points, double gaugeResolutionMm, double toleranceMm) {
+    this(points, gaugeResolutionMm, toleranceMm, false);
+  }
+
+  /**
+   * @param twisting whether a twist is fitted as well, where the places tell it
+   */
+  LevelFit(List<GapPoint> points, double gaugeResolutionMm, double toleranceMm, boolean twisting) {
     this.points = points;
     this.gaugeResolutionMm = gaugeResolutionMm;
     this.toleranceMm = toleranceMm;
-    this.surface =
-        PlaneFit.of(points, p -> -p.gapMm(), Resolution.standardDeviation(gaugeResolutionMm));
-    for (Estimate slope : List.of(surface.slopeX(), surface.slopeY())) {
+    double error = Resolution.standardDeviation(gaugeResolutionMm);
+    plane = PlaneFit.of(points, p -> -p.gapMm(), error);
+    surface = twisting ? PlaneFit.twisted(points, p -> -p.gapMm(), error).orElse(plane) : plane;
+    for (Estimate slope : List.of(plane.slopeX(), plane.slopeY())) {
       Accepts.canExist("points", "bed.slope", 1000 * slope.value(), STEEPEST_MM_PER_M);
       Accepts.canExist("points", "bed.slope", 1000 * slope.uncertainty(), STEEPEST_MM_PER_M);
     }
@@ -64,9 +73,22 @@ final class LevelFit {
         .between("toleranceMm", toleranceMm, FINEST_MM, 100);
   }
 
-  /** The bed's own surface: positive slopes rise to the right and to the rear. */
+  /** The plane nearest to the bed: positive slopes rise to the right and to the rear. */
+  PlaneFit plane() {
+    return plane;
+  }
+
+  /** The same, or the twisted surface where a twist is fitted. */
   PlaneFit surface() {
     return surface;
+  }
+
+  boolean warped() {
+    return exceeds(warpMm);
+  }
+
+  boolean twisted() {
+    return surface != plane;
   }
 
   /** Highest to lowest of all places, when the bed is raised by this much at each. */
@@ -126,7 +148,11 @@ final class LevelFit {
               Amount.plain(toleranceMm, Quantity.LENGTH)));
     }
     if (surface.degreesOfFreedom() == 0) {
-      warnings.add(Message.of("bed.level-fit.three-places-cannot"));
+      warnings.add(
+          Message.of(
+              twisted()
+                  ? "bed.level-fit.four-places-cannot"
+                  : "bed.level-fit.three-places-cannot"));
     }
     return warnings;
   }

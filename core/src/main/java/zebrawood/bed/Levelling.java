@@ -23,6 +23,10 @@ import zebrawood.words.Message;
  * mm per m, rise in mm and turns for each screw, highest to lowest in mm now and after. Frame: x to
  * the right, y to the rear, heights up; turns are seen from the screw's head.
  *
+ * <p>A bed of which each corner follows its own screw is the surface {@code a + b x + c y + d x y}:
+ * its twist is turned out. Where nobody knows how it goes and only that would help, a trial turn
+ * decides.
+ *
  * <p>The common height, when no screw is kept, minimises the sum of turns. That sum is piecewise
  * linear in the height, so its minimum is the median of the screws' heights weighted by one over
  * the pitch; where a whole range does, its middle is taken (Koenker, Quantile Regression, 2005,
@@ -39,18 +43,21 @@ public final class Levelling {
   private Levelling() {}
 
   public static BedFinding solve(BedReadings readings) {
-    LevelFit level =
-        new LevelFit(readings.points(), readings.gaugeResolutionMm(), readings.toleranceMm());
+    LevelFit level = level(readings, readings.is(Frame.FOLLOWS));
     PlaneFit surface = level.surface();
     Target target = target(readings, surface);
     List<ScrewTurn> turns = new ArrayList<>();
     for (Screw screw : readings.screws()) {
       turns.add(turn(screw, target, surface));
     }
-    Verdict verdict = level.verdict();
+    boolean trial =
+        readings.is(Frame.NOT_KNOWN)
+            && level.verdict() == Verdict.STOP
+            && !level(readings, true).warped();
+    Verdict verdict = trial ? Verdict.MEASURE_AGAIN : level.verdict();
     return new BedFinding(
-        perMetre(surface.slopeX(), 1),
-        perMetre(surface.slopeY(), 1),
+        perMetre(level.plane().slopeX(), 1),
+        perMetre(level.plane().slopeY(), 1),
         List.copyOf(turns),
         level.nowMm,
         level.warpMm,
@@ -59,8 +66,33 @@ public final class Levelling {
         level.highest(),
         level.lowest(),
         verdict,
-        advice(verdict, turns, level),
+        trial ? List.of(trialTurn(readings, surface)) : advice(verdict, turns, level),
         level.warnings());
+  }
+
+  /** What is left at each place after the exact turns, in their order. */
+  public static List<Double> leftMm(BedReadings readings) {
+    return level(readings, readings.is(Frame.FOLLOWS)).surface().residualsMm();
+  }
+
+  private static LevelFit level(BedReadings readings, boolean twisting) {
+    return new LevelFit(
+        readings.points(), readings.gaugeResolutionMm(), readings.toleranceMm(), twisting);
+  }
+
+  /** Of the lowest corner's screw, up: whether the others stay tells how the bed goes. */
+  private static Advice trialTurn(BedReadings readings, PlaneFit surface) {
+    Screw lowest =
+        readings.screws().stream()
+            .min(Comparator.comparingDouble(s -> surface.heightMm(s.xMm(), s.yMm())))
+            .orElseThrow();
+    return Advice.read(
+            "bed.levelling.trial",
+            lowest.id(),
+            lowest.clockwise() == Clockwise.RAISES
+                ? TurnDirection.CLOCKWISE
+                : TurnDirection.COUNTER_CLOCKWISE)
+        .because("bed.levelling.trial.why");
   }
 
   /**
@@ -130,7 +162,10 @@ public final class Levelling {
         clockwise ? eighths : -eighths);
   }
 
-  /** The bed follows the plane nearest to the rounded rises, as a stiff plate on springs does. */
+  /**
+   * The bed follows the plane nearest to the rounded rises, as a stiff plate on springs does; or
+   * each corner its own.
+   */
   private static double afterEighthsMm(
       BedReadings readings, List<ScrewTurn> turns, LevelFit level) {
     List<At> rises = new ArrayList<>();
@@ -140,7 +175,9 @@ public final class Levelling {
       rises.add(
           new At(screw.xMm(), screw.yMm(), up * turns.get(i).eighths() / 8.0 * screw.pitchMm()));
     }
-    PlaneFit moved = PlaneFit.of(rises, At::heightMm, 1);
+    PlaneFit plane = PlaneFit.of(rises, At::heightMm, 1);
+    PlaneFit moved =
+        level.twisted() ? PlaneFit.twisted(rises, At::heightMm, 1).orElse(plane) : plane;
     return Numbers.snap(level.afterMm(p -> moved.heightMm(p.xMm(), p.yMm())), LevelFit.NOTHING_MM);
   }
 

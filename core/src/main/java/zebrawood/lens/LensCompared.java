@@ -13,8 +13,8 @@ import zebrawood.words.Message;
  *
  * <p>A line is as wide as the spot at least: what is finer than the spot cannot be drawn. Lines of
  * a fill nearer than half the spot only burn the same place again: that is the narrowest interval
- * worth using. A cut tapers by what the spot grows from the middle of the stock to its face; more
- * than a fifth of the spot is seen.
+ * worth using. A cut tapers by what the spot grows from the middle of the stock to its face;
+ * whether that matters, the job says.
  *
  * @param optics its spot and depth, with the job's thickness where there is one
  * @param taperMm of each side of a cut, from the middle to a face; empty without a thickness
@@ -28,7 +28,6 @@ public record LensCompared(
     OptionalDouble fieldMm,
     List<Message> against) {
   private static final double SPOTS_PER_INTERVAL = 0.5;
-  private static final double SEEN_TAPER = 0.2;
 
   public double narrowestIntervalMm() {
     return SPOTS_PER_INTERVAL * optics.spotMm();
@@ -62,7 +61,7 @@ public record LensCompared(
           }
         });
     taper.ifPresent(mm -> {
-      if (mm > SEEN_TAPER * optics.spotMm()) {
+      if (job.mostTaperMm().isPresent() && mm > job.mostTaperMm().getAsDouble()) {
         against.add(Message.of("lens.against.taper", Amount.mm(mm, 3)));
       }
     });

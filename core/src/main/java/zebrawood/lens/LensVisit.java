@@ -69,12 +69,14 @@ public final class LensVisit {
     Optional<LensCompared> best = LensCompared.best(compared);
     Optional<Passes> passes =
         r.rack()
-            .filter(rack -> rack.job.thicknessMm().isPresent())
+            .filter(
+                rack -> rack.job.thicknessMm().isPresent() && rack.job.trialDepthMm().isPresent())
             .map(rack ->
                 Passes.of(
                     compared.getFirst().optics(),
                     rack.job.thicknessMm().getAsDouble(),
-                    rack.job.stock()));
+                    rack.job.trialDepthMm().getAsDouble()));
+    boolean cut = r.rack().filter(rack -> rack.job.thicknessMm().isPresent()).isPresent();
     List<Advice> advice = new ArrayList<>();
     List<PartFinding> proven = new ArrayList<>(List.of(PartFinding.within()));
     proven.addAll(Proven.of(List.of(Item.values()), r.proofs()).parts(Verdict.STOP));
@@ -82,42 +84,45 @@ public final class LensVisit {
     if (advice.isEmpty()) {
       advice.add(Advice.leave("lens.leave"));
     }
-    compared.stream().findFirst().ifPresent(on -> advice.addAll(ofJob(on, best, passes)));
+    compared.stream().findFirst().ifPresent(on -> advice.addAll(ofJob(on, best, passes, cut)));
     return new LensVisitFinding(
         compared,
         best.map(b -> b.lens().name()),
         passes,
         PartFinding.worst(proven),
         advice,
-        warnings(compared, passes));
+        warnings(compared));
   }
 
   private static List<Advice> ofJob(
-      LensCompared on, Optional<LensCompared> best, Optional<Passes> passes) {
+      LensCompared on, Optional<LensCompared> best, Optional<Passes> passes, boolean cut) {
     List<Advice> advice = new ArrayList<>();
     if (!on.suits() && best.isPresent()) {
       advice.add(
           Advice.act("lens.take", best.get().lens().name()).because(Message.list(on.against())));
     }
-    passes
-        .filter(p -> p.count() > 1)
-        .ifPresent(p ->
-            advice.add(
-                Advice.act("lens.passes", p.count(), Amount.mm(p.layerMm(), 2))
-                    .because(
-                        "lens.passes.why",
-                        Amount.mm(p.firstFocusBelowMm(), 2),
-                        Amount.of(p.pauseS(), Quantity.TIME, 1))));
+    if (cut) {
+      advice.add(passes.map(LensVisit::passes).orElseGet(LensVisit::trial));
+    }
     return advice;
   }
 
-  private static List<Message> warnings(List<LensCompared> compared, Optional<Passes> passes) {
+  private static Advice trial() {
+    return Advice.read("lens.trial").because("lens.trial.why");
+  }
+
+  private static Advice passes(Passes p) {
+    if (p.through()) {
+      return Advice.act("lens.passes.one").because("lens.passes.one.why");
+    }
+    return Advice.act("lens.passes", p.count(), Amount.mm(p.layerMm(), 2))
+        .because(p.clean() ? "lens.passes.stays" : "lens.passes.goes-down");
+  }
+
+  private static List<Message> warnings(List<LensCompared> compared) {
     List<Message> warnings = new ArrayList<>();
     if (!compared.isEmpty() && compared.stream().noneMatch(LensCompared::suits)) {
       warnings.add(Message.of("lens.none-suits", Message.list(compared.getFirst().against())));
-    }
-    if (passes.filter(Passes::not).isPresent()) {
-      warnings.add(Message.of("lens.passes.not"));
     }
     return warnings;
   }

@@ -1,38 +1,38 @@
 package zebrawood.lens;
 
-import zebrawood.lens.LensJob.Stock;
 import zebrawood.measure.Accepts;
 
 /**
- * How is thick stock cut in several passes?
+ * How often is stock gone over until it is cut, by a trial on scrap of it?
  *
- * <p>A pass goes as deep as two Rayleigh ranges, over which the spot is at most 1.41 times its
- * smallest, focused in the middle of its layer; the focus goes down by a layer after each. Between
- * passes the heat of a layer must have gone: it spreads over a length L in about {@code L^2 / (4
- * a)}, a being the thermal diffusivity (Carslaw and Jaeger, Conduction of Heat in Solids, 2nd ed.,
- * section 2.4). A planning rule: the first cut on scrap decides.
+ * <p>How deep one pass goes hangs on power, speed, air and stock: only a trial with the same
+ * settings tells it. Elsewhere on the bed the beam is weaker and the focus less true, so that a
+ * fifth more is planned than the trial needs. The lens limits how clean the cut is, not whether it
+ * goes through: beyond one Rayleigh range from the focus the spot is 1.41 times its smallest.
  *
- * @param count one where the stock is no thicker than two Rayleigh ranges
- * @param layerMm how deep each goes
- * @param firstFocusBelowMm how far below the surface the first is focused
- * @param pauseS between two passes; 0 for a single one
- * @param not whether more passes char the top more than they cut the bottom
+ * @param count planned, the margin in it
+ * @param layerMm how deep each has to go
+ * @param through whether the trial went through in one pass
+ * @param clean whether all of the stock lies within a Rayleigh range of a focus that stays in its
+ *     middle
  */
-public record Passes(
-    int count, double layerMm, double firstFocusBelowMm, double pauseS, boolean not) {
-  /** A slot deeper than this many times its width lets neither light in nor smoke out. */
-  private static final double DEEPEST_SLOT = 30;
+public record Passes(int count, double layerMm, boolean through, boolean clean) {
+  /** A judgement: what corners of a bed and a warm tube take off. */
+  public static final double MARGIN = 1.2;
 
-  /** Stock that chars is hot at the top for as many passes as there are. */
-  private static final int MOST_ON_CHARRING = 4;
+  private static final int MOST = 1000;
 
-  public static Passes of(LensFinding lens, double thicknessMm, Stock stock) {
-    new Accepts().positive("thicknessMm", thicknessMm, 1000).orThrow();
-    int count = (int) Math.min(1000, Math.ceil(thicknessMm / (2 * lens.rayleighRangeMm()) - 1e-9));
-    double layer = thicknessMm / count;
-    double pause = count > 1 ? layer * layer / (4 * stock.diffusivityMm2PerS) : 0;
-    boolean not =
-        thicknessMm > DEEPEST_SLOT * lens.spotMm() || stock.chars && count > MOST_ON_CHARRING;
-    return new Passes(count, layer, layer / 2, pause, not);
+  /**
+   * @param deepMm how deep one pass went; the stock's thickness where it went through
+   */
+  public static Passes of(LensFinding lens, double thicknessMm, double deepMm) {
+    new Accepts()
+        .positive("thicknessMm", thicknessMm, 1000)
+        .positive("trialDepthMm", deepMm, 1000)
+        .orThrow();
+    boolean through = deepMm >= thicknessMm;
+    int count = through ? 1 : (int) Math.min(MOST, Math.ceil(MARGIN * thicknessMm / deepMm - 1e-9));
+    return new Passes(
+        count, thicknessMm / count, through, thicknessMm <= 2 * lens.rayleighRangeMm());
   }
 }

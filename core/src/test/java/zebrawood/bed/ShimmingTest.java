@@ -7,6 +7,7 @@ import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import zebrawood.measure.ShimStacks;
@@ -176,7 +177,8 @@ class ShimmingTest {
   @Test
   void sayWhatTheStacksLeave() {
     ShimReadings readings = readings(0.004, 0.001, 180, 0.05);
-    BedTask.OnShims task = new BedTask.OnShims(readings, true, List.of(0.1, 0.2, 0.5));
+    BedTask.OnShims task =
+        new BedTask.OnShims(readings, true, List.of(0.1, 0.2, 0.5), Optional.empty());
     ShimFinding finding = (ShimFinding) task.solve();
     assertThat(task.afterStacksMm(finding))
         .isLessThan(finding.peakToValleyNowMm() / 2)

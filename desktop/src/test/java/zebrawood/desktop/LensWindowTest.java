@@ -53,7 +53,11 @@ class LensWindowTest extends WindowTest {
     assertThat(page()).contains("No lens of the rack suits all of this job");
     fill("#lens-finest", "");
     fill("#lens-thickness", "18");
-    assertThat(page()).contains("passes of").contains("char the top");
+    assertThat(page()).contains("Make one pass on scrap").doesNotContain("would lean");
+    fill("#lens-trial-depth", "4");
+    assertThat(page()).contains("Plan 6 passes").contains("the focus may stay at the surface");
+    fill("#lens-most-taper", "0.05");
+    assertThat(page()).contains("would lean");
     fill("#lens-beam", "80");
     assertThat(words("#lens-message")).contains("at most the focal length");
   }

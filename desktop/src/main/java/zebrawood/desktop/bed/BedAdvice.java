@@ -49,8 +49,13 @@ final class BedAdvice {
                       "bed.do.within",
                       mm(level.peakToValleyNowMm()),
                       mm(solved.readings().toleranceMm().orElseThrow()))));
-      case MEASURE_AGAIN ->
+      case MEASURE_AGAIN -> {
+        if (level.advice().getFirst().what().key().equals("bed.levelling.trial")) {
+          level.advice().forEach(a -> steps.add(Step.of(a)));
+        } else {
           steps.add(Step.of(Message.of("bed.do.finer"), level.warnings().getFirst()));
+        }
+      }
       case STOP -> {
         steps.add(
             new Step(Text.of("bed.do.warp.where"), Text.of("bed.do.warp"), Text.of(warp(level)))

@@ -10,10 +10,9 @@ import zebrawood.bed.BedReadings;
 import zebrawood.bed.BedStation;
 import zebrawood.bed.BedTask;
 import zebrawood.bed.BedVisitFinding;
-import zebrawood.bed.Clockwise;
 import zebrawood.bed.FeelCheck.FeelReadings;
 import zebrawood.bed.FeelCheck.FeltPlace;
-import zebrawood.bed.Foot;
+import zebrawood.bed.FeelCheck.Gauges;
 import zebrawood.bed.GapPoint;
 import zebrawood.bed.Levelling;
 import zebrawood.bed.Screw;
@@ -24,7 +23,6 @@ import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
-import zebrawood.desktop.form.Thicknesses;
 import zebrawood.desktop.form.WordsField;
 import zebrawood.desktop.station.FigureTile;
 import zebrawood.desktop.station.Outcome;
@@ -36,7 +34,6 @@ import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.station.Step;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.EntryKind;
-import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
 import zebrawood.measure.Verdict;
@@ -56,31 +53,28 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
               Solver.of("bed", BedReadings.class, Levelling::solve, Set.of("keepScrew")),
               Solver.of("shims", ShimReadings.class, Shimming::underHead));
 
-  /** A foot has a name and a place; a screw its pitch and its sense beside. */
-  private static final int FOOT_COLUMNS = 3;
-
-  private static final int SCREW_COLUMNS = 5;
-
   /** Places and screws sit this far inside the work area unless it is told otherwise. */
-  private static final double INSET_SHARE = 0.03;
+  static final double INSET_SHARE = 0.03;
 
-  private static final double USUAL_PITCH_MM = 0.7;
-  private static final String USUAL_SHIMS = "0.1, 0.2, 0.5, 1.0";
-  private static final double FARTHEST_MM = 20_000;
+  static final double FARTHEST_MM = 20_000;
   private static final int LEAST_PLACES = 3;
   static final int MOST_ACROSS = 30;
-  private static final int MOST_SUPPORTS = 30;
+  private static final double LARGEST_RING_MM = 2000;
 
   final Machine machine;
   final ChoiceField<BedWay> way = form().choice("way", BedWay.class, BedWay.GAP);
   final QuantityField resolution = form().positive("resolution", Quantity.LENGTH, 50);
   private final QuantityField tolerance = form().positive("tolerance", Quantity.LENGTH, 20);
-  private final WordsField atHand = form().lengths("atHand", BedModel::thicknesses);
+  private final QuantityField felt = form().positive("feltGauge", Quantity.LENGTH, 1000);
+  private final QuantityField thicker = form().positive("reading.thicker", Quantity.LENGTH, 1000);
   final WordsField keep = form().plainWords("keep");
+  final QuantityField ring = form().positive("ring", Quantity.LENGTH, LARGEST_RING_MM);
+  private final QuantityField boltsApart =
+      form().positive("boltsApart", Quantity.LENGTH, LARGEST_RING_MM);
   final Group<QuantityField> columns;
   final Group<QuantityField> rows;
   final Group<BedPlace> places;
-  private final Group<Support> supports;
+  private final Supports supports;
   private Optional<Field> current = Optional.empty();
 
   public BedModel(Machine machine, DisplayUnits units) {
@@ -89,13 +83,12 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
     columns = form().group("x", "columns", 0, 2, 2, MOST_ACROSS, i -> position("x", i));
     rows = form().group("y", "rows", 0, 2, 2, MOST_ACROSS, i -> position("y", i));
     places = form().group("reading", "places", 0, 4, 0, MOST_ACROSS * MOST_ACROSS, this::place);
-    supports = form().group("support", "supports", 0, 4, 3, MOST_SUPPORTS, this::support);
+    supports = new Supports(form(), machine);
     resolution.set(0.1);
     tolerance.set(machine.levelToleranceMm());
-    atHand.set(USUAL_SHIMS);
-    spread(columns, machine.areaXMm());
-    spread(rows, machine.areaYMm());
+    spread();
     layOutPlaces();
+    ring.textProperty().subscribe((before, now) -> spread());
     columns.rowsProperty().subscribe((before, now) -> layOutPlaces());
     rows.rowsProperty().subscribe((before, now) -> layOutPlaces());
     way.valueProperty().subscribe(w -> places.rows().forEach(p -> p.readBy(w)));
@@ -131,46 +124,25 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
     return place;
   }
 
-  private Support support(int i) {
-    String at = "support." + i + ".";
-    double inset = onShims() ? 0 : INSET_SHARE;
-    boolean corner = i < 4;
-    boolean right = i % 2 == 1;
-    boolean rear = i / 2 == 1;
-    String name =
-        Text.of(corner ? BedPlace.corner(right, rear) : Message.of("bed.support.number", i + 1));
-    WordsField id = form().plainWords(at + "id", Message.of("bed.support.name"));
-    id.set(name);
-    QuantityField x = supportField(at + "x", "bed.field.support-x", i);
-    QuantityField y = supportField(at + "y", "bed.field.support-y", i);
-    QuantityField pitch =
-        form()
-            .quantity(
-                at + "pitch", Message.of("bed.field.pitch", i + 1), Quantity.LENGTH, 0.001, 20);
-    double shareX = corner ? right ? 1 - inset : inset : 0.5;
-    double shareY = corner ? rear ? 1 - inset : inset : 0;
-    x.set(machine.areaXMm() * shareX);
-    y.set(machine.areaYMm() * shareY);
-    pitch.set(USUAL_PITCH_MM);
-    return new Support(
-        id,
-        x,
-        y,
-        pitch,
-        form()
-            .choice(
-                at + "clockwise",
-                Message.of("bed.field.clockwise"),
-                List.of(Clockwise.values()),
-                Clockwise.RAISES));
+  /** Over the work area; round a fixed head's ring, counted from its middle. */
+  private void spread() {
+    if (!underHead()) {
+      spread(columns, machine.areaXMm());
+      spread(rows, machine.areaYMm());
+    } else {
+      for (Group<QuantityField> axis : List.of(columns, rows)) {
+        for (int i = 0; i < axis.size(); i++) {
+          double share = (double) i / Math.max(1, axis.size() - 1) - 0.5;
+          QuantityField at = axis.rows().get(i);
+          ring.value()
+              .ifPresentOrElse(
+                  d -> at.set(Math.round(10 * share * d / Math.sqrt(2)) / 10.0),
+                  () -> at.textProperty().set(""));
+        }
+      }
+    }
   }
 
-  private QuantityField supportField(String name, String key, int i) {
-    return form()
-        .quantity(name, Message.of(key, i + 1), Quantity.LENGTH, -FARTHEST_MM, FARTHEST_MM);
-  }
-
-  /** Spreads the places over the work area. */
   private static void spread(Group<QuantityField> axis, double lengthMm) {
     double inset = Math.round(lengthMm * INSET_SHARE / 5) * 5.0;
     for (int i = 0; i < axis.size(); i++) {
@@ -192,22 +164,19 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
         .allAtOnce(() -> {
           columns.resize(across);
           rows.resize(deep);
-          spread(columns, machine.areaXMm());
-          spread(rows, machine.areaYMm());
+          spread();
           places.rows().stream()
               .filter(p -> before.containsKey(p.name().toString()))
               .forEach(p -> p.reading().textProperty().set(before.get(p.name().toString())));
         });
   }
 
-  /** Whether shims level it: a bed without screws, or a fixed head. */
   boolean onShims() {
-    return machine.bedSupport() == BedSupport.SHIMS || underHead();
+    return supports.onShims();
   }
 
-  /** Whether the shims go under the column of a fixed head. */
   boolean underHead() {
-    return machine.build() == Build.GALVO;
+    return supports.underHead();
   }
 
   List<QuantityField> columns() {
@@ -223,7 +192,7 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
   }
 
   List<Support> supports() {
-    return supports.rows();
+    return supports.rows.rows();
   }
 
   /** The place whose reading has the focus. */
@@ -245,30 +214,28 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
     current = field;
   }
 
-  private Stream<Field> supportFields() {
-    return supports().stream()
-        .flatMap(s ->
-            onShims()
-                ? Stream.of(s.id(), s.x(), s.y())
-                : Stream.of(s.id(), s.x(), s.y(), s.pitch()));
-  }
-
   @Override
   protected Stream<Field> used() {
-    return Stream.concat(needed(), places().stream().map(BedPlace::reading));
+    return Stream.of(
+            needed(),
+            places().stream().map(BedPlace::reading),
+            Stream.of((Field) supports.frame(), felt, thicker, boltsApart))
+        .flatMap(s -> s);
   }
 
   @Override
   protected Stream<Field> needed() {
     Stream<Field> positions = Stream.concat(columns().stream(), rows().stream());
     if (way.get() == BedWay.FEEL) {
-      return positions;
+      return thicker.isEmpty()
+          ? positions
+          : Stream.concat(Stream.of(felt, thicker, tolerance), positions);
     }
     return Stream.of(
             Stream.of(resolution, tolerance),
+            underHead() ? Stream.of(ring) : Stream.<Field>empty(),
             positions,
-            supportFields(),
-            onShims() ? Stream.of(atHand) : Stream.<Field>empty())
+            supports.needed())
         .flatMap(s -> s);
   }
 
@@ -294,30 +261,35 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
                           p.x().number(),
                           p.y().number(),
                           p.feel().orElseThrow()))
-                  .toList()));
+                  .toList(),
+              gauges()));
     }
     if (onShims()) {
-      List<Foot> feet =
-          supports().stream().map(s -> new Foot(s.name(), s.x().number(), s.y().number())).toList();
       return new BedTask.OnShims(
-          new ShimReadings(gaps(), resolution.number(), tolerance.number(), feet),
+          new ShimReadings(gaps(), resolution.number(), tolerance.number(), supports.feet()),
           underHead(),
-          thicknesses(atHand.inMillimetres()));
+          supports.atHandMm(),
+          underHead()
+              ? Optional.of(new BedTask.Head(boltsApart.value(), machine.areaXMm()))
+              : Optional.empty());
     }
-    List<Screw> screws =
-        supports().stream()
-            .map(s ->
-                new Screw(
-                    s.name(),
-                    s.x().number(),
-                    s.y().number(),
-                    s.pitch().number(),
-                    s.clockwise().get()))
-            .toList();
+    List<Screw> screws = supports.screws();
     Optional<String> kept =
         Optional.of(text(keep)).filter(id -> screws.stream().anyMatch(s -> s.id().equals(id)));
     return new BedTask.OnScrews(
-        new BedReadings(gaps(), resolution.number(), tolerance.number(), screws, kept));
+        new BedReadings(
+            gaps(),
+            resolution.number(),
+            tolerance.number(),
+            screws,
+            kept,
+            Optional.of(supports.frame().get())));
+  }
+
+  private Optional<Gauges> gauges() {
+    return thicker.isEmpty()
+        ? Optional.empty()
+        : Optional.of(new Gauges(felt.number(), thicker.number(), tolerance.number()));
   }
 
   /** Heights become gaps below the highest of them, which the fit is indifferent to. */
@@ -339,37 +311,24 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
         .toList();
   }
 
-  private static List<Double> thicknesses(String words) {
-    return Thicknesses.read("bed.field.at-hand", words);
-  }
-
   @Override
   public List<Part> parts() {
-    boolean shims = onShims();
-    String title = shims ? underHead() ? "bed.feet.column" : "bed.feet" : "bed.screws";
     return List.of(
         Part.heading("sheet.readings", "bed.readings.seen"),
         Part.rows(way, resolution, tolerance),
+        underHead() ? Part.rows(ring, boltsApart) : new Part.Together(List.of()),
         new Part.CustomNode(BedGrid.size(this)),
         new Part.CustomNode(BedGrid.scrolling(this)),
         new Part.ReadingStatus(),
         Part.hintOf(way, ".hint"),
+        new Part.Redrawn(
+            way.valueProperty(),
+            () ->
+                way.get() == BedWay.FEEL
+                    ? List.of(Part.rows(felt, thicker), Part.hint("bed.feel.two-gauges"))
+                    : List.of()),
         new Part.PracticeEntry(),
-        Part.fold(
-            title,
-            new Part.GrowingRows(
-                supports,
-                Stream.of(
-                        "bed.support.heading",
-                        "bed.support.x",
-                        "bed.support.y",
-                        "bed.support.pitch",
-                        "bed.field.clockwise")
-                    .limit(shims ? FOOT_COLUMNS : SCREW_COLUMNS)
-                    .map(key -> Message.of(key))
-                    .toList(),
-                Message.of(shims ? "bed.foot.another" : "bed.screw.another")),
-            shims ? Part.rows(atHand) : new Part.Hint(Message.of("bed.screws.hint"))));
+        supports.part());
   }
 
   @Override
@@ -402,7 +361,7 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
   public Optional<Message> primaryWords(Outcome<BedTask, BedVisitFinding> outcome) {
     return outcome
         .solved()
-        .filter(f -> f.readings() instanceof BedTask.ByFeel)
+        .filter(f -> onlyFelt(f.readings()))
         .map(f -> Message.of("button.check"))
         .or(() ->
             outcome
@@ -413,12 +372,17 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
 
   @Override
   public boolean canBeLeft(Outcome.Solved<BedTask, BedVisitFinding> solved) {
-    return !(solved.readings() instanceof BedTask.ByFeel);
+    return !onlyFelt(solved.readings());
+  }
+
+  /** With one gauge, which gives no figure. */
+  private static boolean onlyFelt(BedTask task) {
+    return task instanceof BedTask.ByFeel(FeelReadings read) && read.gauges().isEmpty();
   }
 
   @Override
   public EntryKind kindOf(EntryKind usual) {
-    return way.get() == BedWay.FEEL ? EntryKind.CHECK : usual;
+    return way.get() == BedWay.FEEL && thicker.isEmpty() ? EntryKind.CHECK : usual;
   }
 
   @Override

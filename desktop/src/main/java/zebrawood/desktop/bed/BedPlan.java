@@ -7,9 +7,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import zebrawood.bed.BedFinding;
+import zebrawood.bed.BedReadings;
 import zebrawood.bed.BedTask;
 import zebrawood.bed.GapPoint;
 import zebrawood.bed.LevelFinding;
+import zebrawood.bed.Levelling;
 import zebrawood.bed.ScrewTurn;
 import zebrawood.bed.ShimFinding;
 import zebrawood.desktop.text.Text;
@@ -112,6 +114,13 @@ final class BedPlan {
   }
 
   private void outline() {
+    on.words(Text.of("bed.plan.front"), on.width() / 2, on.height() - 12, "plan-side");
+    on.words(Text.of("bed.plan.rear"), on.width() / 2, 12, "plan-side");
+    if (work.underHead()) {
+      // Everything counts from the middle of the lens.
+      on.circle(px(0), py(0), work.ring.value().orElse(0) / 2 * scale, "turn-arrow");
+      return;
+    }
     double areaXMm = work.machine.areaXMm();
     double areaYMm = work.machine.areaYMm();
     on.rectangle(px(0), py(areaYMm), areaXMm * scale, areaYMm * scale, "plan-bed");
@@ -121,8 +130,6 @@ final class BedPlan {
       on.line(x, py(areaYMm), x, py(0), "plan-grid");
       on.line(px(0), y, px(areaXMm), y, "plan-grid");
     }
-    on.words(Text.of("bed.plan.front"), on.width() / 2, on.height() - 12, "plan-side");
-    on.words(Text.of("bed.plan.rear"), on.width() / 2, 12, "plan-side");
   }
 
   private void leader(double[] at) {
@@ -244,7 +251,10 @@ final class BedPlan {
         };
     double mean = points.stream().mapToDouble(GapPoint::gapMm).average().orElse(0);
     double sign = work.underHead() ? -1 : 1;
-    List<Double> after = PlaneFit.of(points, p -> -p.gapMm(), 1).residualsMm();
+    List<Double> after =
+        work.solved().orElseThrow().readings() instanceof BedTask.OnScrews(BedReadings readings)
+            ? Levelling.leftMm(readings)
+            : PlaneFit.of(points, p -> -p.gapMm(), 1).residualsMm();
     List<BedPlace> read = work.places().stream().filter(BedPlace::isRead).toList();
     for (int i = 0; i < Math.min(points.size(), read.size()); i++) {
       heights.put(

@@ -23,6 +23,13 @@ final class BedPractice extends Practice<BedModel, StandInBed, BedTask, BedVisit
   private static final double HEAD_HEIGHT_MM = 50;
   private static final double USUAL_STEP_MM = 0.1;
 
+  /** A stand-in's head on its column, where nobody typed a real one's. */
+  private static final double RING_MM = 85;
+
+  private static final double FOOT_MM = 60;
+  private static final double NEAR_MM = 140;
+  private static final double FAR_MM = 260;
+
   BedPractice(BedModel model) {
     super(model);
   }
@@ -47,6 +54,13 @@ final class BedPractice extends Practice<BedModel, StandInBed, BedTask, BedVisit
   protected void prepare() {
     if (model.way.get() == BedWay.FEEL) {
       model.way.set(BedWay.GAP);
+    }
+    if (model.underHead() && model.ring.isEmpty()) {
+      model.ring.set(RING_MM);
+      for (int i = 0; i < Math.min(4, model.supports().size()); i++) {
+        model.supports().get(i).x().set(i % 2 == 0 ? -FOOT_MM : FOOT_MM);
+        model.supports().get(i).y().set(i / 2 == 0 ? NEAR_MM : FAR_MM);
+      }
     }
   }
 

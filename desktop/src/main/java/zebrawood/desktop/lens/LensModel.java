@@ -60,8 +60,8 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
   private final QuantityField finest = form().positive("finest", MM, 100);
   private final QuantityField area = form().positive("area", MM, 10_000);
   private final ChoiceField<LensShape> shape;
-  private final ChoiceField<LensJob.Stock> stock =
-      form().choice("stock", LensJob.Stock.class, LensJob.Stock.WOOD);
+  private final QuantityField mostTaper = form().positive("mostTaper", MM, 100);
+  private final QuantityField trialDepth = form().positive("trialDepth", MM, 1000);
   private final Group<RackRow> rack;
   private final Proofs<Item> proofs = form().proofs(List.of(Item.values()));
 
@@ -116,7 +116,7 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
   @Override
   protected Stream<Field> used() {
     return Stream.concat(
-        Stream.of(focal, field, working, beam, m2, thickness, finest, area),
+        Stream.of(focal, field, working, beam, m2, thickness, trialDepth, mostTaper, finest, area),
         rack.rows().stream().flatMap(r -> r.fields().stream()));
   }
 
@@ -132,7 +132,8 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
         new LensCompared.Beam(machine.source().wavelengthNm(), beam.number(), m2.number()),
         new RackLens(fitted.orElse(ON), focal.number(), shape.get(), field.value()),
         rack.rows().stream().filter(RackRow::told).map(RackRow::lens).toList(),
-        new LensJob(thickness.value(), finest.value(), area.value(), stock.get()),
+        new LensJob(
+            thickness.value(), finest.value(), area.value(), mostTaper.value(), trialDepth.value()),
         machine.build().headTravels()
             ? OptionalDouble.of(Math.max(machine.areaXMm(), machine.areaYMm()))
             : OptionalDouble.empty());
@@ -148,7 +149,9 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
         new Part.ReadingStatus(),
         Part.fold("lens.more", Part.rows(shape, m2, field, working)),
         Part.fold(
-            "lens.job", Part.hint("lens.job.hint"), Part.rows(thickness, finest, area, stock)),
+            "lens.job",
+            Part.hint("lens.job.hint"),
+            Part.rows(thickness, trialDepth, mostTaper, finest, area)),
         Part.fold("lens.rack", Part.hint("lens.rack.hint"), RackRow.part(rack)));
   }
 

@@ -191,9 +191,35 @@ class BedModelTest {
     assertThat(task.atHandMm()).containsExactly(0.5, 0.1, 1.0);
     type(shims, "atHand", "card");
     assertThat(refusal(shims)).contains("Shims at hand", "thicknesses");
+  }
+
+  /**
+   * A ring of 90 mm whose right side is 0.64 mm further up, on a column with feet 240 mm apart: 10
+   * mm a metre, 2.4 mm under the left feet; and nothing of it before ring and feet were measured.
+   */
+  @Test
+  void aColumnsShimsComeFromWhatWasMeasured() {
     BedModel head = work(Build.GALVO, BedSupport.SHIMS);
-    read(head, "180", "180.8", "180", "180.8");
+    read(head, "180", "180.64", "180", "180.64");
+    assertThat(waitsFor(head)).isEqualTo("Ring's diameter, where gaps are read");
+    type(head, "ring", "90.51");
+    assertThat(waitsFor(head)).contains("foot 1");
+    String[] feet = {"-120", "100", "120", "100", "-120", "300", "120", "300"};
+    for (int i = 0; i < 4; i++) {
+      type(head, "support." + i + ".x", feet[2 * i], "support." + i + ".y", feet[2 * i + 1]);
+    }
     assertThat(((BedTask.OnShims) found(head).readings()).underHead()).isTrue();
+    ShimFinding f = (ShimFinding) finding(head);
+    assertThat(f.slopeXMmPerM().value()).isCloseTo(10, within(0.05));
+    assertThat(f.shims().get(0).thicknessMm().value()).isCloseTo(2.4, within(0.02));
+    assertThat(f.shims().get(1).thicknessMm().value()).isZero();
+    type(head, "boltsApart", "150");
+    // The field of 600 mm: 3 mm at its corners.
+    assertThat(String.join(" ", summary(head)))
+        .contains("At the field's corners the height is off by 3.00")
+        .as("its front and rear are alike")
+        .doesNotContain("bolts of the bracket");
+    assertThat(drawn(head)).doesNotContain("NaN");
   }
 
   @Test
@@ -219,7 +245,12 @@ class BedModelTest {
     assertThat(summary(work).getFirst())
         .startsWith("High to low 0.90 mm now, 0.00 mm after exact turns");
     read(work, "6", "8", "8", "6");
+    assertThat(work.steps(found(work)).getFirst().big()).contains("one whole turn");
+    type(work, "frame", "STIFF");
     assertThat(work.steps(found(work)).getFirst().big()).contains("Pack, flatten or replace");
+    type(work, "frame", "FOLLOWS");
+    assertThat(level().verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(level().peakToValleyAfterMm()).isZero();
   }
 
   @Test
