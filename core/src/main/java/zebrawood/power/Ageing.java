@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.function.DoubleFunction;
 import java.util.function.DoubleUnaryOperator;
 import java.util.function.ToDoubleFunction;
@@ -69,12 +70,20 @@ public final class Ageing {
    * What it gave.
    *
    * @param at hours or days
-   * @param scale readings with the same number were read with one meter, as far as anybody said;
-   *     what another meter shows differs by a share that nobody knows
+   * @param onMeter readings with the same number were read with one meter, as far as anybody said;
+   *     what another meter shows differs by a share that nobody knows. Empty counts as 0
    */
-  public record Reading(double at, double value, int scale) {
+  public record Reading(double at, double value, OptionalInt onMeter) {
     public Reading(double at, double value) {
-      this(at, value, 0);
+      this(at, value, OptionalInt.empty());
+    }
+
+    public Reading(double at, double value, int meter) {
+      this(at, value, OptionalInt.of(meter));
+    }
+
+    int scale() {
+      return onMeter.orElse(0);
     }
   }
 
@@ -176,7 +185,7 @@ public final class Ageing {
         for (int at = BESIDE_A_JUMP; jumping && at <= n - BESIDE_A_JUMP; at++) {
           // A change of meter that was told has its own scale.
           if (readings.get(at).at > readings.get(at - 1).at
-              && readings.get(at).scale == readings.get(at - 1).scale) {
+              && readings.get(at).scale() == readings.get(at - 1).scale()) {
             add(laws, new WearLaw(readings, power, at));
           }
         }
@@ -292,7 +301,7 @@ public final class Ageing {
   /** Each meter takes a reading for its own scale. */
   private static boolean tooFew(List<Reading> readings) {
     long scales = readings.stream().mapToInt(Reading::scale).distinct().count();
-    long different = readings.stream().map(r -> new Reading(r.at, 0, r.scale)).distinct().count();
+    long different = readings.stream().map(r -> new Reading(r.at, 0, r.scale())).distinct().count();
     return different - scales < LEAST - 1;
   }
 
@@ -317,8 +326,8 @@ public final class Ageing {
       double least = BY_CHANCE / kept.size();
       for (int i : farthest(readings, kept)) {
         List<Reading> others = kept.stream().filter(k -> k != i).map(readings::get).toList();
-        int scale = readings.get(i).scale;
-        if (tooFew(others) || others.stream().noneMatch(o -> o.scale == scale)) {
+        int scale = readings.get(i).scale();
+        if (tooFew(others) || others.stream().noneMatch(o -> o.scale() == scale)) {
           continue;
         }
         WearLaw law = Laws.plain(others).likeliest();

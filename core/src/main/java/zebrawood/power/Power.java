@@ -401,7 +401,7 @@ public final class Power {
     Stream<Ageing.Reading> now =
         output.now().stream()
             .filter(v -> comparable)
-            .mapToObj(v -> new Ageing.Reading(output.at(), v, output.scale()));
+            .mapToObj(v -> new Ageing.Reading(output.at(), v, output.onMeter()));
     return Ageing.of(Stream.concat(output.history().stream(), now).toList(), limit);
   }
 

@@ -3,6 +3,7 @@ package zebrawood.power;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import zebrawood.measure.Accepts;
 
 /**
@@ -55,7 +56,7 @@ public record PowerReadings(
    * @param inHours whether these are the counter's hours, else days since the first reading
    * @param hours on the counter, or counted up by the entries, when they were read
    * @param meter what it was read with, when that was told
-   * @param scale of this reading, as in {@link Ageing.Reading}
+   * @param onMeter of this reading, as in {@link Ageing.Reading}
    */
   public record Output(
       boolean inWatts,
@@ -67,7 +68,7 @@ public record PowerReadings(
       boolean inHours,
       OptionalDouble hours,
       Optional<String> meter,
-      int scale) {
+      OptionalInt onMeter) {
     public static final Output NOT_READ =
         new Output(
             false,
@@ -79,7 +80,7 @@ public record PowerReadings(
             false,
             OptionalDouble.empty(),
             Optional.empty(),
-            0);
+            OptionalInt.empty());
 
     public Output {
       history = List.copyOf(history);
@@ -92,7 +93,7 @@ public record PowerReadings(
 
     /** Whether what is read now can be held against what was read first. */
     public boolean onFirstScale() {
-      return history.isEmpty() || history.getFirst().scale() == scale;
+      return history.isEmpty() || history.getFirst().onMeter().orElse(0) == onMeter.orElse(0);
     }
   }
 

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 import zebrawood.machine.PulseRange;
 import zebrawood.measure.UnusableReading;
@@ -109,7 +110,16 @@ class PowerTest {
 
   private static Output output(double now, double first, OptionalDouble limit) {
     return new Output(
-        true, of(now), of(first), limit, List.of(), 100, true, of(100), Optional.empty(), 0);
+        true,
+        of(now),
+        of(first),
+        limit,
+        List.of(),
+        100,
+        true,
+        of(100),
+        Optional.empty(),
+        OptionalInt.empty());
   }
 
   @Test
@@ -136,7 +146,7 @@ class PowerTest {
                 true,
                 of(100),
                 Optional.empty(),
-                0));
+                OptionalInt.empty()));
     assertThat(worn.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(worn.better()).contains(Better.REPLACE);
     assertThat(worn.lossPercent().getAsDouble()).isCloseTo(33.33, within(0.01));
@@ -151,7 +161,16 @@ class PowerTest {
     }
     Output bad =
         new Output(
-            true, of(44), of(60), of(20), history, 1600, true, of(1600), Optional.empty(), 0);
+            true,
+            of(44),
+            of(60),
+            of(20),
+            history,
+            1600,
+            true,
+            of(1600),
+            Optional.empty(),
+            OptionalInt.empty());
     PowerFinding f = tube(meter(of(25.5), 28), of(4), bad);
     assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
     assertThat(f.better()).isEmpty();
@@ -172,7 +191,7 @@ class PowerTest {
             true,
             of(100),
             Optional.of("the new one"),
-            1);
+            OptionalInt.of(1));
     PowerFinding f = tube(meter(of(25.5), 28), of(4), alone);
     assertThat(f.lossPercent()).isEmpty();
     assertThat(f.better()).isEmpty();

@@ -113,7 +113,9 @@ class EarlierVersionsTest {
             StationModel<?, ?> work = Models.open(definition, new Ledger(machine, List.of()));
             work.form().type(typed);
             if (version.equals("second-version")) {
-              assertThat(KeptReadings.read(entry, work.visit().readings())).isPresent();
+              assertThat(KeptReadings.read(entry, work.visit().readings()))
+                  .as(definition.station().id())
+                  .isPresent();
             }
             if (!ASK_MORE_NOW.contains(definition.station().id())) {
               assertThat(Models.finding(work).verdict()).isEqualTo(entry.verdict());

@@ -233,7 +233,10 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
     }
     return Stream.of(
             Stream.of(resolution, tolerance),
-            underHead() ? Stream.of(ring) : Stream.<Field>empty(),
+            // Places may be typed one by one as well.
+            underHead() && columns().stream().anyMatch(QuantityField::isEmpty)
+                ? Stream.of(ring)
+                : Stream.<Field>empty(),
             positions,
             supports.needed())
         .flatMap(s -> s);

@@ -41,6 +41,7 @@ final class BedPractice extends Practice<BedModel, StandInBed, BedTask, BedVisit
   }
 
   StandInBed make(StandInBed.Variant variant, long number) {
+    standHeadUp();
     return new StandInBed(
         variant,
         model.machine.areaXMm(),
@@ -55,6 +56,10 @@ final class BedPractice extends Practice<BedModel, StandInBed, BedTask, BedVisit
     if (model.way.get() == BedWay.FEEL) {
       model.way.set(BedWay.GAP);
     }
+  }
+
+  /** A simulated head stands on feet of its own where nobody typed a real one's. */
+  private void standHeadUp() {
     if (model.underHead() && model.ring.isEmpty()) {
       model.ring.set(RING_MM);
       for (int i = 0; i < Math.min(4, model.supports().size()); i++) {

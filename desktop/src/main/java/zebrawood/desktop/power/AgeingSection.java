@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import zebrawood.desktop.form.Field;
@@ -116,7 +117,7 @@ final class AgeingSection extends Section<PowerReadings.Output, Ageing.Trend> {
             inHours,
             stand,
             meter,
-            inWatts(unit) ? history.scale(meter) : 0));
+            inWatts(unit) ? OptionalInt.of(history.scale(meter)) : OptionalInt.empty()));
   }
 
   private static boolean inWatts(OutputUnit unit) {

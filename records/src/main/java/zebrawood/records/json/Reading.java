@@ -27,8 +27,15 @@ import zebrawood.words.Message;
  * Makes records of a parsed document, and collects all that is wrong with it.
  *
  * @param complaints grow while it is read
+ * @param kept whether it was kept by this version or an earlier one: a field that is no more is
+ *     passed over
  */
-record Reading(List<Complaint> complaints) {
+record Reading(List<Complaint> complaints, boolean kept) {
+  /** Of a document that somebody hands in. */
+  Reading(List<Complaint> complaints) {
+    this(complaints, false);
+  }
+
   private static final Set<Class<?>> MAPS = Set.of(Map.class, SequencedMap.class);
 
   Object value(JsonNode node, Type type, DocumentPath path) {
@@ -196,11 +203,14 @@ record Reading(List<Complaint> complaints) {
   }
 
   private Object unsaid(JsonNode node, Class<?> sealed, DocumentPath path) {
-    for (Class<?> kind : Kinds.of(sealed).values()) {
-      Reading trial = new Reading(new ArrayList<>());
-      Object read = trial.record(node, kind, path, false);
-      if (trial.complaints.isEmpty()) {
-        return read;
+    // One that has all of its fields goes before one that passes some over.
+    for (boolean passing : kept ? new boolean[] {false, true} : new boolean[] {false}) {
+      for (Class<?> kind : Kinds.of(sealed).values()) {
+        Reading trial = new Reading(new ArrayList<>(), passing);
+        Object read = trial.record(node, kind, path, false);
+        if (trial.complaints.isEmpty()) {
+          return read;
+        }
       }
     }
     complaints.add(
@@ -244,7 +254,7 @@ record Reading(List<Complaint> complaints) {
         values[i] = value(child, part.type(), new DocumentPath.Field(path, part.name()));
       }
     }
-    if (known < node.size()) {
+    if (known < node.size() && !kept) {
       complainOfUnknown(node, shape, saysKind, path);
     }
     if (complaints.size() > before) {

@@ -189,7 +189,7 @@ public final class RecordJson {
   public static <T> Optional<T> part(String document, String name, Class<T> type) {
     try {
       JsonNode node = parse(document).get(name);
-      Reading reading = new Reading(new ArrayList<>());
+      Reading reading = new Reading(new ArrayList<>(), true);
       Object value = node == null ? null : reading.value(node, type, DocumentPath.TOP);
       return reading.complaints().isEmpty()
           ? Optional.ofNullable(value).map(type::cast)
@@ -207,7 +207,7 @@ public final class RecordJson {
     try {
       JsonNode list = parse(document).get(name);
       List<T> parts = new ArrayList<>();
-      Reading reading = new Reading(new ArrayList<>());
+      Reading reading = new Reading(new ArrayList<>(), true);
       for (int i = 0; list != null && i < list.size(); i++) {
         Object value = reading.value(list.get(i), type, DocumentPath.TOP);
         if (!reading.complaints().isEmpty()) {
