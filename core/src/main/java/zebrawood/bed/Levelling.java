@@ -202,7 +202,7 @@ public final class Levelling {
     List<ScrewTurn> largestFirst = new ArrayList<>(turns);
     largestFirst.sort(MOST_TURNS_FIRST);
     for (ScrewTurn turn : largestFirst) {
-      if (turn.direction() != TurnDirection.NONE) {
+      if (turn.asks()) {
         advice.add(sentence(turn));
       }
     }

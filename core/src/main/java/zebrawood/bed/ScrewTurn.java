@@ -24,4 +24,9 @@ public record ScrewTurn(
     String fraction = rest / common + "/" + 8 / common;
     return whole == 0 ? fraction : whole + " " + fraction;
   }
+
+  /** Whether there is anything to turn that is more than its own uncertainty. */
+  public boolean asks() {
+    return direction != TurnDirection.NONE && turns.told();
+  }
 }

@@ -88,7 +88,7 @@ public final class Shimming {
 
   private static void addShims(List<Advice> advice, List<Shim> shims, Message what) {
     shims.stream()
-        .filter(s -> s.thicknessMm().value() > 0)
+        .filter(s -> s.thicknessMm().told())
         .sorted(Comparator.comparingDouble((Shim s) -> s.thicknessMm().value()).reversed())
         .map(s ->
             Advice.act(

@@ -34,6 +34,9 @@ public final class FieldCorrection {
 
   private static final int ALONG_EDGE = 60;
 
+  /** In standard deviations: what is off by more is off. */
+  private static final double SURE = 3;
+
   /** Where more were misread it is no longer told which. */
   private static final int MARKS_A_MISREAD_ONE = 10;
 
@@ -157,17 +160,19 @@ public final class FieldCorrection {
     boolean unsure = left > r.toleranceMm() / 2;
     Verdict verdict =
         unsure ? Verdict.MEASURE_AGAIN : edge > r.toleranceMm() ? Verdict.ADJUST : Verdict.WITHIN;
+    Estimate x = new Estimate(scaleX, scaleX * error(r) / across);
+    Estimate y = new Estimate(scaleY, scaleY * error(r) / up);
     return new FieldFinding.OfSquare(
-        new Estimate(scaleX, scaleX * error(r) / across),
-        new Estimate(scaleY, scaleY * error(r) / up),
+        x,
+        y,
         edge,
         left,
         advised,
         verdict,
-        List.of(
-            unsure
-                ? larger(left, advised)
-                : verdict == Verdict.WITHIN
+        unsure
+            ? sureFirst(x, y, half, larger(left, advised))
+            : List.of(
+                verdict == Verdict.WITHIN
                     ? leave(edge, r.toleranceMm())
                     : scale(scaleX, scaleY, edge)),
         square.edges().isPresent()
@@ -175,6 +180,29 @@ public final class FieldCorrection {
                 && square.lineWidthMm().isEmpty()
             ? List.of(Message.of("field.line-width-unknown"))
             : List.of());
+  }
+
+  /** What is off beyond all doubt is put right before it is read more finely. */
+  private static List<Advice> sureFirst(Estimate x, Estimate y, double half, Advice thenRead) {
+    List<Advice> advice = new ArrayList<>();
+    addSure(advice, "field.axis.x", x, half);
+    addSure(advice, "field.axis.y", y, half);
+    advice.add(thenRead);
+    return advice;
+  }
+
+  private static void addSure(List<Advice> advice, String axis, Estimate scale, double half) {
+    double off = Math.abs(1 - 1 / scale.value());
+    if (Math.abs(scale.value() - 1) > SURE * scale.uncertainty()) {
+      int decimals = Math.clamp((int) Math.ceil(-Math.log10(scale.uncertainty())), 1, 6);
+      advice.add(
+          Advice.act(
+                  "field.scale.first",
+                  Message.of(axis),
+                  Amount.of(scale.value(), Quantity.NUMBER, decimals),
+                  Amount.of(scale.uncertainty(), Quantity.NUMBER, decimals))
+              .because("field.scale.first.why", Amount.mm(half * off, 1)));
+    }
   }
 
   private static Advice larger(double left, OptionalDouble advised) {

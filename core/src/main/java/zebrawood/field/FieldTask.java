@@ -9,9 +9,14 @@ public sealed interface FieldTask {
   /**
    * A square, perhaps with its diagonals, perhaps with a second square of another size by which the
    * line's width is told.
+   *
+   * @param now what stands in the controller as it was burnt; empty where nobody looked
    */
   record BySquare(
-      FieldReadings readings, Optional<Diagonals> diagonals, Optional<FieldReadings.Square> other)
+      FieldReadings readings,
+      Optional<Diagonals> diagonals,
+      Optional<FieldReadings.Square> other,
+      Optional<ScaleNow> now)
       implements FieldTask {
     /** Nearer sizes tell no width. */
     private static final double LEAST_APART = 0.15;
@@ -26,6 +31,13 @@ public sealed interface FieldTask {
               .orThrow();
         }
       }
+    }
+  }
+
+  /** Each axis' scale as it stands in the controller, in whatever the controller counts it. */
+  record ScaleNow(double x, double y) {
+    public ScaleNow {
+      new Accepts().positive("scaleNowX", x, 1e9).positive("scaleNowY", y, 1e9).orThrow();
     }
   }
 

@@ -15,6 +15,7 @@ import zebrawood.ledger.Figure;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.PartFinding;
 import zebrawood.measure.Resolution;
+import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.station.Help;
@@ -52,7 +53,7 @@ public final class FieldVisit {
         grid.<FieldFinding>map(FieldCorrection.Grid::finding)
             .orElseGet(() -> FieldCorrection.solve(withWidth((BySquare) readings.task(), width)));
     Optional<Estimate> skew = skew(readings.task(), field);
-    Optional<PointerFinding> pointer = readings.pointer().map(RedPointer::solve);
+    Optional<PointerFinding> pointer = readings.pointer().map(RedPointer::of);
     List<PartFinding> parts = new ArrayList<>();
     parts.add(new PartFinding(field.verdict(), field.advice(), field.warnings()));
     if (readings.task() instanceof BySquare square) {
@@ -70,6 +71,17 @@ public final class FieldVisit {
     if (advice.isEmpty()) {
       advice.addAll(field.advice());
     }
+    if (field.verdict() != Verdict.WITHIN && readings.task() instanceof BySquare square) {
+      square
+          .now()
+          .ifPresent(now -> {
+            type(advice, "field.axis.x", now.x(), field.scaleX());
+            type(advice, "field.axis.y", now.y(), field.scaleY());
+          });
+    }
+    if (field.verdict() == Verdict.ADJUST) {
+      advice.add(Advice.act("field.save").because("field.save.why"));
+    }
     return new FieldVisitFinding(
         field,
         skew,
@@ -81,6 +93,19 @@ public final class FieldVisit {
         PartFinding.worst(parts),
         advice,
         warnings);
+  }
+
+  /** The figure to type, where it differs from what stands there by more than it is unsure. */
+  private static void type(List<Advice> advice, String axis, double now, Estimate scale) {
+    double unsure = now * scale.uncertainty();
+    if (Math.abs(scale.value() - 1) > 2 * scale.uncertainty() && unsure > 0) {
+      int decimals = Math.clamp((int) Math.ceil(-Math.log10(unsure)), 0, 6);
+      advice.add(
+          Advice.act(
+              "field.scale.type",
+              Amount.of(now * scale.value(), Quantity.NUMBER, decimals),
+              Message.of(axis)));
+    }
   }
 
   /**

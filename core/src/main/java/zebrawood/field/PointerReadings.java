@@ -7,11 +7,10 @@ import zebrawood.words.Message;
 /**
  * Marks, and where the red pointer pointed when it was sent there.
  *
- * @param marks at least two, apart
+ * @param marks one tells an offset; two and more, apart, a size and a turn as well
  * @param resolutionMm of what was read
  */
 public record PointerReadings(List<Mark> marks, double resolutionMm) {
-  private static final int LEAST = 2;
   private static final int MOST_POINTERS = 10_000;
 
   /** One of them, both as measured from the field's centre. */
@@ -23,7 +22,7 @@ public record PointerReadings(List<Mark> marks, double resolutionMm) {
     var accepts =
         new Accepts()
             .between("resolutionMm", resolutionMm, FieldReadings.FINEST_MM, far)
-            .atLeast("marks", marks, LEAST, "field.count.points");
+            .atLeast("marks", marks, 1, "field.count.points");
     if (marks.size() > MOST_POINTERS) {
       accepts.complain("marks", marks.size(), Message.of("field.accepts.most", MOST_POINTERS));
     }
@@ -37,7 +36,7 @@ public record PointerReadings(List<Mark> marks, double resolutionMm) {
           .between(at + "pointerYMm", m.pointerYMm, -far, far);
     }
     accepts.orThrow();
-    if (!apart(marks, resolutionMm)) {
+    if (marks.size() > 1 && !apart(marks, resolutionMm)) {
       accepts.complain(
           "marks", Message.of("field.found.one-place"), Message.of("field.accepts.apart"));
     }

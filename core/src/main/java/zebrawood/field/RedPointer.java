@@ -6,6 +6,7 @@ import zebrawood.field.PointerReadings.Mark;
 import zebrawood.measure.Accepts;
 import zebrawood.measure.AffineFit;
 import zebrawood.measure.Resolution;
+import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
@@ -26,9 +27,94 @@ public final class RedPointer {
   /** A pointer whose picture is larger or smaller by more was not sent to these marks. */
   private static final double MOST_TIMES = 5;
 
+  private static final int LEAST_FOR_A_SIZE = 2;
+
   private RedPointer() {}
 
+  /**
+   * @throws UnusableReading of one mark, which tells neither size nor turn
+   */
   public static PointerFinding solve(PointerReadings readings) {
+    new Accepts()
+        .atLeast("marks", readings.marks(), LEAST_FOR_A_SIZE, "field.count.points")
+        .orThrow();
+    return of(readings);
+  }
+
+  /** The same; of one mark the offset alone. */
+  static PointerFinding of(PointerReadings readings) {
+    return readings.marks().size() < LEAST_FOR_A_SIZE ? offset(readings) : similar(readings);
+  }
+
+  private static PointerFinding offset(PointerReadings readings) {
+    Mark m = readings.marks().getFirst();
+    double dx = m.xMm() - m.pointerXMm();
+    double dy = m.yMm() - m.pointerYMm();
+    OptionalDouble error = OptionalDouble.of(Resolution.standardDeviation(readings.resolutionMm()));
+    OptionalDouble open = OptionalDouble.empty();
+    double far = Math.hypot(dx, dy);
+    boolean within = far <= STEPS_ALLOWED * readings.resolutionMm();
+    return new PointerFinding(
+        dx,
+        dy,
+        1,
+        0,
+        far,
+        0,
+        error,
+        error,
+        open,
+        open,
+        within ? Verdict.WITHIN : Verdict.ADJUST,
+        within
+            ? leave(far)
+            : List.of(moved(dx, dy, error.getAsDouble()), again(readings.resolutionMm())),
+        List.of(Message.of("field.pointer.one-mark")));
+  }
+
+  private static List<Advice> leave(double farMm) {
+    return List.of(
+        Advice.leave("field.pointer.leave")
+            .because("field.pointer.leave.why", Amount.mm(farMm, 2)));
+  }
+
+  private static Advice moved(double dx, double dy, double error) {
+    return Advice.act(
+        "field.pointer.move",
+        Message.bare(Amount.mm(dx, 2)),
+        Amount.mm(dy, 2),
+        Message.bare(Amount.mm(error, 2)));
+  }
+
+  private static Advice again(double resolutionMm) {
+    return Advice.read("field.pointer.again")
+        .because("field.pointer.again.why", Amount.mm(STEPS_ALLOWED * resolutionMm, 2));
+  }
+
+  /**
+   * A size or turn that is no more than twice its uncertainty is noise: the mean offset is told.
+   */
+  private static List<Advice> advice(
+      PointerReadings readings, AffineFit map, double offsetError, double grown, double error) {
+    List<Mark> marks = readings.marks();
+    boolean sized = Math.abs(map.sizeX() - 1) > 2 * grown;
+    boolean turned = Math.abs(map.turnOfX()) > 2 * grown / map.sizeX();
+    if (!sized && !turned) {
+      double dx = marks.stream().mapToDouble(m -> m.xMm() - m.pointerXMm()).average().orElse(0);
+      double dy = marks.stream().mapToDouble(m -> m.yMm() - m.pointerYMm()).average().orElse(0);
+      return List.of(
+          moved(dx, dy, error / Math.sqrt(marks.size())), again(readings.resolutionMm()));
+    }
+    return List.of(
+        moved(map.shiftX(), map.shiftY(), offsetError)
+            .because(
+                "field.pointer.move.why",
+                Amount.of(map.sizeX(), Quantity.NUMBER, 4),
+                Amount.of(1000 * map.turnOfX(), Quantity.ANGLE, 1)),
+        again(readings.resolutionMm()));
+  }
+
+  private static PointerFinding similar(PointerReadings readings) {
     List<Mark> marks = readings.marks();
     AffineFit map =
         AffineFit.similarity(
@@ -69,24 +155,7 @@ public final class RedPointer {
         OptionalDouble.of(grown),
         OptionalDouble.of(1000 * grown / map.sizeX()),
         within ? Verdict.WITHIN : Verdict.ADJUST,
-        within
-            ? List.of(
-                Advice.leave("field.pointer.leave")
-                    .because("field.pointer.leave.why", Amount.mm(farthest, 2)))
-            : List.of(
-                Advice.act(
-                        "field.pointer.move",
-                        Message.bare(Amount.mm(map.shiftX(), 2)),
-                        Amount.mm(map.shiftY(), 2),
-                        Message.bare(Amount.mm(offset, 2)))
-                    .because(
-                        "field.pointer.move.why",
-                        Amount.of(map.sizeX(), Quantity.NUMBER, 4),
-                        Amount.of(turned, Quantity.ANGLE, 1)),
-                Advice.read("field.pointer.again")
-                    .because(
-                        "field.pointer.again.why",
-                        Amount.mm(STEPS_ALLOWED * readings.resolutionMm(), 2))),
+        within ? leave(farthest) : advice(readings, map, offset, grown, error),
         rms > MOST_RMS_STEPS * readings.resolutionMm()
             ? List.of(Message.of("field.pointer.left", Amount.mm(rms, 2)))
             : List.of());

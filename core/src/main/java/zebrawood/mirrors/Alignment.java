@@ -272,6 +272,9 @@ public final class Alignment {
           screw(advice, new MountScrew(Integer.parseInt(name), true), m.sideways());
           screw(advice, new MountScrew(Integer.parseInt(name), false), m.upDown());
         });
+        if (advice.isEmpty()) {
+          advice.add(Advice.read("mirrors.alignment.finer").because("mirrors.alignment.finer.why"));
+        }
         advice.add(
             Advice.read("mirrors.alignment.burn-marks-again")
                 .because(
@@ -293,7 +296,7 @@ public final class Alignment {
 
   private static void screw(List<Advice> advice, MountScrew screw, Turn turn) {
     int minutes = Math.abs(turn.clockMinutes());
-    if (minutes != 0) {
+    if (minutes != 0 && turn.turns().told()) {
       advice.add(
           Advice.act(
                   TURN,

@@ -3,6 +3,7 @@ package zebrawood.field;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -397,6 +398,35 @@ class FieldTest {
                   v * (1 + 1e-6 * u * u) + 1e-5 * v * v - row.yMm()));
     }
     assertThat(worst).isLessThan(0.01);
+  }
+
+  /** A square of 100 that comes out 115 wide, read with a tape: 0.87 is sure before it decides. */
+  @Test
+  void whatIsSureIsDoneBeforeItIsReadMoreFinely() {
+    FieldFinding f = square(100, 115, 100, Edges.CENTRE, 0, 1);
+    assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(f.advice(ENGLISH).get(0)).contains("scale of x by 0.870 ± 0.002");
+    assertThat(f.advice(ENGLISH).get(1)).contains("quare");
+    assertThat(f.advice(ENGLISH)).hasSize(2);
+  }
+
+  @Test
+  void aPointersSizeThatIsNoiseIsNotAdvised() {
+    PointerReadings two =
+        new PointerReadings(
+            List.of(
+                new PointerReadings.Mark(-50, -50, -48.9, -50.1),
+                new PointerReadings.Mark(50, 50, 51.1, 50)),
+            0.5);
+    assertThat(RedPointer.solve(two).advice(ENGLISH).getFirst())
+        .contains("Move the pointer by -1.10 to the right")
+        .doesNotContain("scaling");
+    PointerReadings one = new PointerReadings(List.of(new PointerReadings.Mark(0, 0, 1, -2)), 0.1);
+    PointerFinding offset = RedPointer.of(one);
+    assertThat(offset.offsetXMm()).isEqualTo(-1);
+    assertThat(offset.scaleUncertainty()).isEmpty();
+    assertThat(offset.warnings()).extracting(Message::key).contains("field.pointer.one-mark");
+    assertThatThrownBy(() -> RedPointer.solve(one)).hasMessageContaining("marks");
   }
 
   @Test

@@ -32,7 +32,8 @@ class FieldVisitTest {
                 new FieldReadings(
                     110, 0.05, 0.1, Optional.of(square), Optional.empty(), OptionalInt.empty()),
                 diagonals,
-                other),
+                other,
+                Optional.empty()),
             focus,
             Optional.empty(),
             Optional.empty()),

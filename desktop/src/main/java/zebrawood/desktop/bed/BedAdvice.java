@@ -16,7 +16,6 @@ import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Step;
 import zebrawood.desktop.text.Text;
 import zebrawood.measure.ShimStacks.Stack;
-import zebrawood.measure.TurnDirection;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
@@ -92,7 +91,7 @@ final class BedAdvice {
     return switch (solved.finding()) {
       case BedFinding f ->
           f.screws().stream()
-              .filter(t -> t.direction() != TurnDirection.NONE)
+              .filter(ScrewTurn::asks)
               .sorted(Comparator.comparingDouble((ScrewTurn t) -> t.turns().value()).reversed())
               .map(BedAdvice::turn)
               .toList();
@@ -136,7 +135,7 @@ final class BedAdvice {
     List<Step> steps = new ArrayList<>();
     for (int i = 0; i < stacks.size(); i++) {
       Shim shim = f.shims().get(i);
-      if (shim.thicknessMm().value() > 0 && !stacks.get(i).piecesMm().isEmpty()) {
+      if (shim.thicknessMm().told() && !stacks.get(i).piecesMm().isEmpty()) {
         steps.add(
             new Step(
                     Text.of(task.underHead() ? "bed.do.column-foot" : "bed.do.foot", shim.id()),

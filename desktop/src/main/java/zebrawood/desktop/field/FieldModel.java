@@ -87,6 +87,8 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
   private final QuantityField commanded2 = form().positive("commanded2", MM, LARGEST_MM);
   private final QuantityField across2 = form().positive("reading.across2", MM, LARGEST_MM);
   private final QuantityField up2 = form().positive("reading.up2", MM, LARGEST_MM);
+  private final QuantityField scaleNowX = scaleNow("reading.scaleNowX");
+  private final QuantityField scaleNowY = scaleNow("reading.scaleNowY");
   final WordsField grid = grid();
   final ScanFields scan = new ScanFields(form());
   final PointerSection pointer = new PointerSection(form(), resolution, way);
@@ -116,6 +118,10 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
     scan.place.follow(this::loadScan);
   }
 
+  private QuantityField scaleNow(String name) {
+    return form().positive(name, Quantity.NUMBER, 1e9);
+  }
+
   double fieldMm() {
     return field.value().orElse(machine.areaXMm());
   }
@@ -126,6 +132,12 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
         way(
             this::bySquare,
             needs(resolution, commanded, across, up),
+            Ways.together(
+                List.of(scaleNowX, scaleNowY),
+                Part.fold(
+                    "field.scale-now",
+                    Part.hint("field.scale-now.hint"),
+                    Part.rows(scaleNowX, scaleNowY))),
             Ways.together(
                 List.of(rising, falling),
                 Part.fold(
@@ -162,7 +174,10 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
         rising.isEmpty()
             ? Optional.empty()
             : Optional.of(new FieldTask.Diagonals(rising.number(), falling.number())),
-        commanded2.isEmpty() ? Optional.empty() : Optional.of(square(commanded2, across2, up2)));
+        commanded2.isEmpty() ? Optional.empty() : Optional.of(square(commanded2, across2, up2)),
+        scaleNowX.isEmpty()
+            ? Optional.empty()
+            : Optional.of(new FieldTask.ScaleNow(scaleNowX.number(), scaleNowY.number())));
   }
 
   private FieldReadings.Square square(
