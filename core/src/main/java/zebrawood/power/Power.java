@@ -106,7 +106,7 @@ public final class Power {
       warnings.add(Message.of("power.hours.back"));
     }
     loss.stream()
-        .filter(p -> r.output().lossLimitPercent().isEmpty())
+        .filter(p -> p > 0 && r.output().lossLimitPercent().isEmpty())
         .mapToObj(p -> Message.of("power.limit-unknown", percent(p, 0)))
         .forEach(warnings::add);
     trend
@@ -262,6 +262,12 @@ public final class Power {
       double job = task.jobTop().getAsDouble();
       double controller = task.controllerTop().getAsDouble();
       if (!sameWord(job / controller)) {
+        // Saved percentages were made for the words as they are.
+        parts.add(
+            PartFinding.adjust(
+                Advice.act("power.words.list", Amount.of(job / controller, Quantity.NUMBER, 3))
+                    .because(
+                        job < controller ? "power.words.list.harder" : "power.words.list.weaker")));
         parts.add(
             PartFinding.adjust(
                 Advice.act("power.words.same", Message.number(controller))

@@ -83,6 +83,18 @@ public final class Rescaling {
         warnings);
   }
 
+  /**
+   * The same power once both power words are one: what was so many percent of the job software's
+   * word is as much of the controller's. What was above the controller's top was all of it.
+   *
+   * @param factor the job software's top power word over the controller's
+   */
+  public static List<Setting> byWords(List<JobSetting> settings, double factor) {
+    return settings.stream()
+        .map(s -> new Setting(s.name(), Math.min(100, s.percent() * factor), s.speedMmS(), true))
+        .toList();
+  }
+
   private static Setting asItIs(JobSetting s) {
     return new Setting(s.name(), s.percent(), s.speedMmS(), true);
   }

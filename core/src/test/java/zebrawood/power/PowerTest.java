@@ -3,6 +3,7 @@ package zebrawood.power;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.List;
 import java.util.Optional;
@@ -253,8 +254,10 @@ class PowerTest {
     assertThat(words(of(1000), of(1000), of(4), NONE, false).verdict()).isEqualTo(Verdict.WITHIN);
     PowerFinding part = words(of(255), of(1000), of(4), of(30));
     assertThat(part.verdict()).isEqualTo(Verdict.ADJUST);
-    assertThat(first(part)).contains("1000").contains("only 26 %");
-    assertThat(first(words(of(1000), of(255), of(4), of(30)))).contains("everything above 26 %");
+    assertThat(first(part)).contains("every percentage times 0.255").contains("burns harder");
+    assertThat(part.advice(ENGLISH).get(1)).contains("1000").contains("only 26 %");
+    assertThat(words(of(1000), of(255), of(4), of(30)).advice(ENGLISH).get(1))
+        .contains("everything above 26 %");
     assertThat(words(NONE, of(1000), of(4), of(30)).verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
     assertThat(words(of(1000), of(1000), NONE, of(30)).verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
     assertThat(words(of(1000), of(1000), of(4), of(80)).verdict()).isEqualTo(Verdict.ADJUST);

@@ -193,4 +193,21 @@ class RescalingTest {
     assertThat(none.lossFraction()).isEmpty();
     assertThat(none.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
   }
+
+  /** 255 of 1000: what burnt at 40 % burns the same at 10.2 %, once the words are one. */
+  @Test
+  void savedPercentagesFollowACorrectedPowerWord() {
+    List<RescaleReadings.JobSetting> saved =
+        List.of(
+            new RescaleReadings.JobSetting("edge", 40, 20),
+            new RescaleReadings.JobSetting("cut", 100, 5));
+    assertThat(Rescaling.byWords(saved, 0.255))
+        .extracting(RescaleFinding.Setting::percent)
+        .usingComparatorForType((a, b) -> Math.abs(a - b) < 1e-9 ? 0 : 1, Double.class)
+        .containsExactly(10.2, 25.5);
+    assertThat(Rescaling.byWords(saved, 2))
+        .as("all above half was full power")
+        .extracting(RescaleFinding.Setting::percent)
+        .containsExactly(80.0, 100.0);
+  }
 }

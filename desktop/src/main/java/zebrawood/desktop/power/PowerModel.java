@@ -105,7 +105,7 @@ public final class PowerModel extends StationModel<PowerReadings, PowerFinding> 
     file = new TubeFileSection(form(), tube, tubeMaximum, this::top);
     curve = new CurveSection(form(), machine, file.testJob(), tube, this::print);
     ageing = new AgeingSection(form(), at, file.label(), this::solved);
-    settings = new SettingsSection(form(), curve);
+    settings = new SettingsSection(form(), curve, this::wordRatio);
     proofs = form().proofs(tube ? List.of() : List.of(Item.values()));
     ways = new Ways<>(way, ways());
     startSolving();
@@ -325,12 +325,19 @@ public final class PowerModel extends StationModel<PowerReadings, PowerFinding> 
             .toList();
   }
 
+  /** The job software's top power word over the controller's; empty while either is not known. */
+  private OptionalDouble wordRatio() {
+    return tube || jobTop.value().isEmpty() || controllerTop.value().isEmpty()
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(jobTop.number() / controllerTop.number());
+  }
+
   /** How much of the controller's scale the job software's "100 %" is. */
   private Stream<FigureTile> scaleTile() {
-    if (jobTop.value().isEmpty() || controllerTop.value().isEmpty()) {
+    if (wordRatio().isEmpty()) {
       return Stream.empty();
     }
-    double share = jobTop.number() / controllerTop.number();
+    double share = wordRatio().getAsDouble();
     return Stream.of(
         FigureTile.of(Message.of("power.tile.scale"), Amount.of(100 * share, PERCENT, 0))
             .judged(Power.sameWord(share), Message.of("power.tile.of-controller")));

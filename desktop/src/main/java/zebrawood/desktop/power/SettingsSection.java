@@ -3,6 +3,8 @@ package zebrawood.desktop.power;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import zebrawood.desktop.form.Field;
@@ -10,10 +12,13 @@ import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
 import zebrawood.desktop.station.Part;
 import zebrawood.desktop.station.Section;
+import zebrawood.power.Power;
 import zebrawood.power.PowerReadings;
 import zebrawood.power.RescaleFinding;
 import zebrawood.power.RescaleReadings;
 import zebrawood.power.Rescaling;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
 import zebrawood.records.settings.SettingsTable;
 import zebrawood.words.Message;
 
@@ -28,9 +33,16 @@ final class SettingsSection extends Section<Void, Void> {
   private final WordsField to;
   private final ReadOnlyObjectWrapper<Message> before = new ReadOnlyObjectWrapper<>(Message.NONE);
 
-  SettingsSection(StationForm form, CurveSection curve) {
+  private final Supplier<OptionalDouble> words;
+
+  /**
+   * @param words the job software's top power word over the controller's, as typed elsewhere on the
+   *     sheet; empty on a source that has none
+   */
+  SettingsSection(StationForm form, CurveSection curve, Supplier<OptionalDouble> words) {
     super(Message.of("power.settings.hint"));
     this.curve = curve;
+    this.words = words;
     from = form.words("settingsFile");
     to = form.words("settingsTo");
   }
@@ -49,6 +61,7 @@ final class SettingsSection extends Section<Void, Void> {
         new Part.FileName(from, "power-settings-choose"),
         Part.rows(to),
         new Part.Press("power-settings-make", Message.of("power.settings.make"), this::makeAnew),
+        new Part.Press("power-settings-words", Message.of("power.settings.words"), this::byWords),
         said());
   }
 
@@ -77,13 +90,40 @@ final class SettingsSection extends Section<Void, Void> {
         from,
         Message.of("power.settings.no-name"),
         (file, progress) -> {
-          String written =
-              to.isEmpty() ? file.replaceFirst("(\\.[^./\\\\]*)?$", "-new$1") : to.text().strip();
+          String written = written(file);
           SettingsTable table = SettingsTable.read(file, progress.part(0, READ));
           RescaleFinding made = Rescaling.solve(RescaleReadings.of(curves.get(), table.settings()));
           progress.reached(SOLVED);
           table.write(written, made.settings());
           return made(made, written);
+        });
+  }
+
+  private String written(String file) {
+    return to.isEmpty() ? file.replaceFirst("(\\.[^./\\\\]*)?$", "-new$1") : to.text().strip();
+  }
+
+  /** By the ratio of both power words, before the job software's is corrected. */
+  private void byWords() {
+    OptionalDouble factor = words.get();
+    if (factor.isEmpty() || Power.sameWord(factor.getAsDouble())) {
+      say(Message.of("power.settings.no-words"));
+      return;
+    }
+    withFile(
+        from,
+        Message.of("power.settings.no-name"),
+        (file, progress) -> {
+          String written = written(file);
+          SettingsTable table = SettingsTable.read(file, progress.part(0, READ));
+          List<RescaleFinding.Setting> made =
+              Rescaling.byWords(table.settings(), factor.getAsDouble());
+          table.write(written, made);
+          return Message.of(
+              "power.settings.made-by-words",
+              made.size(),
+              Message.quoted(written),
+              Amount.of(factor.getAsDouble(), Quantity.NUMBER, 3));
         });
   }
 
