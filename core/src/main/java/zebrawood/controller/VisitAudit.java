@@ -261,6 +261,11 @@ final class VisitAudit {
       advice.add(
           Advice.act("controller.controller-visit.switch-homing-start")
               .because("controller.controller-visit.no-switches-would"));
+    } else if (visit.homeAtStart() == HomeAtStart.YES && settings.is(Role.HOMING, Role.OFF)) {
+      verdicts.add(Verdict.ADJUST);
+      advice.add(
+          Advice.act("controller.controller-visit.homing-is-off")
+              .because("controller.controller-visit.homing-is-off.why"));
     } else if (visit.homeAtStart() == HomeAtStart.NO && r.machine().limitSwitches()) {
       warnings.add(Message.of("controller.controller-visit.job-software-does"));
     }

@@ -1,5 +1,8 @@
 package zebrawood.quantity;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
 import java.util.List;
 import java.util.Locale;
 
@@ -13,6 +16,8 @@ public final class Numbers {
   }
 
   private static final long[] POWERS = {1, 10, 100, 1_000, 10_000, 100_000, 1_000_000};
+
+  private static final double LONGEST = 1e18;
 
   /** Below this a value times any of the powers is a whole number that a double holds exactly. */
   private static final double PLAIN_SIZE = 1e9;
@@ -46,7 +51,7 @@ public final class Numbers {
   /** A number as a person writes it: no exponent for ordinary sizes, no trailing zeros. */
   public static String plain(double value) {
     if (Math.abs(value) >= PLAIN_SIZE || (value != 0 && Math.abs(value) < 1e-6)) {
-      return String.valueOf(value);
+      return exact(value);
     }
     String text = fixed(value, 6);
     int end = text.length();
@@ -54,6 +59,24 @@ public final class Numbers {
       end--;
     }
     return text.substring(0, text.charAt(end - 1) == '.' ? end - 1 : end);
+  }
+
+  /** All of its digits, without an exponent unless there would be dozens of noughts. */
+  public static String exact(double value) {
+    boolean ordinary = Math.abs(value) < LONGEST && (value == 0 || Math.abs(value) > 1 / LONGEST);
+    return ordinary
+        ? BigDecimal.valueOf(value).stripTrailingZeros().toPlainString()
+        : String.valueOf(value);
+  }
+
+  /** To so many digits that count, without an exponent. */
+  public static String significant(double value, int digits) {
+    return value == 0 || !Double.isFinite(value)
+        ? plain(value)
+        : new BigDecimal(value)
+            .round(new MathContext(digits, RoundingMode.HALF_UP))
+            .stripTrailingZeros()
+            .toPlainString();
   }
 
   /** Highest less lowest. */

@@ -138,6 +138,34 @@ class ControllerVisitTest {
         List.of());
   }
 
+  /** The job software asks for homing at start, the controller's is off. */
+  @Test
+  void homingAtStartThatTheControllerHasOffIsSaid() {
+    String off = RIGHT.replace("seek: 1", "seek: 0").replace("soft: 1", "soft: 0");
+    ControllerVisitReadings v =
+        numbered(off, Optional.of(off), Optional.empty(), TwoMarks.LOWER_IS_FAINTER, PROVEN);
+    ControllerVisitReadings asks =
+        new ControllerVisitReadings(
+            v.numbered(),
+            v.named(),
+            v.lensFocalLengthMm(),
+            v.offline(),
+            v.leftBefore(),
+            v.across(),
+            v.along(),
+            v.runUp(),
+            v.twoMarks(),
+            HomeAtStart.YES,
+            v.configuration(),
+            v.connection(),
+            v.proofs(),
+            v.panel());
+    assertThat(asks.solve(SEDGE).advice(ENGLISH))
+        .anyMatch(a -> a.contains("or homing at start off in the job software"));
+    assertThat(v.solve(SEDGE).advice(ENGLISH))
+        .noneMatch(a -> a.contains("or homing at start off in the job software"));
+  }
+
   @Test
   void settingsThatFitAndAProvenMotionAreLeft() {
     ControllerVisitReadings visit =

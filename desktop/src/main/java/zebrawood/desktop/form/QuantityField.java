@@ -23,6 +23,9 @@ import zebrawood.words.Message;
 public final class QuantityField extends Field implements TypedField {
   private static final int SHOWN_DECIMALS = 4;
 
+  /** Of what is less than a thousandth in the unit shown. */
+  private static final int SHOWN_DIGITS = 3;
+
   /** The value behind a text that shows it rounded. */
   private record Exact(String text, Unit unit, double canonical) {}
 
@@ -192,12 +195,15 @@ public final class QuantityField extends Field implements TypedField {
     return fields.stream().anyMatch(f -> !f.isEmpty());
   }
 
-  /** Shows a value to four decimals and keeps it exact until something else is typed. */
+  /**
+   * Shows a value to four decimals, a small one to three digits, and keeps it exact until something
+   * else is typed.
+   */
   public void set(double canonical) {
     double inUnit = shown.get().fromCanonical(canonical);
     String rounded =
         Math.abs(inUnit) < 1e-3 && inUnit != 0
-            ? precise(inUnit)
+            ? Numbers.significant(inUnit, SHOWN_DIGITS)
             : Numbers.plain(
                 quantity.isCanonical(shown.get())
                     ? inUnit
@@ -246,7 +252,7 @@ public final class QuantityField extends Field implements TypedField {
 
   private static String precise(double v) {
     String plain = Numbers.plain(v);
-    return Double.parseDouble(plain) == v ? plain : String.valueOf(v);
+    return Double.parseDouble(plain) == v ? plain : Numbers.exact(v);
   }
 
   @Override

@@ -45,6 +45,18 @@ class QuantityFieldTest {
     assertThat(same.problem()).isEmpty();
   }
 
+  /** Two hundredths of a millimetre in inches, and a thousandth of that. */
+  @Test
+  void noFigureHasAnExponent() {
+    form.setUnits(INCHES);
+    field.set(0.02);
+    assertThat(field.text()).isEqualTo("0.000787");
+    field.set(2e-5);
+    assertThat(field.text()).isEqualTo("0.000000787");
+    assertThat(field.value().getAsDouble()).as("exact until it is typed").isEqualTo(2e-5);
+    assertThat(form.typed().get("resolution")).doesNotContain("E");
+  }
+
   @Test
   void keepsWhatIsTypedWhateverItIs() {
     type("six");
