@@ -54,6 +54,15 @@ public final class Air {
     return B_C * gamma / (A - gamma);
   }
 
+  /**
+   * The humidity at which water settles on what is this cold; 100 percent where it is not below the
+   * room.
+   */
+  public static double dewHumidityPercent(double roomC, double surfaceC) {
+    double gamma = A * surfaceC / (B_C + surfaceC) - A * roomC / (B_C + roomC);
+    return Math.min(100, 100 * Math.exp(gamma));
+  }
+
   /** What is to be done about it. */
   public static PartFinding judge(Finding f) {
     Amount lowest = Amount.of(f.lowestCoolantC, Quantity.TEMPERATURE, 1);

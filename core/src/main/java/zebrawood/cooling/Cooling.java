@@ -36,7 +36,7 @@ public final class Cooling {
 
   public static final Visit<CoolingReadings, CoolingFinding> VISIT =
       Visit.of(CoolingReadings.class, CoolingFinding.class, Cooling::solve, Cooling::figures)
-          .saying((r, f) -> f.said(r.limitC()));
+          .saying((r, f) -> f.said(r));
 
   private Cooling() {}
 
@@ -54,10 +54,12 @@ public final class Cooling {
     Optional<Coldest.Finding> coldest = r.coldest().map(Coldest::solve);
     List<PartFinding> parts = new ArrayList<>();
     parts.addAll(Proven.of(asked(r.flowSwitch()), r.proofs()).parts(Verdict.STOP));
-    parts.add(Air.judge(air));
+    parts.add(r.dampUnknown() ? withoutHygrometer(r) : Air.judge(air));
     parts.add(warmth(r));
     Optional<SetPoint> setPoint =
-        r.bucket().isPresent() ? Optional.empty() : Optional.of(SetPoint.of(r, air));
+        r.bucket().isPresent() || r.dampUnknown()
+            ? Optional.empty()
+            : Optional.of(SetPoint.of(r, air));
     setPoint.flatMap(s -> s.judge(r.setPointC())).ifPresent(parts::add);
     Optional<PartFinding> onBucket = bucket.map(f -> Bucket.judge(r.bucket().get(), f));
     onBucket.filter(p -> p.verdict() == Verdict.STOP).ifPresent(parts::add);
@@ -71,7 +73,9 @@ public final class Cooling {
       advice.add(
           Advice.leave("cooling.cooling.leave")
               .because(
-                  "cooling.cooling.above-dew-point",
+                  r.dampUnknown()
+                      ? "cooling.cooling.above-room"
+                      : "cooling.cooling.above-dew-point",
                   Amount.of(air.marginK(), Quantity.TEMPERATURE_DIFFERENCE, 1),
                   Amount.of(r.limitC() - r.air().coolantC(), Quantity.TEMPERATURE_DIFFERENCE, 1)));
     }
@@ -86,6 +90,27 @@ public final class Cooling {
         verdict,
         advice,
         warnings(r, coldest));
+  }
+
+  /**
+   * Water never settles on what is not below the room. Below it the humidity decides, and the one
+   * at which the margin would be gone is told.
+   */
+  private static PartFinding withoutHygrometer(CoolingReadings r) {
+    double room = r.air().temperatureC();
+    double coolant = r.air().coolantC();
+    if (coolant >= room) {
+      return PartFinding.within(
+          Advice.leave("climate.air.leave-coolant").because("cooling.air.not-below"));
+    }
+    return PartFinding.again(
+        Advice.read("cooling.air.read")
+            .because(
+                "cooling.air.read.why",
+                Amount.of(
+                    Air.dewHumidityPercent(room, coolant - Air.SAFE_MARGIN_K),
+                    Quantity.PERCENT,
+                    0)));
   }
 
   private static PartFinding warmth(CoolingReadings r) {
@@ -138,7 +163,9 @@ public final class Cooling {
     figures.add(
         Figure.of("coolantStart", r.air().coolantC(), Quantity.TEMPERATURE).limited(r.limitC()));
     r.afterHourC().ifPresent(c -> figures.add(Figure.of("afterHour", c, Quantity.TEMPERATURE)));
-    figures.add(Figure.of("dewMargin", f.air().marginK(), Quantity.TEMPERATURE_DIFFERENCE));
+    if (!r.dampUnknown()) {
+      figures.add(Figure.of("dewMargin", f.air().marginK(), Quantity.TEMPERATURE_DIFFERENCE));
+    }
     r.conductivityUsCm()
         .ifPresent(c -> figures.add(Figure.of("conductivity", c, Quantity.CONDUCTIVITY)));
     return figures;

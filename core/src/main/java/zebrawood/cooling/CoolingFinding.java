@@ -35,15 +35,11 @@ public record CoolingFinding(
     List<Message> warnings)
     implements Finding {
   /** Air, bucket or chiller, and where it may be set, in sentences. */
-  List<Message> said(double limitC) {
+  List<Message> said(CoolingReadings r) {
     List<Message> said = new ArrayList<>();
-    said.add(
-        Message.of(
-            "cooling.summary.air",
-            Amount.of(air.marginK(), Quantity.TEMPERATURE_DIFFERENCE, 1),
-            celsius(air.dewPointC()),
-            Message.bare(celsius(air.lowestCoolantC())),
-            Amount.plain(limitC, Quantity.TEMPERATURE)));
+    if (!r.dampUnknown()) {
+      said.add(air(r.limitC()));
+    }
     bucket
         .filter(b -> b.steadyC().isPresent())
         .ifPresent(b ->
@@ -67,6 +63,15 @@ public record CoolingFinding(
                     Message.bare(celsius(s.leastC())),
                     celsius(s.mostC()))));
     return said;
+  }
+
+  private Message air(double limitC) {
+    return Message.of(
+        "cooling.summary.air",
+        Amount.of(air.marginK(), Quantity.TEMPERATURE_DIFFERENCE, 1),
+        celsius(air.dewPointC()),
+        Message.bare(celsius(air.lowestCoolantC())),
+        Amount.plain(limitC, Quantity.TEMPERATURE));
   }
 
   private static Amount celsius(double value) {

@@ -12,6 +12,7 @@ import zebrawood.station.Proof;
 /**
  * One visit to the cooling: what was read, and what was proven by hand.
  *
+ * @param air where the humidity was not read it stands at 100 percent, the worst that can be
  * @param limitC the warmest coolant that the machine's data sheet allows
  * @param afterHourC coolant after an hour of running, when it was waited for
  * @param conductivityUsCm of the coolant in microsiemens per centimetre, when it was measured
@@ -22,6 +23,7 @@ import zebrawood.station.Proof;
  * @param coldest when the loop may freeze
  * @param flowSwitch whether something stops the laser when the water stops
  * @param proofs what was looked at, each once
+ * @param noHygrometer whether nobody could read the humidity; empty counts as no
  */
 public record CoolingReadings(
     Air.Readings air,
@@ -34,7 +36,8 @@ public record CoolingReadings(
     OptionalDouble setPointC,
     Optional<Coldest.Readings> coldest,
     boolean flowSwitch,
-    List<Proof<Item>> proofs) {
+    List<Proof<Item>> proofs,
+    Optional<Boolean> noHygrometer) {
 
   /** What is proven by hand and eye. */
   public enum Item {
@@ -52,5 +55,9 @@ public record CoolingReadings(
     conductivityUsCm.ifPresent(c -> accepts.between("conductivityUsCm", c, 0, 100_000));
     Proof.eachOnce("proofs", proofs, accepts);
     accepts.orThrow();
+  }
+
+  boolean dampUnknown() {
+    return noHygrometer.orElse(false);
   }
 }

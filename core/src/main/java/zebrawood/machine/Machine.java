@@ -23,6 +23,7 @@ import zebrawood.words.Message;
  * @param train its steering mirrors; empty while nobody said so, then the usual two count
  * @param identity what tells it from others of its kind; empty while nobody said so
  * @param trial of a simulated machine; empty for a real one
+ * @param cooling what cools its source; empty while nobody said so, then what is usual counts
  */
 public record Machine(
     String id,
@@ -38,7 +39,8 @@ public record Machine(
     Optional<List<Lens>> lenses,
     Optional<Train> train,
     Optional<Identity> identity,
-    Optional<Trial> trial) {
+    Optional<Trial> trial,
+    Optional<CooledBy> cooling) {
 
   /** Longer names would not fit the sheet they are printed on. */
   private static final int LONGEST_NAME = 60;
@@ -83,6 +85,40 @@ public record Machine(
                 Message.of("accepts.of-them", l.size()),
                 Message.of("machine.accepts.most", MOST_LENSES)));
     accepts.orThrow();
+  }
+
+  /** A machine of which nobody said what cools it. */
+  public Machine(
+      String id,
+      String name,
+      Build build,
+      Source source,
+      double areaXMm,
+      double areaYMm,
+      BedSupport bedSupport,
+      double levelToleranceMm,
+      Optional<List<Fitting>> fittings,
+      Optional<List<String>> startUp,
+      Optional<List<Lens>> lenses,
+      Optional<Train> train,
+      Optional<Identity> identity,
+      Optional<Trial> trial) {
+    this(
+        id,
+        name,
+        build,
+        source,
+        areaXMm,
+        areaYMm,
+        bedSupport,
+        levelToleranceMm,
+        fittings,
+        startUp,
+        lenses,
+        train,
+        identity,
+        trial,
+        Optional.empty());
   }
 
   /** A machine with what is usual for its build. */
@@ -154,7 +190,8 @@ public record Machine(
         itsLenses,
         itsTrain,
         identity,
-        itsTrial);
+        itsTrial,
+        cooling);
   }
 
   /** Its steering mirrors as far as anybody said, else the usual two. */
@@ -168,7 +205,9 @@ public record Machine(
   }
 
   public boolean has(Fitting fitting) {
-    return fitted().contains(fitting);
+    return fitting == Fitting.CHILLER && cooling.isPresent()
+        ? cooling.get() == CooledBy.CHILLER
+        : fitted().contains(fitting);
   }
 
   /** Its parts in the order they are switched on. */
@@ -181,7 +220,10 @@ public record Machine(
   private List<Message> usualOrder() {
     List<Message> order = new ArrayList<>();
     if (cooledByWater()) {
-      order.add(Message.of(has(Fitting.CHILLER) ? "machine.part.chiller" : "machine.part.pump"));
+      // What is inside of the machine is switched on with it.
+      if (!cooling.equals(Optional.of(CooledBy.OWN_LOOP))) {
+        order.add(Message.of(has(Fitting.CHILLER) ? "machine.part.chiller" : "machine.part.pump"));
+      }
     }
     if (has(Fitting.EXHAUST)) {
       order.add(Message.of("machine.part.exhaust"));
@@ -192,7 +234,9 @@ public record Machine(
   }
 
   public boolean cooledByWater() {
-    return source.kind().cooledByWater() || build == Build.FIBRE_CUTTING_HEAD;
+    return cooling
+        .map(c -> c != CooledBy.AIR)
+        .orElseGet(() -> source.kind().cooledByWater() || build == Build.FIBRE_CUTTING_HEAD);
   }
 
   /** Whether a switched lid or door keeps people from the beam. */

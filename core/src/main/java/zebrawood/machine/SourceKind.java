@@ -25,9 +25,14 @@ public enum SourceKind {
     return usualWatts;
   }
 
-  /** A diode module and a small fibre source are cooled by air. */
+  /** As long as nobody said what cools it: a diode module and a small fibre source have air. */
   public boolean cooledByWater() {
-    return this == CO2_GLASS_TUBE || this == CO2_RF_TUBE || this == UV;
+    return this == CO2_GLASS_TUBE || coolingDiffers();
+  }
+
+  /** Whether some of them have air and some water, so that it must be asked. */
+  public boolean coolingDiffers() {
+    return this == CO2_RF_TUBE || this == UV;
   }
 
   /** Whether it gives pulses at a rate that is set, within a range of its own. */

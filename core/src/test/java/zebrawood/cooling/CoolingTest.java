@@ -35,7 +35,8 @@ class CoolingTest {
         OptionalDouble.empty(),
         Optional.empty(),
         true,
-        proofs);
+        proofs,
+        Optional.empty());
   }
 
   private static CoolingFinding solve(double coolantC, List<Proof<Item>> proofs) {
@@ -83,7 +84,8 @@ class CoolingTest {
             OptionalDouble.of(13),
             Optional.of(new Coldest.Readings(-10, Coldest.Glycol.PROPYLENE, 12)),
             true,
-            PROVEN);
+            PROVEN,
+            Optional.empty());
     CoolingFinding f = Cooling.solve(warmLater);
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(f.advice(ENGLISH).getFirst()).contains("it was at 30.5");
@@ -140,7 +142,8 @@ class CoolingTest {
             OptionalDouble.empty(),
             Optional.empty(),
             false,
-            PROVEN.subList(0, 3));
+            PROVEN.subList(0, 3),
+            Optional.empty());
     assertThat(Cooling.solve(bare).verdict()).isEqualTo(Verdict.WITHIN);
     assertThat(Cooling.solve(bare).warnings(ENGLISH).getFirst()).contains("flow switch");
   }
@@ -159,7 +162,8 @@ class CoolingTest {
             OptionalDouble.empty(),
             Optional.empty(),
             true,
-            PROVEN);
+            PROVEN,
+            Optional.empty());
     assertThat(Cooling.solve(damp).advice(ENGLISH)).anyMatch(a -> a.startsWith("Dry the room"));
   }
 
@@ -167,5 +171,34 @@ class CoolingTest {
   void refusesAnItemTwice() {
     assertThatThrownBy(() -> read(20, Optional.empty(), List.of(PROVEN.get(0), PROVEN.get(0))))
         .hasMessageContaining("each item once");
+  }
+
+  /** Coolant that is not below the room is dry however damp the room is; below it nobody knows. */
+  @Test
+  void withoutAHygrometerTheWorstIsSupposed() {
+    assertThat(damp(24, 25).verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(damp(24, 24).advice(ENGLISH).getFirst()).contains("above the room");
+    CoolingFinding below = damp(24, 19);
+    assertThat(below.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    // 17 °C is the dew point of 24 °C and 65 %.
+    assertThat(below.advice(ENGLISH).getFirst()).contains("hygrometer").contains("65 %");
+    assertThat(below.setPoint()).isEmpty();
+  }
+
+  private static CoolingFinding damp(double roomC, double coolantC) {
+    return Cooling.solve(
+        new CoolingReadings(
+            new Air.Readings(roomC, 100, coolantC),
+            28,
+            OptionalDouble.empty(),
+            OptionalDouble.empty(),
+            Coolant.DISTILLED,
+            Optional.empty(),
+            Optional.empty(),
+            OptionalDouble.empty(),
+            Optional.empty(),
+            true,
+            PROVEN,
+            Optional.of(true)));
   }
 }

@@ -45,6 +45,9 @@ public final class CoolingModel extends StationModel<CoolingReadings, CoolingFin
   /** Heat into the water for each watt of light: a tube turns an eighth into light. */
   private static final double HEAT_PER_WATT = 7;
 
+  /** What nobody read may be as much. */
+  private static final double DAMPEST_PERCENT = 100;
+
   /** Half of the time the beam is on. */
   private static final double USUAL_DUTY = 0.5;
 
@@ -66,6 +69,8 @@ public final class CoolingModel extends StationModel<CoolingReadings, CoolingFin
   private final QuantityField minutes =
       form().quantity("reading.minutes", Quantity.MINUTES, 0.1, 10_000);
   private final QuantityField coldest = form().quantity("coldest", CELSIUS, -48, 60);
+  private final ChoiceField<Hygrometer> hygrometer =
+      form().choice("hygrometer", Hygrometer.class, Hygrometer.AT_HAND);
   final ChoiceField<CoolingWay> way = form().choice("way", CoolingWay.class, CoolingWay.CHILLER);
   private final ChoiceField<Coolant> coolant =
       form().choice("coolant", Coolant.class, Coolant.DISTILLED);
@@ -108,7 +113,9 @@ public final class CoolingModel extends StationModel<CoolingReadings, CoolingFin
   @Override
   protected Stream<QuantityField> needed() {
     return Stream.of(
-            Stream.of(room, humidity, coolantC),
+            hygrometer.get() == Hygrometer.NONE
+                ? Stream.of(room, coolantC)
+                : Stream.of(room, humidity, coolantC),
             settings().stream(),
             chilled() && QuantityField.begun(pullDown())
                 ? pullDown().stream()
@@ -119,7 +126,8 @@ public final class CoolingModel extends StationModel<CoolingReadings, CoolingFin
   @Override
   protected CoolingReadings readings() {
     return new CoolingReadings(
-        new Air.Readings(room.number(), humidity.number(), coolantC.number()),
+        new Air.Readings(
+            room.number(), noHygrometer() ? DAMPEST_PERCENT : humidity.number(), coolantC.number()),
         limit.number(),
         afterHour.value(),
         conductivity.value(),
@@ -131,7 +139,13 @@ public final class CoolingModel extends StationModel<CoolingReadings, CoolingFin
             ? Optional.empty()
             : Optional.of(new Coldest.Readings(coldest.number(), glycol.get(), litres.number())),
         flowSwitch,
-        proofs.answers());
+        proofs.answers(),
+        Optional.of(noHygrometer()));
+  }
+
+  /** What is read counts, whatever is chosen. */
+  private boolean noHygrometer() {
+    return hygrometer.get() == Hygrometer.NONE && humidity.isEmpty();
   }
 
   private Bucket.Readings bucket() {
@@ -158,7 +172,10 @@ public final class CoolingModel extends StationModel<CoolingReadings, CoolingFin
         Part.hint("cooling.proofs"),
         Part.rows(proofs.fields()),
         new Part.PracticeEntry(),
-        Part.fold("cooling.sometimes", Part.rows(afterHour, conductivity)),
+        Part.fold(
+            "cooling.sometimes",
+            new Part.LabelledChoices(List.of(hygrometer)),
+            Part.rows(afterHour, conductivity)),
         Part.fold(
             "cooling.school",
             Part.rows(way),
@@ -204,15 +221,19 @@ public final class CoolingModel extends StationModel<CoolingReadings, CoolingFin
                 Message.of("cooling.figure.coolantStart"),
                 Amount.of(r.air().coolantC(), CELSIUS, 1))
             .limited(Amount.plain(r.limitC(), CELSIUS)));
+    boolean dampUnknown = noHygrometer();
     tiles.add(
         FigureTile.of(
-                Message.of("cooling.figure.dewMargin"),
+                Message.of(dampUnknown ? "cooling.tile.above-room" : "cooling.figure.dewMargin"),
                 Amount.of(f.air().marginK(), Quantity.TEMPERATURE_DIFFERENCE, 1))
             .judged(
-                r.air().coolantC() >= f.air().lowestCoolantC(),
+                dampUnknown
+                    ? f.air().marginK() >= 0
+                    : r.air().coolantC() >= f.air().lowestCoolantC(),
                 Message.of(
                     "cooling.tile.least",
-                    Amount.of(Air.SAFE_MARGIN_K, Quantity.TEMPERATURE_DIFFERENCE, 1))));
+                    Amount.of(
+                        dampUnknown ? 0 : Air.SAFE_MARGIN_K, Quantity.TEMPERATURE_DIFFERENCE, 1))));
     r.afterHourC()
         .ifPresent(c ->
             tiles.add(

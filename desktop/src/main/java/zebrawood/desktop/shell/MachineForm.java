@@ -55,6 +55,7 @@ final class MachineForm {
   private final QuantityField depth;
   private final ChoiceField<BedSupport> support;
   private final QuantityField tolerance;
+  private final ChoiceField<CoolingIfKnown> cooling;
   private final Map<Fitting, BooleanProperty> fitted = new EnumMap<>(Fitting.class);
   private final WordsField serialNumber;
   private final WordsField place;
@@ -92,6 +93,7 @@ final class MachineForm {
     depth = form.quantity("depth", Quantity.LENGTH, 10, 10_000);
     support = form.choice("support", BedSupport.class, BedSupport.SCREWS);
     tolerance = form.positive("tolerance", Quantity.LENGTH, 20);
+    cooling = form.choice("cooling", CoolingIfKnown.class, CoolingIfKnown.CHILLER);
     serialNumber = form.plainWords("serialNumber");
     place = form.plainWords("place");
     customer = form.plainWords("customer");
@@ -104,11 +106,21 @@ final class MachineForm {
     railAt = form.choice("railAt", Train.TravelEnd.class, Train.TravelEnd.REAR);
     tolerance.set(0.3);
     for (Fitting fitting : Fitting.values()) {
-      fitted.put(fitting, new SimpleBooleanProperty());
+      // Whether there is a chiller is asked as what cools it.
+      if (fitting != Fitting.CHILLER) {
+        fitted.put(fitting, new SimpleBooleanProperty());
+      }
     }
     source.valueProperty().subscribe(k -> wavelength.set(k.usualWavelengthNm()));
     build.valueProperty().subscribe(b -> followUsual());
     source.valueProperty().subscribe(k -> followUsual());
+    source
+        .valueProperty()
+        .subscribe(k ->
+            cooling.set(
+                k == SourceKind.CO2_GLASS_TUBE
+                    ? CoolingIfKnown.CHILLER
+                    : CoolingIfKnown.NOT_KNOWN));
     fitted.values().forEach(f -> f.subscribe((was, is) -> fittedByHand |= !filling));
     before.ifPresent(this::fill);
     form.setOnChange(this::check);
@@ -120,6 +132,11 @@ final class MachineForm {
     reality.set(Reality.of(machine));
     build.set(machine.build());
     source.set(machine.source().kind());
+    boolean chiller = machine.fittings().filter(f -> f.contains(Fitting.CHILLER)).isPresent();
+    cooling.set(
+        machine.cooling().isEmpty() && chiller
+            ? CoolingIfKnown.CHILLER
+            : CoolingIfKnown.of(machine.cooling()));
     watts.set(machine.source().watts());
     wavelength.set(machine.source().wavelengthNm());
     support.set(machine.bedSupport());
@@ -182,7 +199,7 @@ final class MachineForm {
   List<Section> sections() {
     return List.of(
         new Section("machine.group.kind", List.of(build, source, name)),
-        new Section("machine.group.source", List.of(watts, wavelength, pulses)),
+        new Section("machine.group.source", List.of(watts, wavelength, cooling, pulses)),
         new Section("machine.group.area", List.of(width, depth, support, tolerance)),
         new Section(LENSES, List.of()),
         new Section("machine.group.mirrors", List.of(mirrors, lastAt, railAt)),
@@ -247,6 +264,10 @@ final class MachineForm {
                     .map(f -> Message.of("form.empty", f.label())))
             .or(() -> form.fields().flatMap(f -> f.problem().stream()).findFirst())
             .or(() ->
+                source.get().coolingDiffers() && cooling.get() == CoolingIfKnown.NOT_KNOWN
+                    ? Optional.of(Message.of("form.empty", cooling.label()))
+                    : Optional.empty())
+            .or(() ->
                 Stream.concat(
                         Stream.of(serialNumber, place, customer),
                         lenses.rows().stream().map(LensRow::name))
@@ -301,7 +322,8 @@ final class MachineForm {
                 : Optional.of(lenses.begun().stream().map(LensRow::lens).toList()),
             train(),
             identity(),
-            reality.get().trial()));
+            reality.get().trial(),
+            cooling.get().known()));
   }
 
   /** What of it was told. */

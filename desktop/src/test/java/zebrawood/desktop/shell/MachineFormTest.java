@@ -67,7 +67,12 @@ class MachineFormTest {
     type(form, "name", "Bryony");
     type(form, "source", "UV");
     type(form, "build", "GALVO");
+    assertThat(problem(form)).as("some have air, some water").contains("Cooled by");
+    type(form, "cooling", "AIR");
     Machine machine = form.machine().orElseThrow();
+    assertThat(machine.cooledByWater()).isFalse();
+    assertThat(new MachineForm(List.of(), Phrasebook.ENGLISH, Optional.of(machine)).machine())
+        .contains(machine);
     assertThat(machine.source().wavelengthNm()).isEqualTo(355);
     assertThat(machine.bedSupport()).isEqualTo(BedSupport.SHIMS);
   }
