@@ -22,6 +22,7 @@ public final class ControllerStation {
           machine -> true,
           Set.of(),
           Map.of(
+              EventKind.CONFIGURATION_LOADED, Doubt.READ_AGAIN,
               EventKind.FIRMWARE_RESET, Doubt.READ_AGAIN,
               EventKind.HEAD_SWAPPED, Doubt.READ_AGAIN,
               EventKind.POWER_CUT, Doubt.QUICK_CHECK),

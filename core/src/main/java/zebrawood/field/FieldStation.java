@@ -24,6 +24,7 @@ public final class FieldStation {
           machine -> machine.build() == Build.GALVO,
           Set.of(FOCUS),
           Map.of(
+              EventKind.CONFIGURATION_LOADED, Doubt.QUICK_CHECK,
               EventKind.LENS_NEW, Doubt.READ_AGAIN,
               EventKind.HEAD_SHIMMED, Doubt.READ_AGAIN,
               EventKind.CRASH, Doubt.READ_AGAIN,

@@ -23,6 +23,8 @@ public final class FocusStation {
           machine -> true,
           Set.of("bed"),
           Map.of(
+              EventKind.RING_MOVED, Doubt.READ_AGAIN,
+              EventKind.NOZZLE_CHANGED, Doubt.QUICK_CHECK,
               EventKind.LENS_NEW, Doubt.READ_AGAIN,
               EventKind.BED_CHANGED, Doubt.READ_AGAIN,
               EventKind.HEAD_SHIMMED, Doubt.READ_AGAIN,

@@ -2,6 +2,7 @@ package zebrawood.ledger;
 
 import java.util.Optional;
 import zebrawood.machine.Build;
+import zebrawood.machine.Fitting;
 import zebrawood.machine.Machine;
 import zebrawood.machine.SourceKind;
 
@@ -18,6 +19,9 @@ public enum EventKind {
   LENS_NEW,
   HEAD_SHIMMED,
   HEAD_SWAPPED,
+  NOZZLE_CHANGED,
+  RING_MOVED,
+  CONFIGURATION_LOADED,
   POWER_CUT,
   FIRMWARE_RESET,
   SUPPLY_TOUCHED,
@@ -38,7 +42,8 @@ public enum EventKind {
     return switch (this) {
       case MIRROR_CLEANED, MIRROR_REPLACED -> machine.build() == Build.GANTRY_WITH_MIRRORS;
       case HEAD_SHIMMED -> machine.build() == Build.GALVO;
-      case HEAD_SWAPPED -> machine.build() == Build.GANTRY_WITH_HEAD_MODULE;
+      case HEAD_SWAPPED, RING_MOVED -> machine.build() == Build.GANTRY_WITH_HEAD_MODULE;
+      case NOZZLE_CHANGED -> machine.build().headTravels() && machine.has(Fitting.AIR_ASSIST);
       case BED_CHANGED -> machine.build().headTravels();
       case SUPPLY_TOUCHED -> glass || machine.source().kind() == SourceKind.CO2_RF_TUBE;
       case WITHDRAWN, WENT_ON, UNKNOWN -> false;

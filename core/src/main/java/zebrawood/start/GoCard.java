@@ -99,16 +99,18 @@ public record GoCard(List<GoLine> lines) {
     }
     if (machine.has(Fitting.LENS_CAP)) {
       line(lines, Kind.BEFORE_RUN, "lens-cap");
-      line(lines, Kind.BEFORE_RUN, "lens-clean");
     }
+    line(lines, Kind.BEFORE_RUN, "lens-clean");
     if (machine.has(Fitting.SHUTTER)) {
       line(lines, Kind.BEFORE_RUN, "shutter");
     }
     line(lines, Kind.BEFORE_RUN, "focus");
+    line(lines, Kind.BEFORE_RUN, "gauge-out");
     line(lines, Kind.BEFORE_RUN, "artwork");
     if (machine.build().headTravels()) {
       line(lines, Kind.BEFORE_RUN, "path");
     }
+    line(lines, Kind.BEFORE_RUN, "framed");
     line(lines, Kind.BEFORE_RUN, "stock");
     line(lines, Kind.BEFORE_RUN, "stay");
     line(lines, Kind.BEFORE_RUN, "extinguisher");

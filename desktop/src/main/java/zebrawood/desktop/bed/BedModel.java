@@ -1,8 +1,10 @@
 package zebrawood.desktop.bed;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
@@ -77,6 +79,11 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
   private final Supports supports;
   private Optional<Field> current = Optional.empty();
 
+  /** The ring that the places were last spread over, and where each then was. */
+  private OptionalDouble spreadOver = OptionalDouble.empty();
+
+  private final Map<QuantityField, OptionalDouble> spreadTo = new HashMap<>();
+
   public BedModel(Machine machine, DisplayUnits units) {
     super(new StationForm("bed", units), BedTask.VISIT);
     this.machine = machine;
@@ -88,7 +95,7 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
     tolerance.set(machine.levelToleranceMm());
     spread();
     layOutPlaces();
-    ring.textProperty().subscribe((before, now) -> spread());
+    ring.textProperty().subscribe((before, now) -> followRing());
     columns.rowsProperty().subscribe((before, now) -> layOutPlaces());
     rows.rowsProperty().subscribe((before, now) -> layOutPlaces());
     way.valueProperty().subscribe(w -> places.rows().forEach(p -> p.readBy(w)));
@@ -124,6 +131,15 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
     return place;
   }
 
+  /** Places that somebody typed stay where they are. */
+  private void followRing() {
+    if (!ring.value().equals(spreadOver)
+        && Stream.concat(columns().stream(), rows().stream())
+            .allMatch(at -> at.isEmpty() || at.value().equals(spreadTo.get(at)))) {
+      spread();
+    }
+  }
+
   /** Over the work area; round a fixed head's ring, counted from its middle. */
   private void spread() {
     if (!underHead()) {
@@ -138,8 +154,10 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
               .ifPresentOrElse(
                   d -> at.set(Math.round(10 * share * d / Math.sqrt(2)) / 10.0),
                   () -> at.textProperty().set(""));
+          spreadTo.put(at, at.value());
         }
       }
+      spreadOver = ring.value();
     }
   }
 

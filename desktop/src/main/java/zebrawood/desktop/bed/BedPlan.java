@@ -24,13 +24,19 @@ import zebrawood.quantity.Unit;
 import zebrawood.records.picture.Canvas;
 
 /**
- * The bed from above, to scale, rear at the top: what was read at each place, now and as the advice
- * will make it, and what each screw or foot wants. A place that stands high is a filled disc, a low
- * one a ring; its size is how far it is off. Pressing a screw keeps it where it is.
+ * The bed from above, to scale, rear at the top; a fixed head's ring below its column's feet, both
+ * not to scale: what was read at each place, now and as the advice will make it, and what each
+ * screw or foot wants. A place that stands high is a filled disc, a low one a ring; its size is how
+ * far it is off. Pressing a screw keeps it where it is.
  */
 final class BedPlan {
   private static final double MARGIN_X = 48;
   private static final double MARGIN_Y = 68;
+
+  /** A fixed head's feet stand in the upper part of the picture. */
+  private static final double FEET_OF_HEIGHT = 0.36;
+
+  private static final double FOOT_PX = 12;
 
   /** From a screw or foot to the middle of its words. */
   private static final double BESIDE = 38;
@@ -53,9 +59,30 @@ final class BedPlan {
   private final BedModel work;
   private final Canvas on;
   private final Optional<Finding> finding;
-  private double left;
-  private double rear;
-  private double scale;
+  private Frame ofPlaces;
+  private Frame ofSupports;
+
+  /**
+   * A part of the picture with a scale of its own.
+   *
+   * @param left what lies at its left edge, in mm, and {@code rear} at its top
+   * @param topPx where that top is, and {@code middlePx} its middle
+   */
+  private record Frame(
+      double left, double rear, double scale, double scaleY, double topPx, double middlePx) {
+    double px(double xMm) {
+      return MARGIN_X + (xMm - left) * scale;
+    }
+
+    double py(double yMm) {
+      return topPx + (rear - yMm) * scaleY;
+    }
+
+    /** Away from its middle. */
+    double beside(double y) {
+      return y < middlePx ? -BESIDE : BESIDE;
+    }
+  }
 
   BedPlan(BedModel work, Canvas on) {
     this.work = work;
@@ -86,44 +113,66 @@ final class BedPlan {
 
   /** Finds the scale at which all places and supports fit; false when none has a position. */
   private boolean fitScale() {
-    List<double[]> all = new ArrayList<>();
-    work.places().forEach(p -> p.at().ifPresent(all::add));
-    work.supports().forEach(s -> BedPlace.at(s.x(), s.y()).ifPresent(all::add));
-    if (all.isEmpty()) {
-      return false;
+    List<double[]> places = new ArrayList<>();
+    work.places().forEach(p -> p.at().ifPresent(places::add));
+    List<double[]> supports = new ArrayList<>();
+    work.supports().forEach(s -> BedPlace.at(s.x(), s.y()).ifPresent(supports::add));
+    double bottom = on.height() - MARGIN_Y;
+    if (work.underHead()) {
+      double border = FEET_OF_HEIGHT * on.height();
+      ofSupports = fitted(supports, MARGIN_Y, Math.max(MARGIN_Y + 1, border - BESIDE), false);
+      ofPlaces = fitted(places, Math.min(border + MARGIN_Y, bottom - 1), bottom, false);
+    } else {
+      List<double[]> all = new ArrayList<>(places);
+      all.addAll(supports);
+      ofPlaces = fitted(all, MARGIN_Y, bottom, true);
+      ofSupports = ofPlaces;
     }
-    left = all.stream().mapToDouble(p -> p[0]).min().orElse(0);
-    rear = all.stream().mapToDouble(p -> p[1]).max().orElse(0);
+    return !places.isEmpty() || !supports.isEmpty();
+  }
+
+  private Frame fitted(List<double[]> all, double fromPx, double toPx, boolean toScale) {
+    double left = all.stream().mapToDouble(p -> p[0]).min().orElse(0);
+    double rear = all.stream().mapToDouble(p -> p[1]).max().orElse(0);
     double across = all.stream().mapToDouble(p -> p[0]).max().orElse(0) - left;
     double deep = rear - all.stream().mapToDouble(p -> p[1]).min().orElse(0);
-    scale =
-        Math.min(
-            (on.width() - 2 * MARGIN_X) / Math.max(across, 1),
-            (on.height() - 2 * MARGIN_Y) / Math.max(deep, 1));
-    left -= ((on.width() - 2 * MARGIN_X) / scale - across) / 2;
-    rear += ((on.height() - 2 * MARGIN_Y) / scale - deep) / 2;
-    return true;
+    double wide = (on.width() - 2 * MARGIN_X) / Math.max(across, 1);
+    double high = (toPx - fromPx) / Math.max(deep, 1);
+    double x = toScale ? Math.min(wide, high) : wide;
+    double y = toScale ? x : high;
+    return new Frame(
+        left - ((on.width() - 2 * MARGIN_X) / x - across) / 2,
+        rear + ((toPx - fromPx) / y - deep) / 2,
+        x,
+        y,
+        fromPx,
+        (fromPx + toPx) / 2);
   }
 
   private double px(double xMm) {
-    return MARGIN_X + (xMm - left) * scale;
+    return ofPlaces.px(xMm);
   }
 
   private double py(double yMm) {
-    return MARGIN_Y + (rear - yMm) * scale;
+    return ofPlaces.py(yMm);
   }
 
   private void outline() {
     on.words(Text.of("bed.plan.front"), on.width() / 2, on.height() - 12, "plan-side");
     on.words(Text.of("bed.plan.rear"), on.width() / 2, 12, "plan-side");
     if (work.underHead()) {
-      // Everything counts from the middle of the lens.
-      on.circle(px(0), py(0), work.ring.value().orElse(0) / 2 * scale, "turn-arrow");
+      on.rectangle(
+          MARGIN_X,
+          ofPlaces.topPx,
+          on.width() - 2 * MARGIN_X,
+          2 * (ofPlaces.middlePx - ofPlaces.topPx),
+          "plan-bed");
       return;
     }
     double areaXMm = work.machine.areaXMm();
     double areaYMm = work.machine.areaYMm();
-    on.rectangle(px(0), py(areaYMm), areaXMm * scale, areaYMm * scale, "plan-bed");
+    on.rectangle(
+        px(0), py(areaYMm), areaXMm * ofPlaces.scale, areaYMm * ofPlaces.scale, "plan-bed");
     for (int i = 1; i < 10; i++) {
       double x = px(areaXMm * i / 10);
       double y = py(areaYMm * i / 10);
@@ -133,15 +182,14 @@ final class BedPlan {
   }
 
   private void leader(double[] at) {
-    double y = py(at[1]);
+    double x = ofSupports.px(at[0]);
+    double y = ofSupports.py(at[1]);
     // What a screw wants stands on the line's end, what a foot wants beside it.
-    double reach = work.onShims() ? 0.7 * beside(y) : beside(y);
-    on.line(px(at[0]), y, px(at[0]), y + reach, "plan-leader");
-  }
-
-  /** Away from the middle. */
-  private double beside(double y) {
-    return y < on.height() / 2 ? -BESIDE : BESIDE;
+    double reach = work.onShims() ? 0.7 * ofSupports.beside(y) : ofSupports.beside(y);
+    on.line(x, y, x, y + reach, "plan-leader");
+    if (work.underHead()) {
+      on.rectangle(x - FOOT_PX / 2, y - FOOT_PX / 2, FOOT_PX, FOOT_PX, "duct-piece");
+    }
   }
 
   /** Between two columns that lie closest. */
@@ -170,7 +218,13 @@ final class BedPlan {
     int columns = work.columns().size();
     double inside = columns > 3 ? 0 : INSIDE;
     double roomX = between() - inside;
-    double roomY = (on.height() - 2 * MARGIN_Y) / Math.max(1, work.rows().size() - 1);
+    double roomY =
+        (work.underHead()
+                ? Math.abs(
+                    py(work.rows().getLast().value().orElse(0))
+                        - py(work.rows().getFirst().value().orElse(0)))
+                : on.height() - 2 * MARGIN_Y)
+            / Math.max(1, work.rows().size() - 1);
     int longest =
         heights.values().stream()
             .flatMapToInt(h -> IntStream.of(signed(h[0]).length(), signed(h[1]).length()))
@@ -277,8 +331,9 @@ final class BedPlan {
       int index = i;
       BedPlace.at(support.x(), support.y())
           .ifPresent(at -> {
-            double x = px(at[0]);
-            double y = py(at[1]) + beside(py(at[1]));
+            double x = ofSupports.px(at[0]);
+            double level = ofSupports.py(at[1]);
+            double y = level + ofSupports.beside(level);
             double shifted = x + (x < on.width() / 2 ? 6 : -6);
             if (work.onShims()) {
               on.words(

@@ -199,11 +199,11 @@ final class MachineForm {
   List<Section> sections() {
     return List.of(
         new Section("machine.group.kind", List.of(build, source, name)),
-        new Section("machine.group.source", List.of(watts, wavelength, cooling, pulses)),
+        new Section("machine.group.source", List.of(watts, wavelength, pulses)),
         new Section("machine.group.area", List.of(width, depth, support, tolerance)),
         new Section(LENSES, List.of()),
         new Section("machine.group.mirrors", List.of(mirrors, lastAt, railAt)),
-        new Section(FITTED, List.of(startUp)),
+        new Section(FITTED, List.of(cooling, startUp)),
         new Section("machine.group.whose", List.of(serialNumber, place, customer, reality)));
   }
 

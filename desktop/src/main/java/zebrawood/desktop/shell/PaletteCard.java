@@ -14,9 +14,13 @@ import javafx.scene.layout.VBox;
 import zebrawood.desktop.command.Command;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.text.Text;
+import zebrawood.words.Message;
 
 /** Find or do: everything the window can do, by a few letters. */
 final class PaletteCard {
+  /** Ends the key of what is looked for by other words: a symptom, a tool, another language. */
+  private static final String OTHER = ".other";
+
   private final Cards cards;
   private final List<Command> commands;
   private final TextField field = new TextField();
@@ -61,9 +65,13 @@ final class PaletteCard {
 
   /** What it is listed as, and other words that people look for. */
   private static String sought(Command command) {
-    String other = command.words().key() + ".other";
-    String listed = Text.of(command.words());
-    return Text.words().has(other) ? listed + " " + Text.of(other) : listed;
+    StringBuilder sought = new StringBuilder(Text.of(command.words()));
+    Stream.concat(Stream.of(command.words()), command.words().arguments().stream())
+        .filter(Message.class::isInstance)
+        .map(m -> ((Message) m).key() + OTHER)
+        .filter(Text.words()::has)
+        .forEach(key -> sought.append(' ').append(Text.of(key)));
+    return sought.toString();
   }
 
   private void key(KeyEvent event) {

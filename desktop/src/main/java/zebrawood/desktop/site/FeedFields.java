@@ -25,6 +25,7 @@ final class FeedFields {
   private final QuantityField fusePlate;
   private final QuantityField fuseFitted;
   private final Group<QuantityField> loads;
+  private final Group<QuantityField> loadsInAmps;
 
   FeedFields(StationForm form) {
     earth = form.quantity("reading.earth", Quantity.RESISTANCE, 0, 10_000_000);
@@ -44,9 +45,15 @@ final class FeedFields {
             i ->
                 form.quantity(
                     "load." + i, Message.of("site.field.load", i), Quantity.POWER, 0, 1_000_000));
+    loadsInAmps =
+        form.group(
+            "loadA",
+            1,
+            MOST_LOADS,
+            i ->
+                form.quantity(
+                    "loadA." + i, Message.of("site.field.loadA", i), Quantity.CURRENT, 0, 5000));
     earthLimit.set(0.5);
-    volts.set(230);
-    breaker.set(16);
     share.set(80);
   }
 
@@ -72,11 +79,13 @@ final class FeedFields {
         Part.rows(volts, breaker, share, plug, startUp),
         new Part.GrowingRows(
             loads, List.of(Message.of("site.loads")), Message.of("site.load.another")),
+        new Part.GrowingRows(
+            loadsInAmps, List.of(Message.of("site.loads.amps")), Message.of("site.load.another")),
         Part.rows(fusePlate, fuseFitted));
   }
 
   Stream<QuantityField> needed() {
-    return loads.begun().isEmpty()
+    return loads.begun().isEmpty() && loadsInAmps.begun().isEmpty()
         ? Stream.of(earthLimit)
         : Stream.of(earthLimit, volts, breaker, share);
   }
@@ -94,7 +103,11 @@ final class FeedFields {
 
   private Optional<Circuit.Readings> drawn() {
     List<Circuit.Load> drawn =
-        loads.begun().stream().map(f -> new Circuit.Load(f.name(), f.number())).toList();
+        Stream.concat(
+                loads.begun().stream().map(f -> new Circuit.Load(f.name(), f.number())),
+                loadsInAmps.begun().stream()
+                    .map(f -> new Circuit.Load(f.name(), f.number() * volts.number())))
+            .toList();
     return drawn.isEmpty()
         ? Optional.empty()
         : Optional.of(

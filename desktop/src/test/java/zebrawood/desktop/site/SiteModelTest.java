@@ -33,6 +33,10 @@ class SiteModelTest {
     "50",
     "reading.clearance",
     "300",
+    "volts",
+    "230",
+    "breaker",
+    "16",
     "load.1",
     "1200",
     "beam",
@@ -101,7 +105,17 @@ class SiteModelTest {
 
   @Test
   void whatIsTypedIsWhatIsFilledAgainAndOnlyEarthAndProofsAreReadAnew() {
-    type("reading.earth", "0.2", "load.1", "1200", "wall.1", "SLACK");
+    type(
+        "reading.earth",
+        "0.2",
+        "volts",
+        "230",
+        "breaker",
+        "16",
+        "load.1",
+        "1200",
+        "wall.1",
+        "SLACK");
     type(DUCT);
     answerAll(work, Answer.YES);
     work.proofs.of(Item.STRAPS).set(false);
@@ -120,7 +134,12 @@ class SiteModelTest {
     for (int i = 1; i <= 12; i++) {
       type("load." + i, "100");
     }
-    assertThat(found(work).readings().feed().circuit().orElseThrow().loads()).hasSize(12);
+    assertThat(waitsFor(work)).as("nobody said what the socket gives").isEqualTo("Supply");
+    type("volts", "230", "breaker", "16", "loadA.1", "4");
+    assertThat(found(work).readings().feed().circuit().orElseThrow().loads()).hasSize(13);
+    assertThat(found(work).finding().circuit().orElseThrow().amps())
+        .as("1200 W and 4 A at 230 V")
+        .isCloseTo(1200 / 230.0 + 4, org.assertj.core.api.Assertions.within(1e-9));
     SiteModel other = new SiteModel(ALDER, DisplayUnits.METRIC);
     other.form().type(work.form().typed());
     assertThat(other.form().typed()).isEqualTo(work.form().typed());
