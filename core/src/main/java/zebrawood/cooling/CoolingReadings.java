@@ -57,7 +57,8 @@ public record CoolingReadings(
     accepts.orThrow();
   }
 
-  boolean dampUnknown() {
+  /** Whether nobody read the humidity, so that the worst counts. */
+  public boolean dampUnknown() {
     return noHygrometer.orElse(false);
   }
 }

@@ -136,7 +136,7 @@ public final class Power {
   private static PartFinding lowPulse(OptionalDouble lowPulseMa) {
     return lowPulseMa.isPresent()
         ? PartFinding.within()
-        : PartFinding.again(Advice.read("power.low-pulse").because("power.low-pulse.why"));
+        : PartFinding.within().warning(Message.of("power.low-pulse"));
   }
 
   private static Top top(double agreed, OptionalDouble read, double resolution) {

@@ -35,8 +35,13 @@ final class Thermometer {
 
   private static void draw(Canvas on, CoolingReadings r, CoolingFinding f) {
     List<Mark> marks = new ArrayList<>();
-    marks.add(new Mark(f.air().dewPointC(), Text.of("cooling.picture.dew"), false));
-    marks.add(new Mark(f.air().lowestCoolantC(), Text.of("cooling.picture.lowest"), false));
+    double lowest = r.dampUnknown() ? r.air().temperatureC() : f.air().lowestCoolantC();
+    if (r.dampUnknown()) {
+      marks.add(new Mark(lowest, Text.of("cooling.picture.room"), false));
+    } else {
+      marks.add(new Mark(f.air().dewPointC(), Text.of("cooling.picture.dew"), false));
+      marks.add(new Mark(lowest, Text.of("cooling.picture.lowest"), false));
+    }
     marks.add(new Mark(r.limitC(), Text.of("cooling.picture.limit"), false));
     marks.add(new Mark(r.air().coolantC(), Text.of("cooling.picture.coolant"), true));
     r.afterHourC().ifPresent(c -> marks.add(new Mark(c, Text.of("cooling.picture.hour"), true)));
@@ -45,9 +50,14 @@ final class Thermometer {
     double scale = (on.height() - TOP - BOTTOM) / (high - low);
     double stemX = on.width() / 2 - 60;
     double allowedTop = TOP + (high - r.limitC()) * scale;
-    double allowedBottom = TOP + (high - f.air().lowestCoolantC()) * scale;
+    double allowedBottom = TOP + (high - lowest) * scale;
     on.rectangle(stemX - STEM / 2, TOP, STEM, on.height() - TOP - BOTTOM, "scale-stem");
-    on.rectangle(stemX - STEM / 2, allowedTop, STEM, allowedBottom - allowedTop, "scale-allowed");
+    on.rectangle(
+        stemX - STEM / 2,
+        allowedTop,
+        STEM,
+        Math.max(0, allowedBottom - allowedTop),
+        "scale-allowed");
     marks.sort((a, b) -> Double.compare(b.celsius(), a.celsius()));
     double lastWordsY = Double.NEGATIVE_INFINITY;
     int below = marks.size();
@@ -55,8 +65,8 @@ final class Thermometer {
       double y = TOP + (high - mark.celsius()) * scale;
       below--;
       // Those still to come need room below it.
-      double lowest = on.height() - LINE_APART / 2 - below * LINE_APART;
-      double wordsY = Math.min(Math.max(y, lastWordsY + LINE_APART), lowest);
+      double lowestY = on.height() - LINE_APART / 2 - below * LINE_APART;
+      double wordsY = Math.min(Math.max(y, lastWordsY + LINE_APART), lowestY);
       lastWordsY = wordsY;
       on.line(stemX - STEM / 2 - 6, y, stemX + STEM / 2 + 8, y, "scale-tick");
       on.line(stemX + STEM / 2 + 8, y, stemX + STEM / 2 + 20, wordsY, "scale-tick");
@@ -69,7 +79,7 @@ final class Thermometer {
           wordsY,
           mark.coolant() ? "plan-now" : "plan-after");
       if (mark.coolant()) {
-        boolean outside = mark.celsius() > r.limitC() || mark.celsius() < f.air().lowestCoolantC();
+        boolean outside = mark.celsius() > r.limitC() || mark.celsius() < lowest;
         on.circle(stemX, y, 8, "scale-coolant").state("outside", outside);
       }
     }

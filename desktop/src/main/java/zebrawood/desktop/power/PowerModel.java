@@ -137,6 +137,8 @@ public final class PowerModel extends StationModel<PowerReadings, PowerFinding> 
         way(
             () -> new PowerTask.ByFactory(tubeMaximum.number(), meter.number(), atTop.value()),
             takes(atTop)),
+        PowerWay.NEEDLE,
+        way(this::byNeedle, needs(agreed, atTop), takes(dialNow)),
         PowerWay.CHECK,
         way(this::checked, needs(agreed, atTop), takes(dialNow, slope)));
   }
@@ -160,6 +162,17 @@ public final class PowerModel extends StationModel<PowerReadings, PowerFinding> 
                 .map(r -> new CeilingReadings.Sample(r.first().number(), r.second().number()))
                 .toList()),
         atTop.value());
+  }
+
+  /** The dial was raised to the wanted current: how far it stands off is all there is to say. */
+  private PowerTask byNeedle() {
+    return new PowerTask.ByCheck(
+        tubeMaximum.number(),
+        meter.number(),
+        agreed.number(),
+        atTop.number(),
+        dialNow.value(),
+        OptionalDouble.empty());
   }
 
   private PowerTask checked() {

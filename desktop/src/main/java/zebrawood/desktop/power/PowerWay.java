@@ -5,6 +5,7 @@ public enum PowerWay {
   SHARE,
   RATED,
   FACTORY,
+  NEEDLE,
   CHECK;
 
   /** Whether the dial is read at several settings. */

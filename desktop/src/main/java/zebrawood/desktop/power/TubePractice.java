@@ -59,7 +59,7 @@ final class TubePractice extends Practice<PowerModel, StandInSupply, PowerReadin
   private double agreedMa() {
     return switch (model.way.get()) {
       case SHARE -> MAXIMUM_MA * SHARE_PERCENT / 100;
-      case RATED, CHECK -> RATED_MA;
+      case RATED, CHECK, NEEDLE -> RATED_MA;
       case FACTORY -> MAXIMUM_MA;
     };
   }
@@ -112,7 +112,8 @@ final class TubePractice extends Practice<PowerModel, StandInSupply, PowerReadin
             .filter(t -> t.readMa().isPresent())
             .map(t -> t.readMa().getAsDouble() - t.agreedMa())
             .orElse(0.0);
-    if (solved.readings().task() instanceof PowerTask.ByMeter && set) {
+    if (solved.readings().task() instanceof PowerTask.ByMeter && set
+        || model.way.get() == PowerWay.NEEDLE) {
       on.setDial(on.dialPercent() - off / f.slopeMaPerPercent().orElse(0.37));
     } else {
       f.dialPercent().map(Estimate::value).ifPresent(on::setDial);

@@ -25,6 +25,9 @@ final class EyewearFields {
   private static final double NANO = 1e-9;
   private static final double KILO = 1e3;
 
+  /** Of one that nobody measured: all of it goes through the eye's aperture, which is the worst. */
+  private static final double THINNEST_BEAM_MM = 0.001;
+
   private record Filter(QuantityField from, QuantityField to, QuantityField density) {}
 
   private final Machine machine;
@@ -62,6 +65,7 @@ final class EyewearFields {
     return Part.fold(
         "site.eyewear",
         Part.rows(beam, exposure, divergence),
+        Part.hint("site.beam.hint"),
         Part.hint("site.shelf"),
         new Part.GrowingRows(
             filters,
@@ -83,7 +87,7 @@ final class EyewearFields {
       return Stream.empty();
     }
     return Stream.of(
-            Stream.of(beam, exposure),
+            Stream.of(exposure),
             QuantityField.begun(pulse) ? pulse.stream() : Stream.<QuantityField>empty(),
             filters.fieldsBegun().stream())
         .flatMap(s -> s);
@@ -102,7 +106,7 @@ final class EyewearFields {
         new Eyewear.Readings(
             machine.source().wavelengthNm(),
             machine.source().watts(),
-            beam.number() / DATA_SHEET_OVER_STANDARD,
+            beam.value().orElse(THINNEST_BEAM_MM) / DATA_SHEET_OVER_STANDARD,
             exposure.number(),
             filters.begun().stream()
                 .map(f -> new Eyewear.Filter(f.from.number(), f.to.number(), f.density.number()))

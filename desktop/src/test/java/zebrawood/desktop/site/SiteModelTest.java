@@ -81,7 +81,7 @@ class SiteModelTest {
     type("bends.1", "2");
     assertThat(finding(work).duct()).isPresent();
     type("from.1", "9000");
-    assertThat(waitsFor(work)).isEqualTo("Beam, 1/e²");
+    assertThat(waitsFor(work)).isEqualTo("Filter 1 to");
   }
 
   @Test
@@ -233,5 +233,17 @@ class SiteModelTest {
       assertThat(said(practice.words().orElseThrow()))
           .startsWith("In order. Rounds: 1; faults left: 0");
     }
+  }
+
+  /** A thin beam of the same power asks for no more than one that nobody measured. */
+  @Test
+  void ofAnUnknownBeamTheWorstIsJudged() {
+    type("from.1", "9000", "to.1", "11000", "density.1", "6");
+    double worst = found(work).finding().eyewear().orElseThrow().requiredOpticalDensity();
+    type("beam", "1");
+    double thin = found(work).finding().eyewear().orElseThrow().requiredOpticalDensity();
+    type("beam", "12");
+    double wide = found(work).finding().eyewear().orElseThrow().requiredOpticalDensity();
+    assertThat(worst).isGreaterThanOrEqualTo(thin).isGreaterThan(wide);
   }
 }
