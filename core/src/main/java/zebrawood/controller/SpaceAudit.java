@@ -88,6 +88,11 @@ final class SpaceAudit {
     return Math.abs(a - b) < SAME_LENGTH_MM;
   }
 
+  /** Less than half, or more than twice: read in another unit, or of another machine. */
+  private static boolean unlike(double areaMm, double travelMm) {
+    return areaMm < travelMm / 2 || areaMm > 2 * travelMm;
+  }
+
   /** Whether one is the other in inches: a length is then never "corrected", its unit is. */
   static boolean inchesFor(double one, double other) {
     double ratio = Math.max(one, other) / Math.min(one, other);
@@ -107,6 +112,8 @@ final class SpaceAudit {
     boolean inches = inchesFor(area.get(0), x) || inchesFor(area.get(1), y);
     if (inches) {
       list.warn(Message.of("controller.audit.area-inches", observed.said()));
+    } else if (unlike(area.get(0), x) || unlike(area.get(1), y)) {
+      list.warn(Message.of("controller.audit.area-unlike", observed.said(), travel.said()));
     }
     if (fits) {
       list.note(

@@ -432,4 +432,28 @@ class AuditTest {
     assertThat(ENGLISH.say(new Value.Word("front-left").said())).isEqualTo("front left");
     assertThat(ENGLISH.say(Value.two(400, 300).said())).isEqualTo("400 × 300");
   }
+
+  /** 150 of 400 mm: nobody reads that of the same machine. */
+  @Test
+  void aWorkAreaUnlikeTheTravelIsQuestioned() {
+    assertThat(questioned(400, 300)).isFalse();
+    assertThat(questioned(390, 280)).isFalse();
+    assertThat(questioned(150, 300)).isTrue();
+    assertThat(questioned(400, 700)).isTrue();
+  }
+
+  private static boolean questioned(double x, double y) {
+    ControllerReadings r = readings(Dialects.TERSE, text(RIGHT), true, 1000, Policy.MATCH_SOFTWARE);
+    return Audit.solve(
+            new ControllerReadings(
+                r.dialect(),
+                r.settings(),
+                r.machine(),
+                new JobSoftware(1000, "M8", Units.MM, Optional.of(List.of(x, y)), Optional.empty()),
+                r.wiredAirAssistCode(),
+                r.policy()))
+        .warnings()
+        .stream()
+        .anyMatch(w -> w.key().equals("controller.audit.area-unlike"));
+  }
 }
