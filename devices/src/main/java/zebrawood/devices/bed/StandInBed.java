@@ -1,10 +1,12 @@
 package zebrawood.devices.bed;
 
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import org.hipparchus.optim.linear.LinearConstraint;
 import org.hipparchus.optim.linear.LinearConstraintSet;
@@ -117,14 +119,13 @@ public final class StandInBed {
 
   /** What a perfect gauge would read; for scoring the practice, never for its advice. */
   public double trueGapMm(double xMm, double yMm) {
-    return nominalGapMm - surfaceMm(xMm, yMm);
+    return nominalGapMm - surfaceMm(new double[][] {{xMm, yMm}})[0];
   }
 
   /** Highest to lowest at these places, as a perfect gauge would find it. */
   public double peakToValleyMm(double[][] placesMm) {
-    double[] gaps =
-        Stream.of(placesMm).mapToDouble(at -> trueGapMm(at[0], at[1])).sorted().toArray();
-    return gaps.length == 0 ? 0 : gaps[gaps.length - 1] - gaps[0];
+    DoubleSummaryStatistics heights = DoubleStream.of(surfaceMm(placesMm)).summaryStatistics();
+    return placesMm.length == 0 ? 0 : heights.getMax() - heights.getMin();
   }
 
   /**
@@ -134,12 +135,12 @@ public final class StandInBed {
    */
   public double leastPeakToValleyMm(double[][] placesMm) {
     int count = screws.size();
-    double[] now = Stream.of(placesMm).mapToDouble(at -> surfaceMm(at[0], at[1])).toArray();
+    double[] now = surfaceMm(placesMm);
     double[][] each = new double[count][];
     for (int j = 0; j < count; j++) {
       State state = states.get(screws.get(j).id());
       state.heightMm += 1;
-      each[j] = Stream.of(placesMm).mapToDouble(at -> surfaceMm(at[0], at[1])).toArray();
+      each[j] = surfaceMm(placesMm);
       state.heightMm -= 1;
     }
     List<LinearConstraint> within = new ArrayList<>();
@@ -173,10 +174,17 @@ public final class StandInBed {
         .getValue();
   }
 
-  private double surfaceMm(double xMm, double yMm) {
+  /** At each of these places, in their order. */
+  private double[] surfaceMm(double[][] placesMm) {
     List<At> supports =
         screws.stream().map(s -> new At(s.xMm(), s.yMm(), states.get(s.id()).heightMm)).toList();
     PlaneFit plane = PlaneFit.of(supports, At::heightMm, 1);
+    return Stream.of(placesMm)
+        .mapToDouble(at -> surfaceMm(supports, plane, at[0], at[1]))
+        .toArray();
+  }
+
+  private double surfaceMm(List<At> supports, PlaneFit plane, double xMm, double yMm) {
     double bend = 0;
     double weights = 0;
     for (At support : supports) {
