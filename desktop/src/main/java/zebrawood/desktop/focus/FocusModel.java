@@ -47,6 +47,7 @@ import zebrawood.focus.RampPhotoReadings;
 import zebrawood.focus.RampReadings;
 import zebrawood.focus.References;
 import zebrawood.ledger.Entry;
+import zebrawood.ledger.Figure;
 import zebrawood.lens.LensStation;
 import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
@@ -119,6 +120,10 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
   final Group<QuantityField> probes =
       form().group("visit.probe", FIRST_PROBES, MOST_PROBES, this::probe);
   final PhotoFields photo = new PhotoFields(form());
+
+  /** What the sheet of the lens that is on says of its depth; what is typed here goes before it. */
+  private OptionalDouble lensDepth = OptionalDouble.empty();
+
   private final BedStackSection table = new BedStackSection(form());
   private final PlanSection plan = new PlanSection(form(), depth, run);
   private final Optional<PiercingSection> head;
@@ -341,7 +346,7 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
         new References(reference.get(), lensRing.value(), headLine.value()),
         setGap.value(),
         setReadTo.value(),
-        depth.value(),
+        depth.value().isPresent() ? depth.value() : lensDepth,
         table.read(),
         table.then(),
         table.defocusMm(),
@@ -416,13 +421,20 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
   protected void recordChanged(List<Entry> entries) {
     loadPhoto();
     context()
-        .filter(c -> depth.isEmpty())
-        .flatMap(c ->
-            c.workshop().opened().ledger().entriesOfFitted(LensStation.STATION).stream()
-                .filter(Entry::decided)
-                .flatMap(e -> e.figures().stream().filter(f -> f.id().equals("depth")))
-                .reduce((earlier, later) -> later))
-        .ifPresent(f -> depth.set(Math.round(f.value() * 1000) / 1000.0));
+        .ifPresent(c -> {
+          lensDepth =
+              c.workshop().opened().ledger().entriesOfFitted(LensStation.STATION).stream()
+                  .filter(Entry::decided)
+                  .flatMap(e -> e.figures().stream().filter(f -> f.id().equals("depth")))
+                  .mapToDouble(Figure::value)
+                  .reduce((earlier, later) -> later);
+          solveAgain();
+        });
+  }
+
+  /** A stand-in has not this machine's lens, until the record is seen again. */
+  void forgetRecord() {
+    lensDepth = OptionalDouble.empty();
   }
 
   @Override

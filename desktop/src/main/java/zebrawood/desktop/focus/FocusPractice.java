@@ -62,6 +62,7 @@ final class FocusPractice extends Practice<FocusModel, StandInFocus, FocusReadin
   @Override
   protected void prepare() {
     model.form().clearVisit();
+    model.forgetRecord();
     model.run.set(RUN_MM);
     model.rise.set(RISE_MM);
     model.start.set(Math.round(standIn().readGapMm() + BEYOND_MM));
