@@ -51,11 +51,14 @@ public sealed interface BedTask {
    *
    * @param boltsApartMm from the upper to the lower bolts of its bracket's upright joint; empty
    *     where it has none, or nobody measured it
-   * @param fieldMm the side of the field that it works on
+   * @param fieldXMm the field that it works on, to the right, and {@code fieldYMm} to the rear
    */
-  record Head(OptionalDouble boltsApartMm, double fieldMm) {
+  record Head(OptionalDouble boltsApartMm, double fieldXMm, double fieldYMm) {
     public Head {
-      var accepts = new Accepts().positive("fieldMm", fieldMm, 5000);
+      var accepts =
+          new Accepts()
+              .positive("fieldXMm", fieldXMm, 10_000)
+              .positive("fieldYMm", fieldYMm, 10_000);
       boltsApartMm.ifPresent(mm -> accepts.positive("boltsApartMm", mm, 5000));
       accepts.orThrow();
     }
@@ -63,14 +66,15 @@ public sealed interface BedTask {
     /** What the lean makes at the field's corners, and what would stand it up at the bracket. */
     List<Message> said(LevelFinding level) {
       List<Message> said = new ArrayList<>();
+      double alongX = fieldXMm / 2000;
+      double alongY = fieldYMm / 2000;
       double off =
-          fieldMm
-              / 2000
-              * (Math.abs(level.slopeXMmPerM().value()) + Math.abs(level.slopeYMmPerM().value()));
+          alongX * Math.abs(level.slopeXMmPerM().value())
+              + alongY * Math.abs(level.slopeYMmPerM().value());
       double unsure =
-          fieldMm
-              / 2000
-              * Math.hypot(level.slopeXMmPerM().uncertainty(), level.slopeYMmPerM().uncertainty());
+          Math.hypot(
+              alongX * level.slopeXMmPerM().uncertainty(),
+              alongY * level.slopeYMmPerM().uncertainty());
       said.add(
           Message.of("bed.head.corners", Message.bare(Amount.mm(off, 2)), Amount.mm(unsure, 2)));
       boltsApartMm.ifPresent(mm -> {
@@ -148,24 +152,23 @@ public sealed interface BedTask {
     }
     double rounded = afterRoundingMm(level);
     List<Message> said = new ArrayList<>();
+    said.add(
+        Message.of(
+            level instanceof BedFinding ? "bed.summary.screws" : "bed.summary.shims",
+            Amount.mm(level.peakToValleyNowMm(), 2),
+            Amount.mm(level.peakToValleyAfterMm(), 2),
+            Amount.mm(rounded, 2),
+            Amount.mm(Math.max(0, asShown(rounded) - asShown(level.peakToValleyAfterMm())), 2)));
+    said.add(
+        Message.of(
+            "bed.summary.slope",
+            bare(level.slopeXMmPerM().value()),
+            bare(level.slopeXMmPerM().uncertainty()),
+            bare(level.slopeYMmPerM().value()),
+            Amount.of(level.slopeYMmPerM().uncertainty(), Quantity.SLOPE, 2)));
     if (this instanceof OnShims shims) {
       shims.head().ifPresent(head -> said.addAll(head.said(level)));
     }
-    said.addAll(
-        0,
-        List.of(
-            Message.of(
-                level instanceof BedFinding ? "bed.summary.screws" : "bed.summary.shims",
-                Amount.mm(level.peakToValleyNowMm(), 2),
-                Amount.mm(level.peakToValleyAfterMm(), 2),
-                Amount.mm(rounded, 2),
-                Amount.mm(Math.max(0, asShown(rounded) - asShown(level.peakToValleyAfterMm())), 2)),
-            Message.of(
-                "bed.summary.slope",
-                bare(level.slopeXMmPerM().value()),
-                bare(level.slopeXMmPerM().uncertainty()),
-                bare(level.slopeYMmPerM().value()),
-                Amount.of(level.slopeYMmPerM().uncertainty(), Quantity.SLOPE, 2))));
     return said;
   }
 

@@ -244,10 +244,12 @@ final class FieldMap {
     double most = mm;
     OptionalInt found = OptionalInt.empty();
     for (int i = 0; i < points.size(); i++) {
-      double moved = movedAt(i, points.get(i).xMm() / half, points.get(i).yMm() / half);
+      double[] ofX = x.because(i);
+      double[] ofY = y.because(i);
+      double moved = moved(ofX, ofY, points.get(i).xMm() / half, points.get(i).yMm() / half);
       for (double u : CORNERS) {
         for (double v : CORNERS) {
-          moved = Math.max(moved, movedAt(i, u, v));
+          moved = Math.max(moved, moved(ofX, ofY, u, v));
         }
       }
       if (moved > most) {
@@ -258,8 +260,8 @@ final class FieldMap {
     return found;
   }
 
-  private double movedAt(int mark, double u, double v) {
-    return Math.hypot(x.becauseOf(mark, u, v), y.becauseOf(mark, u, v));
+  private double moved(double[] ofX, double[] ofY, double u, double v) {
+    return Math.hypot(x.moved(ofX, u, v), y.moved(ofY, u, v));
   }
 
   /**

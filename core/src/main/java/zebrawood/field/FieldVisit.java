@@ -72,12 +72,9 @@ public final class FieldVisit {
       advice.addAll(field.advice());
     }
     if (field.verdict() != Verdict.WITHIN && readings.task() instanceof BySquare square) {
-      square
-          .now()
-          .ifPresent(now -> {
-            type(advice, "field.axis.x", now.x(), field.scaleX());
-            type(advice, "field.axis.y", now.y(), field.scaleY());
-          });
+      // Right behind what is to be done with the scale.
+      long before = advice.stream().takeWhile(a -> a.kind() == Advice.Kind.DO).count();
+      advice.addAll((int) before, square.now().map(now -> typed(now, field)).orElse(List.of()));
     }
     if (field.verdict() == Verdict.ADJUST) {
       advice.add(Advice.act("field.save").because("field.save.why"));
@@ -93,6 +90,13 @@ public final class FieldVisit {
         PartFinding.worst(parts),
         advice,
         warnings);
+  }
+
+  private static List<Advice> typed(FieldTask.ScaleNow now, FieldFinding field) {
+    List<Advice> typed = new ArrayList<>();
+    type(typed, "field.axis.x", now.x(), field.scaleX());
+    type(typed, "field.axis.y", now.y(), field.scaleY());
+    return typed;
   }
 
   /** The figure to type, where it differs from what stands there by more than it is unsure. */

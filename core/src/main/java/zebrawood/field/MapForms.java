@@ -146,16 +146,20 @@ record MapForms(Axis best, List<Axis> near, List<Axis> asWell, List<Axis> anyOfT
     }
 
     /**
-     * How much it lies elsewhere there because of one mark: the coefficients less those without it
-     * (R. D. Cook, Technometrics 19, 15, 1977).
+     * What one mark makes of the coefficients: these less those without it (R. D. Cook,
+     * Technometrics 19, 15, 1977).
      */
-    double becauseOf(int mark, double u, double v) {
-      double[] there = values(design.terms, u, v);
-      double sum = 0;
-      for (int k = 0; k < there.length; k++) {
-        sum += there[k] * dot(design.inverse[k], design.rows[mark]);
+    double[] because(int mark) {
+      double[] change = new double[coefficients.length];
+      for (int k = 0; k < change.length; k++) {
+        change[k] = heldBack[mark] * dot(design.inverse[k], design.rows[mark]);
       }
-      return sum * heldBack[mark];
+      return change;
+    }
+
+    /** How much such a change of the coefficients moves it there. */
+    double moved(double[] change, double u, double v) {
+      return dot(values(design.terms, u, v), change);
     }
 
     int freedom() {

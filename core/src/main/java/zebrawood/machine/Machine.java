@@ -87,40 +87,6 @@ public record Machine(
     accepts.orThrow();
   }
 
-  /** A machine of which nobody said what cools it. */
-  public Machine(
-      String id,
-      String name,
-      Build build,
-      Source source,
-      double areaXMm,
-      double areaYMm,
-      BedSupport bedSupport,
-      double levelToleranceMm,
-      Optional<List<Fitting>> fittings,
-      Optional<List<String>> startUp,
-      Optional<List<Lens>> lenses,
-      Optional<Train> train,
-      Optional<Identity> identity,
-      Optional<Trial> trial) {
-    this(
-        id,
-        name,
-        build,
-        source,
-        areaXMm,
-        areaYMm,
-        bedSupport,
-        levelToleranceMm,
-        fittings,
-        startUp,
-        lenses,
-        train,
-        identity,
-        trial,
-        Optional.empty());
-  }
-
   /** A machine with what is usual for its build. */
   public Machine(
       String id,
@@ -140,6 +106,7 @@ public record Machine(
         areaYMm,
         bedSupport,
         levelToleranceMm,
+        Optional.empty(),
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),

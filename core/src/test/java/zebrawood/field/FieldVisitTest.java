@@ -206,4 +206,31 @@ class FieldVisitTest {
     assertThat(Phrasebook.ENGLISH.say(Hatch.ofPulses(0.1, 1000, 20))).contains("0.0500 mm");
     assertThat(Phrasebook.ENGLISH.say(Hatch.ofPulses(0.1, 4000, 20))).contains("single dots");
   }
+
+  /** 115 for 100, read with a tape: the figure to type stands before what is to be read. */
+  @Test
+  void theFigureToTypeStandsBehindTheSureStep() {
+    FieldVisitFinding f =
+        FieldVisit.solve(
+            new FieldVisitReadings(
+                new FieldTask.BySquare(
+                    new FieldReadings(
+                        110,
+                        1,
+                        0.1,
+                        Optional.of(square(100, 115, 100.5, Edges.CENTRE)),
+                        Optional.empty(),
+                        OptionalInt.empty()),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.of(new FieldTask.ScaleNow(100, 100))),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty()),
+            Help.NONE);
+    assertThat(f.advice())
+        .extracting(a -> a.what().key())
+        .startsWith("field.scale.first", "field.scale.type")
+        .hasSize(3);
+  }
 }

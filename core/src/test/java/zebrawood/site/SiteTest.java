@@ -132,6 +132,7 @@ class SiteTest {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
+            Optional.empty(),
             Optional.empty());
     assertThat(
             Site.solve(

@@ -74,6 +74,7 @@ class StartTest {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
+            Optional.empty(),
             Optional.empty());
     List<GoLine> lines = card(own, List.of(), List.of()).lines();
     assertThat(ENGLISH.say(lines.get(0).said()))

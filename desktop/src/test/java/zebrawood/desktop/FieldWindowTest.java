@@ -101,6 +101,10 @@ class FieldWindowTest extends WindowTest {
         .contains("The focus of this lens does not hold");
     fill("#field-across", "100.02");
     assertThat(page()).contains("Leave the field");
+    recordASecond();
+  }
+
+  private void recordASecond() {
     keys(KeyCode.CONTROL, KeyCode.ENTER);
     signIfAsked();
     until(
@@ -212,13 +216,7 @@ class FieldWindowTest extends WindowTest {
 
   /** It is made again of what was kept, joined to the file that was named. */
   private void theRecordedTableIsTheSame() {
-    keys(KeyCode.CONTROL, KeyCode.ENTER);
-    signIfAsked();
-    until(
-        "it is recorded",
-        () ->
-            app.model().opened().ledger().entriesOfFitted(FieldModel.DEFINITION.station()).size()
-                == 2);
+    recordASecond();
     settle();
     fill("#field-table-file", folder.resolve("third").toString());
     press("#field-write-recorded");

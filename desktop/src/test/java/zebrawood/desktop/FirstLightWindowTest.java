@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextInputControl;
@@ -412,6 +413,23 @@ class FirstLightWindowTest extends WindowTest {
     typeWords("dark");
     keys(KeyCode.ENTER);
     assertThat(onInterface(() -> app.model().darkProperty().get())).isTrue();
+  }
+
+  /** People look for what goes wrong. */
+  @Test
+  void thePaletteFindsAStationByWhatGoesWrong() {
+    addMachine("Alder");
+    Map.of(
+            "black back", "Can it be switched on here",
+            "flashback", "Can it be switched on here",
+            "pops", "Is the coolant cool enough")
+        .forEach((sought, question) -> {
+          keys(KeyCode.CONTROL, KeyCode.K);
+          typeWords(sought);
+          keys(KeyCode.ENTER);
+          settle();
+          assertThat(page()).as(sought).contains(question);
+        });
   }
 
   /** What stands on the sheet, and what people call things. */

@@ -291,7 +291,8 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
           underHead(),
           supports.atHandMm(),
           underHead()
-              ? Optional.of(new BedTask.Head(boltsApart.value(), machine.areaXMm()))
+              ? Optional.of(
+                  new BedTask.Head(boltsApart.value(), machine.areaXMm(), machine.areaYMm()))
               : Optional.empty());
     }
     List<Screw> screws = supports.screws();

@@ -221,7 +221,7 @@ public final class CoolingModel extends StationModel<CoolingReadings, CoolingFin
                 Message.of("cooling.figure.coolantStart"),
                 Amount.of(r.air().coolantC(), CELSIUS, 1))
             .limited(Amount.plain(r.limitC(), CELSIUS)));
-    boolean dampUnknown = noHygrometer();
+    boolean dampUnknown = r.dampUnknown();
     tiles.add(
         FigureTile.of(
                 Message.of(dampUnknown ? "cooling.tile.above-room" : "cooling.figure.dewMargin"),

@@ -171,6 +171,7 @@ public final class DemoWorkshop {
             Optional.empty(),
             Optional.empty(),
             m.identity(),
+            Optional.empty(),
             Optional.empty());
     machines.put(m.name(), machine);
     histories.put(m.name(), new ArrayList<>());

@@ -4,6 +4,7 @@ import static zebrawood.desktop.station.Ways.needs;
 import static zebrawood.desktop.station.Ways.shows;
 import static zebrawood.desktop.station.Ways.way;
 
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -71,7 +72,12 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
 
   private static final int GRID_LINES = 7;
 
+  private final ZoneId zone;
   private List<Entry> recorded = List.of();
+
+  /** In the record of the lens that is on. */
+  private LensTables tables;
+
   private final Machine machine;
   final ChoiceField<FieldWay> way = form().choice("way", FieldWay.class, FieldWay.SQUARE);
   final QuantityField field = form().positive("field", MM, LARGEST_MM);
@@ -103,9 +109,9 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
   public FieldModel(AtMachine at) {
     super(new StationForm("field", at.units()), FieldVisit.VISIT);
     machine = at.machine();
-    table =
-        new CommandTableSection(
-            form(), field, this::solved, () -> new LensTables(recorded, at.clock().getZone()));
+    zone = at.clock().getZone();
+    tables = new LensTables(List.of(), zone);
+    table = new CommandTableSection(form(), field, this::solved, () -> tables);
     field.set(
         machine
             .lenses()
@@ -260,6 +266,7 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
   @Override
   protected void recordChanged(List<Entry> entries) {
     recorded = entries;
+    tables = new LensTables(entries, zone);
     tilt.practising(false);
     context()
         .ifPresent(c -> {
@@ -273,6 +280,7 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
   void forgetRecord() {
     focusHolds = Optional.empty();
     recorded = List.of();
+    tables = new LensTables(List.of(), zone);
     tilt.practising(true);
   }
 

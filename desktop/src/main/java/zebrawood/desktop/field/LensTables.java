@@ -24,6 +24,9 @@ final class LensTables {
   private final List<Entry> entries;
   private final ZoneId zone;
 
+  /** Null until it is asked for: documents of grids are long. */
+  private Optional<Entry> newest;
+
   /**
    * @param entries of one lens, oldest first
    */
@@ -38,6 +41,13 @@ final class LensTables {
 
   /** The newest entry with a grid that decided something. */
   Optional<Entry> newest() {
+    if (newest == null) {
+      newest = findNewest();
+    }
+    return newest;
+  }
+
+  private Optional<Entry> findNewest() {
     return entries.reversed().stream()
         .filter(e -> !e.unread() && e.decided())
         .filter(e -> KeptReadings.read(e, FieldVisitReadings.class).filter(this::grid).isPresent())

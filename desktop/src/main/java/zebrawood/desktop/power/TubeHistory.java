@@ -28,6 +28,7 @@ final class TubeHistory {
 
   private final List<Entry> entries;
   private final List<Event> meterChanges;
+  private final Map<String, Optional<String>> meters = new HashMap<>();
   private final Ledger ledger;
 
   private TubeHistory(Ledger ledger, List<Entry> entries) {
@@ -116,25 +117,28 @@ final class TubeHistory {
   List<Ageing.Reading> readings(String id, boolean inHours) {
     Function<Entry, Double> when =
         inHours ? e -> figure(e, "hours").orElseThrow() : e -> day(id, e.time());
-    var meters = new Meters();
+    var numbers = new Meters();
     return with(id)
         .map(e ->
             new Ageing.Reading(
                 when.apply(e),
                 figure(e, id).orElseThrow(),
-                id.equals(BY_METER) ? meters.scale(meterOf(e), changesBefore(e)) : 0))
+                id.equals(BY_METER) ? numbers.scale(meterOf(e), changesBefore(e)) : 0))
         .toList();
   }
 
   /** Of watts that are read now, with this meter. */
   int scale(Optional<String> meter) {
-    var meters = new Meters();
-    with(BY_METER).forEach(e -> meters.scale(meterOf(e), changesBefore(e)));
-    return meters.scale(meter, meterChanges.size());
+    var numbers = new Meters();
+    with(BY_METER).forEach(e -> numbers.scale(meterOf(e), changesBefore(e)));
+    return numbers.scale(meter, meterChanges.size());
   }
 
-  private static Optional<String> meterOf(Entry entry) {
-    return KeptReadings.read(entry, PowerReadings.class).flatMap(r -> r.output().meter());
+  /** Read out of the entry's document once: a keystroke asks for it. */
+  private Optional<String> meterOf(Entry entry) {
+    return meters.computeIfAbsent(
+        entry.id(),
+        id -> KeptReadings.read(entry, PowerReadings.class).flatMap(r -> r.output().meter()));
   }
 
   private int changesBefore(Entry entry) {

@@ -110,6 +110,7 @@ class GoCardPageTest {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
+            Optional.empty(),
             Optional.empty());
     List<Event> events = new java.util.ArrayList<>();
     for (int i = 0; i < 6; i++) {
@@ -174,7 +175,8 @@ class GoCardPageTest {
             Optional.of(new Train(List.of(45.0, 30.0, 45.0))),
             Optional.of(
                 new Identity(Optional.of("12-B"), Optional.of("the shed"), Optional.empty())),
-            Optional.of(Trial.IN_USE));
+            Optional.of(Trial.IN_USE),
+            Optional.empty());
     assertThat(RecordJson.read(RecordJson.write(own), Machine.class)).isEqualTo(own);
     assertThat(RecordJson.read(RecordJson.write(Samples.ALDER), Machine.class))
         .as("described before fittings were asked for")
