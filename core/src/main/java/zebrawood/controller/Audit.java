@@ -5,10 +5,12 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import zebrawood.controller.ControllerFinding.Item;
 import zebrawood.controller.ControllerFinding.Severity;
 import zebrawood.controller.ControllerFinding.Value;
 import zebrawood.controller.ControllerReadings.JobSoftware;
+import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
@@ -41,14 +43,24 @@ public final class Audit {
     list = new AuditList(readings.dialect(), settings);
   }
 
+  /** As the contract asks it: the corner must be named, with switches or without. */
   public static ControllerFinding solve(ControllerReadings readings) {
+    if (readings.machine().homeCorner().isEmpty()) {
+      throw UnusableReading.of(
+          "machine" + "." + "homeCorner",
+          Message.of("accepts.missing"),
+          Message.of(
+              "json.one-of",
+              Message.verbatim(
+                  Stream.of(Corner.values()).map(Corner::spelled).toList().toString())));
+    }
     return solve(readings, Settings.parse(readings.settings(), readings.dialect()));
   }
 
   /**
    * @param settings those of the readings, read already
    */
-  static ControllerFinding solve(ControllerReadings readings, Settings settings) {
+  public static ControllerFinding solve(ControllerReadings readings, Settings settings) {
     return new Audit(readings, settings).solve();
   }
 

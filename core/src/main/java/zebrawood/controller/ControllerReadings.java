@@ -50,12 +50,21 @@ public record ControllerReadings(
     SPINDLE
   }
 
-  /** What the machine is. */
+  /**
+   * What the machine is.
+   *
+   * @param homeCorner where its switches are; empty where it has none
+   */
   public record MachineFacts(
-      List<Double> travelMm, Corner homeCorner, boolean limitSwitches, Laser laser) {
+      List<Double> travelMm, Optional<Corner> homeCorner, boolean limitSwitches, Laser laser) {
     public MachineFacts {
       travelMm = List.copyOf(travelMm);
       twoLengths("travelMm", travelMm);
+    }
+
+    public MachineFacts(
+        List<Double> travelMm, Corner homeCorner, boolean limitSwitches, Laser laser) {
+      this(travelMm, Optional.of(homeCorner), limitSwitches, laser);
     }
   }
 

@@ -25,6 +25,8 @@ import zebrawood.words.Message;
  * @param configuration its name, on machines whose heads are swapped; empty on others
  * @param connection what made the link work, in words
  * @param panel answers to the steps of a shot by the panel's button, none where it was not begun
+ * @param silent of a controller whose settings nobody can read: then there are no numbered ones,
+ *     and a page only where something of it is known
  */
 public record ControllerVisitReadings(
     Optional<ControllerReadings> numbered,
@@ -40,7 +42,8 @@ public record ControllerVisitReadings(
     String configuration,
     String connection,
     List<Proof<Motion>> proofs,
-    List<PanelAnswer> panel) {
+    List<PanelAnswer> panel,
+    Optional<Silent> silent) {
 
   /**
    * A page of named fields, which has nothing to do with a gantry.
@@ -49,6 +52,14 @@ public record ControllerVisitReadings(
    * @param text a line a field, as {@link NamedFields#text} gives them
    */
   public record Page(Dialect dialect, String text) {}
+
+  /**
+   * A controller that tells nothing: it is reached by a print driver, a program on a telephone, or
+   * its panel alone.
+   *
+   * @param limitSwitches whether it has them; empty while nobody looked
+   */
+  public record Silent(Optional<Boolean> limitSwitches) {}
 
   /** Two marks at the same speed, one with a lower word, tell whether the scale runs backwards. */
   public enum TwoMarks {
@@ -87,7 +98,7 @@ public record ControllerVisitReadings(
     panel = List.copyOf(panel);
     var accepts = new Accepts();
     Proof.eachOnce("proofs", proofs, accepts);
-    if (numbered.isPresent() == named.isPresent()) {
+    if (silent.isPresent() ? numbered.isPresent() : numbered.isPresent() == named.isPresent()) {
       accepts.complain(
           "settings",
           Message.of("controller.controller-visit.neither-both-kinds"),
@@ -112,20 +123,33 @@ public record ControllerVisitReadings(
 
   /** Whether this machine is asked for it: a galvo head has no motion of its own. */
   public boolean asks(Motion item, Machine machine) {
-    boolean switches = numbered.map(r -> r.machine().limitSwitches()).orElse(false);
+    boolean switches =
+        numbered
+            .map(r -> r.machine().limitSwitches())
+            .or(() -> silent.flatMap(Silent::limitSwitches))
+            .orElse(false);
     return machine.build().headTravels()
         && (item != Motion.HOMES && item != Motion.SWITCHES || switches);
   }
 
-  /** The text as it is now. */
-  public String text() {
-    return numbered.map(ControllerReadings::settings).or(() -> named.map(Page::text)).orElseThrow();
+  /** Whether anything of it was measured, proven, seen, or said. */
+  boolean tellsAnything() {
+    return named.isPresent()
+        || across.isPresent()
+        || along.isPresent()
+        || runUp.isPresent()
+        || twoMarks != TwoMarks.NOT_BURNT
+        || !proofs.isEmpty()
+        || !panel.isEmpty()
+        || !connection.isBlank();
   }
 
   /** What the notebook shows; how many settings are wrong is the telling figure. */
   public List<Figure> figures(ControllerVisitFinding f) {
     List<Figure> figures = new ArrayList<>();
-    figures.add(Figure.of("wrong", f.wrong(), Quantity.LINES).limited(0));
+    if (silent.isEmpty()) {
+      figures.add(Figure.of("wrong", f.wrong(), Quantity.LINES).limited(0));
+    }
     f.audit()
         .filter(a -> a.effectiveFullPower().isPresent())
         .ifPresent(a ->

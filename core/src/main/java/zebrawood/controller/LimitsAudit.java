@@ -20,8 +20,8 @@ final class LimitsAudit {
   boolean homeCorner() {
     Role role = Role.HOME_CORNER;
     Optional<String> now = list.settings().meaning(role);
-    String right = machine.homeCorner().spelled();
-    if (now.isEmpty() || now.get().equals(right) || !machine.limitSwitches()) {
+    Optional<String> right = machine.homeCorner().map(Corner::spelled);
+    if (now.isEmpty() || right.isEmpty() || now.equals(right) || !machine.limitSwitches()) {
       list.note(
           "home-corner",
           role,
@@ -34,11 +34,11 @@ final class LimitsAudit {
     list.adjust(
         "home-corner",
         role,
-        new Value.Word(right),
+        new Value.Word(right.get()),
         Severity.ADJUST,
-        Message.of("controller.audit.let-home", machine.homeCorner()),
+        Message.of("controller.audit.let-home", machine.homeCorner().get()),
         Message.of("controller.audit.looks-switches", Role.said(now.get())));
-    return !list.write(Writes.Rank.GEOMETRY, role, right);
+    return !list.write(Writes.Rank.GEOMETRY, role, right.get());
   }
 
   /**

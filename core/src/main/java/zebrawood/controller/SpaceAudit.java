@@ -137,8 +137,14 @@ final class SpaceAudit {
 
   void origin(Corner corner) {
     Value observed = new Value.Word(corner.spelled());
-    Value right = new Value.Word(machine.homeCorner().spelled());
-    if (corner == machine.homeCorner()) {
+    Optional<Corner> home = machine.homeCorner();
+    if (home.isEmpty()) {
+      list.note(
+          "origin",
+          Optional.empty(),
+          observed,
+          Message.of("controller.audit.zero-where-switched-on"));
+    } else if (corner == home.get()) {
       list.note(
           "origin",
           Optional.empty(),
@@ -149,9 +155,9 @@ final class SpaceAudit {
           "origin",
           Optional.empty(),
           observed,
-          right,
+          new Value.Word(home.get().spelled()),
           Severity.ADJUST,
-          Message.of("controller.audit.set-origin", machine.homeCorner()),
+          Message.of("controller.audit.set-origin", home.get()),
           Message.of("controller.audit.work-lands-mirrored", corner));
     }
   }

@@ -39,8 +39,8 @@ final class VisitAudit {
         visit
             .numbered()
             .map(r -> Settings.parse(r.settings(), r.dialect()))
-            .orElseGet(() ->
-                Settings.parse(visit.named().orElseThrow().text(), visit.named().get().dialect()));
+            .or(() -> visit.named().map(p -> Settings.parse(p.text(), p.dialect())))
+            .orElse(Settings.NONE);
   }
 
   ControllerVisitFinding solve() {
@@ -73,6 +73,7 @@ final class VisitAudit {
     judge(fields.items());
     int notJudged = notJudged(fields.items());
     if (visit.named().isPresent()
+        && visit.silent().isEmpty()
         && visit.leftBefore().isEmpty()
         && fields.items().stream().noneMatch(VisitAudit::isJudged)) {
       verdicts.add(Verdict.MEASURE_AGAIN);
@@ -104,6 +105,12 @@ final class VisitAudit {
       advice.addFirst(turnRound());
     }
     visit.numbered().ifPresent(this::atStart);
+    if (visit.silent().isPresent() && !visit.tellsAnything()) {
+      verdicts.add(Verdict.MEASURE_AGAIN);
+      advice.add(
+          Advice.read("controller.controller-visit.type-what-is-known")
+              .because("controller.controller-visit.tells-nothing"));
+    }
     proofs();
     panel();
     if (advice.isEmpty()) {
@@ -133,9 +140,11 @@ final class VisitAudit {
             .noneMatch(i -> i.observed() instanceof Value.Nothing);
     Message settingsFit =
         Message.of(
-            notJudged == 0 && allReported
-                ? "controller.controller-visit.settings-fit"
-                : "controller.controller-visit.understood-fits");
+            visit.silent().isPresent()
+                ? "controller.controller-visit.kept-as-said"
+                : notJudged == 0 && allReported
+                    ? "controller.controller-visit.settings-fit"
+                    : "controller.controller-visit.understood-fits");
     return Stream.of(Motion.values()).anyMatch(item -> visit.asks(item, machine))
         ? Message.of("controller.controller-visit.and-proven", settingsFit)
         : settingsFit;

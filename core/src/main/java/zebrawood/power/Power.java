@@ -10,17 +10,15 @@ import zebrawood.machine.Source;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.PartFinding;
 import zebrawood.measure.Resolution;
-import zebrawood.measure.Verdict;
 import zebrawood.power.PowerFinding.Better;
 import zebrawood.power.PowerFinding.Top;
+import zebrawood.power.PowerTask.ByCard;
 import zebrawood.power.PowerTask.ByCheck;
 import zebrawood.power.PowerTask.ByFactory;
 import zebrawood.power.PowerTask.ByMeter;
 import zebrawood.power.PowerTask.ByWords;
-import zebrawood.power.PowerTask.Item;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
-import zebrawood.station.Proven;
 import zebrawood.station.Visit;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
@@ -35,9 +33,6 @@ import zebrawood.words.Message;
  */
 public final class Power {
   private static final double ALLOWED_SHARE = 0.02;
-
-  /** Two words of a power scale are the same within this. */
-  private static final double SAME_WORD = 0.001;
 
   /** Less is not worth making a list anew. */
   private static final double WORTH_RESCALING_PERCENT = 3;
@@ -66,7 +61,8 @@ public final class Power {
           case ByMeter task -> ofMeter(task);
           case ByFactory task -> ofFactory(task);
           case ByCheck task -> ofCheck(task);
-          case ByWords task -> Current.none(ofWords(task));
+          case ByCard task -> Current.none(UnmeteredPower.ofCard(task));
+          case ByWords task -> Current.none(UnmeteredPower.ofWords(task));
         };
     Optional<FittedCurve> curve =
         r.curve().flatMap(c -> CurveFit.of(c.now(), c.resolution(), c.scatterPercent()));
@@ -74,7 +70,7 @@ public final class Power {
     Optional<Ageing.Trend> trend = trend(r.output(), comparable);
     OptionalDouble loss = loss(r, comparable, trend);
     List<PartFinding> parts = new ArrayList<>();
-    if (r.tube()) {
+    if (r.tube() && !(r.task() instanceof ByCard)) {
       parts.add(lowPulse(r.lowPulseMa()));
     }
     parts.add(current.part);
@@ -253,69 +249,6 @@ public final class Power {
             .because("power.dial.off", ma(Math.abs(off)), ma(top.agreedMa())));
   }
 
-  private static PartFinding ofWords(ByWords task) {
-    List<PartFinding> parts = new ArrayList<>();
-    parts.add(PartFinding.within());
-    if (task.jobTop().isEmpty() || task.controllerTop().isEmpty()) {
-      parts.add(PartFinding.again(Advice.read("power.words.read").because("power.words.why")));
-    } else {
-      double job = task.jobTop().getAsDouble();
-      double controller = task.controllerTop().getAsDouble();
-      if (!sameWord(job / controller)) {
-        // Saved percentages were made for the words as they are.
-        parts.add(
-            PartFinding.adjust(
-                Advice.act("power.words.list", Amount.of(job / controller, Quantity.NUMBER, 3))
-                    .because(
-                        job < controller ? "power.words.list.harder" : "power.words.list.weaker")));
-        parts.add(
-            PartFinding.adjust(
-                Advice.act("power.words.same", Message.number(controller))
-                    .because(
-                        job < controller ? "power.words.part" : "power.words.full",
-                        percent(100 * Math.min(job, controller) / Math.max(job, controller), 0))));
-      }
-    }
-    if (task.firingPercent().isEmpty()) {
-      parts.add(PartFinding.again(Advice.read("power.firing").because("power.firing.why")));
-    }
-    parts.addAll(Proven.of(List.of(Item.values()), task.proofs()).parts(Verdict.ADJUST));
-    if (task.pulsed()) {
-      parts.add(pulse(task));
-    }
-    return new PartFinding(
-        PartFinding.worst(parts),
-        parts.stream().allMatch(p -> p.verdict() == Verdict.WITHIN)
-            ? List.of(Advice.leave("power.words.leave"))
-            : PartFinding.toDo(parts),
-        parts.stream().flatMap(p -> p.warnings().stream()).toList());
-  }
-
-  /**
-   * Whether two power words are the same, as far as a job shows.
-   *
-   * @param share one over the other
-   */
-  public static boolean sameWord(double share) {
-    return Math.abs(share - 1) <= SAME_WORD;
-  }
-
-  private static PartFinding pulse(ByWords task) {
-    if (task.pulse().lengthNs().isEmpty() || task.pulse().rateKhz().isEmpty()) {
-      return PartFinding.again(Advice.read("power.pulse").because("power.pulse.why"));
-    }
-    double rate = task.pulse().rateKhz().getAsDouble();
-    if (task.range().isEmpty()) {
-      return PartFinding.within().warning(Message.of("power.pulse.range-unknown"));
-    }
-    boolean in = rate >= task.range().get().leastKhz() && rate <= task.range().get().mostKhz();
-    return in
-        ? PartFinding.within()
-        : PartFinding.adjust(
-            Advice.act("power.pulse.into", task.range().get().said())
-                .because("power.pulse.into.why", Amount.plain(rate, Quantity.PULSE_RATE)));
-  }
-
   /** Outputs are compared at one current only. */
   private static boolean comparable(Optional<Top> top) {
     return top.isEmpty()
@@ -424,6 +357,9 @@ public final class Power {
     f.dialPercent().ifPresent(d -> figures.add(Figure.of("dial", d, Quantity.PERCENT)));
     f.slopeMaPerPercent().ifPresent(s -> figures.add(Figure.of("slope", s, MA)));
     r.lowPulseMa().ifPresent(ma -> figures.add(Figure.of("lowPulse", ma, MA)));
+    if (r.task() instanceof ByCard card) {
+      figures.add(Figure.of("agreedPercent", card.agreedPercent(), Quantity.PERCENT));
+    }
     if (r.task() instanceof ByWords words) {
       words.firingPercent().ifPresent(p -> figures.add(Figure.of("firing", p, Quantity.PERCENT)));
     }

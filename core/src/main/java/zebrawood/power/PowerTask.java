@@ -17,6 +17,27 @@ public sealed interface PowerTask {
     NOT_BACKWARDS
   }
 
+  /** The card of the saved test job beside the one that was kept. */
+  enum Card {
+    NOT_BURNT,
+    /** The first one: it is what later cards are held against. */
+    KEPT,
+    ALIKE,
+    LIGHTER,
+    DARKER
+  }
+
+  /**
+   * A tube without a meter: a highest percentage that was agreed, and what a card of shades shows.
+   *
+   * @param agreedPercent the highest that jobs may use
+   */
+  record ByCard(double agreedPercent, Card card) implements PowerTask {
+    public ByCard {
+      new Accepts().positive("agreedPercent", agreedPercent, 100).orThrow();
+    }
+  }
+
   /**
    * The dial for an agreed current, from several settings.
    *
@@ -74,6 +95,8 @@ public sealed interface PowerTask {
    * @param firingPercent the lowest that marks at all
    * @param pulse of a pulsed source, as it is set
    * @param range the rates that its data sheet gives
+   * @param behindDriver of a source that has no words, being told a percentage by its driver or its
+   *     panel: how its card compares; empty where it has words
    */
   record ByWords(
       OptionalDouble jobTop,
@@ -82,7 +105,8 @@ public sealed interface PowerTask {
       List<Proof<Item>> proofs,
       boolean pulsed,
       Pulse pulse,
-      Optional<PulseRange> range)
+      Optional<PulseRange> range,
+      Optional<Card> behindDriver)
       implements PowerTask {
     public ByWords {
       proofs = List.copyOf(proofs);

@@ -29,6 +29,7 @@ import zebrawood.machine.Machine;
 import zebrawood.machine.PulseRange;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
+import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
 import zebrawood.station.Proof;
 
@@ -95,7 +96,8 @@ class ControllerVisitTest {
         "",
         "blue cable, left port",
         proofs,
-        panel);
+        panel,
+        Optional.empty());
   }
 
   /** What somebody with the manual in hand said of a page. */
@@ -135,7 +137,129 @@ class ControllerVisitTest {
         "",
         "",
         List.of(),
-        List.of());
+        List.of(),
+        Optional.empty());
+  }
+
+  /** A controller behind a print driver: what is measured, proven and known is recorded. */
+  private static ControllerVisitReadings silent(
+      Optional<ControllerVisitReadings.Page> known,
+      Optional<AxisScale.Readings> across,
+      Optional<Boolean> switches,
+      List<Proof<Motion>> proofs) {
+    return new ControllerVisitReadings(
+        Optional.empty(),
+        known,
+        OptionalDouble.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        across,
+        Optional.empty(),
+        Optional.empty(),
+        TwoMarks.NOT_BURNT,
+        HomeAtStart.NOT_KNOWN,
+        "",
+        "",
+        proofs,
+        List.of(),
+        Optional.of(new ControllerVisitReadings.Silent(switches)));
+  }
+
+  @Test
+  void aControllerThatShowsNothingIsRecordedByWhatIsMeasuredAndProven() {
+    List<Proof<Motion>> corners =
+        PROVEN.stream()
+            .filter(p -> p.item() == Motion.CORNERS || p.item() == Motion.CABLES)
+            .toList();
+    ControllerVisitFinding left =
+        silent(Optional.empty(), Optional.empty(), Optional.empty(), corners).solve(SEDGE);
+    assertThat(left.verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(left.advice(ENGLISH).getFirst()).contains("cannot be read").contains("is proven");
+    assertThat(left.wrong()).isZero();
+    ControllerVisitReadings withSwitches =
+        silent(Optional.empty(), Optional.empty(), Optional.of(true), corners);
+    assertThat(withSwitches.solve(SEDGE).verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(withSwitches.figures(withSwitches.solve(SEDGE))).isEmpty();
+    ControllerVisitFinding scaled =
+        silent(
+                Optional.empty(),
+                Optional.of(new AxisScale.Readings(380, 376, 0.5, 2, OptionalDouble.empty())),
+                Optional.of(false),
+                corners)
+            .solve(SEDGE);
+    assertThat(scaled.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(scaled.advice(ENGLISH).getFirst()).contains("Multiply the steps per mm by 1.01064");
+  }
+
+  @Test
+  void ofASilentControllerNothingIsAssertedThatNobodySaid() {
+    Machine galvo =
+        new Machine(
+            "g",
+            "Galvo",
+            Build.GALVO,
+            new Source(SourceKind.FIBRE, 30, 1064),
+            110,
+            110,
+            BedSupport.SHIMS,
+            0.3);
+    ControllerVisitFinding f =
+        silent(Optional.empty(), Optional.empty(), Optional.empty(), List.of()).solve(galvo);
+    assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(f.advice(ENGLISH).getFirst()).startsWith("Type what is known of it");
+    ControllerVisitReadings.Page page =
+        new ControllerVisitReadings.Page(
+            new Dialect(
+                "-",
+                NamedFields.LINE,
+                NamedFields.LINE,
+                Optional.empty(),
+                Map.of(),
+                Optional.empty()),
+            "Top speed = 500\nPower limit = 70 %\n");
+    ControllerVisitFinding known =
+        silent(Optional.of(page), Optional.empty(), Optional.empty(), List.of()).solve(galvo);
+    assertThat(known.verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(known.notJudged()).isEqualTo(2);
+    assertThat(known.warnings(ENGLISH)).singleElement().asString().contains("nobody judged them");
+    assertThatThrownBy(() ->
+            new ControllerVisitReadings(
+                numbered(RIGHT, Optional.empty(), Optional.empty(), TwoMarks.NOT_BURNT, List.of())
+                    .numbered(),
+                Optional.empty(),
+                OptionalDouble.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                TwoMarks.NOT_BURNT,
+                HomeAtStart.NOT_KNOWN,
+                "",
+                "",
+                List.of(),
+                List.of(),
+                Optional.of(new ControllerVisitReadings.Silent(Optional.empty()))))
+        .isInstanceOf(UnusableReading.class);
+  }
+
+  /** Without switches nothing homes it: no corner is asked, and none is called wrong. */
+  @Test
+  void withoutSwitchesNoCornerIsAskedInTheWindowAndOneIsAskedByTheContract() {
+    ControllerReadings r =
+        new ControllerReadings(
+            Dialects.TERSE,
+            RIGHT,
+            new MachineFacts(List.of(400.0, 400.0), Optional.empty(), false, Laser.DIODE),
+            new JobSoftware(1000, "", Units.MM, Optional.empty(), Optional.of(Corner.REAR_LEFT)),
+            "",
+            Policy.MATCH_SOFTWARE);
+    ControllerFinding f = Audit.solve(r, Settings.parse(RIGHT, Dialects.TERSE));
+    assertThat(f.item("origin").orElseThrow().severity())
+        .isEqualTo(ControllerFinding.Severity.NOTE);
+    assertThat(f.item("home-corner").orElseThrow().severity())
+        .isEqualTo(ControllerFinding.Severity.NOTE);
+    assertThatThrownBy(() -> Audit.solve(r)).hasMessageContaining("machine.homeCorner");
   }
 
   /** The job software asks for homing at start, the controller's is off. */
@@ -159,7 +283,8 @@ class ControllerVisitTest {
             v.configuration(),
             v.connection(),
             v.proofs(),
-            v.panel());
+            v.panel(),
+            Optional.empty());
     assertThat(asks.solve(SEDGE).advice(ENGLISH))
         .anyMatch(a -> a.contains("or homing at start off in the job software"));
     assertThat(v.solve(SEDGE).advice(ENGLISH))

@@ -239,13 +239,63 @@ class PowerTest {
                 List.of(new Proof<>(Item.TOP_DARKER, true), new Proof<>(Item.NOT_BACKWARDS, true)),
                 pulsed,
                 new PowerTask.Pulse(of(100), khz),
-                Optional.of(new PulseRange(20, 60))),
+                Optional.of(new PulseRange(20, 60)),
+                Optional.empty()),
             false,
             NONE,
             Optional.empty(),
             Output.NOT_READ,
             Optional.empty(),
             Optional.empty()));
+  }
+
+  private static PowerFinding behindDriver(PowerTask.Card card, OptionalDouble firing) {
+    return Power.solve(
+        new PowerReadings(
+            new PowerTask.ByWords(
+                NONE,
+                NONE,
+                firing,
+                List.of(new Proof<>(Item.TOP_DARKER, true), new Proof<>(Item.NOT_BACKWARDS, true)),
+                false,
+                new PowerTask.Pulse(NONE, NONE),
+                Optional.empty(),
+                Optional.of(card)),
+            false,
+            NONE,
+            Optional.empty(),
+            Output.NOT_READ,
+            Optional.empty(),
+            Optional.empty()));
+  }
+
+  /** A source behind a driver is asked for no words and no pulses: what marks, and a card. */
+  @Test
+  void behindADriverAThresholdMarksAndACardAreAllThatIsAsked() {
+    assertThat(behindDriver(PowerTask.Card.KEPT, of(8)).verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(behindDriver(PowerTask.Card.KEPT, of(8)).advice(ENGLISH))
+        .noneMatch(a -> a.contains("word"));
+    assertThat(behindDriver(PowerTask.Card.NOT_BURNT, of(8)).verdict())
+        .isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(behindDriver(PowerTask.Card.ALIKE, NONE).verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(behindDriver(PowerTask.Card.DARKER, of(8)).verdict()).isEqualTo(Verdict.ADJUST);
+  }
+
+  /** A card never says how much, and never lets anything be raised. */
+  @Test
+  void aTubeWithoutAMeterIsHeldAgainstItsCard() {
+    assertThat(tube(new PowerTask.ByCard(70, PowerTask.Card.NOT_BURNT)).verdict())
+        .isEqualTo(Verdict.MEASURE_AGAIN);
+    PowerFinding kept = tube(new PowerTask.ByCard(70, PowerTask.Card.KEPT));
+    assertThat(kept.verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(kept.warnings(ENGLISH)).singleElement().asString().contains("not how much current");
+    PowerFinding lighter = tube(new PowerTask.ByCard(70, PowerTask.Card.LIGHTER));
+    assertThat(lighter.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(lighter.advice(ENGLISH)).noneMatch(a -> a.toLowerCase().contains("raise"));
+    assertThat(tube(new PowerTask.ByCard(70, PowerTask.Card.DARKER)).verdict())
+        .isEqualTo(Verdict.ADJUST);
+    assertThatThrownBy(() -> new PowerTask.ByCard(120, PowerTask.Card.KEPT))
+        .isInstanceOf(UnusableReading.class);
   }
 
   @Test

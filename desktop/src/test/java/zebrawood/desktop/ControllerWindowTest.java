@@ -21,6 +21,7 @@ import zebrawood.controller.Role;
 import zebrawood.controller.Settings;
 import zebrawood.desktop.controller.CornerIfKnown;
 import zebrawood.desktop.controller.IfKnown;
+import zebrawood.desktop.controller.Shows;
 import zebrawood.desktop.controller.StandInFault;
 import zebrawood.desktop.station.StationModel;
 import zebrawood.devices.controller.Faults;
@@ -216,6 +217,33 @@ class ControllerWindowTest extends WindowTest {
     signIfAsked();
     until("it is recorded", () -> count() == 2);
     assertThat(standing()).isInstanceOf(Standing.Out.class);
+  }
+
+  /** Behind a print driver: proven, known by rows, recorded; Power then asks for no words. */
+  @Test
+  void aControllerThatShowsNothingIsRecordedAndPowerAsksNoWords() {
+    open("Moss");
+    choose("#controller-shows", Shows.NOTHING);
+    assertThat(shows("#controller-port")).isFalse();
+    assertThat(shows("#controller-top-word")).isFalse();
+    assertThat(page()).contains("nothing was said, measured or proven yet");
+    fill("#controller-dump", "Top speed = 500\nPower limit = 70 %");
+    for (String proof : List.of("#proof-corners", "#proof-cables")) {
+      onInterface(() -> {
+        node(proof).requestFocus();
+        return null;
+      });
+      keys(KeyCode.Y);
+    }
+    assertThat(page()).contains("what is known is kept as it was said, and the motion is proven");
+    keys(KeyCode.CONTROL, KeyCode.ENTER);
+    signIfAsked();
+    until("it is recorded", () -> count() == 1);
+    assertThat(standing().holds()).isTrue();
+    openStation("power");
+    assertThat(shows("#power-job-top")).isFalse();
+    assertThat(shows("#power-card")).isTrue();
+    assertThat(page()).doesNotContain("Read the top power word");
   }
 
   @Test

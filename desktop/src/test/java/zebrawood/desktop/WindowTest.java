@@ -320,7 +320,15 @@ public abstract class WindowTest extends ApplicationTest {
   }
 
   protected boolean shows(String selector) {
-    return onInterface(() -> app.scene().lookup(selector) != null);
+    return onInterface(() -> {
+      Node found = app.scene().lookup(selector);
+      for (Node n = found; n != null; n = n.getParent()) {
+        if (!n.isVisible()) {
+          return false;
+        }
+      }
+      return found != null;
+    });
   }
 
   protected boolean disabled(String selector) {

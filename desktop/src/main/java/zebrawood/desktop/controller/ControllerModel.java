@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import javafx.beans.binding.BooleanBinding;
 import zebrawood.controller.Audit;
-import zebrawood.controller.AxisScale;
 import zebrawood.controller.ControllerReadings;
 import zebrawood.controller.ControllerStation;
 import zebrawood.controller.ControllerVisitFinding;
@@ -15,7 +15,6 @@ import zebrawood.controller.ControllerVisitReadings.Motion;
 import zebrawood.controller.ControllerVisitReadings.TwoMarks;
 import zebrawood.controller.Dialect;
 import zebrawood.controller.Role;
-import zebrawood.controller.RunUp;
 import zebrawood.controller.Settings;
 import zebrawood.controller.WireSyntax;
 import zebrawood.controller.Write;
@@ -57,24 +56,19 @@ public final class ControllerModel
           .cautioning(ControllerStation::caution)
           .with(Solver.of("controller", ControllerReadings.class, Audit::solve));
 
-  private static final double SCALE_PER_MILLE = 2;
   private static final double SMALLEST_SETTING = 0.001;
   private static final double LARGEST_SETTING = 1e7;
 
   final Machine machine;
   final WordsField dump = form().words(Field.READING + "dump");
   final DumpOrigin origin = new DumpOrigin(this, form().words(Field.READING + "file"));
-  final MachineHeadFields head = new MachineHeadFields(form());
+  private final ChoiceField<Shows> shows = form().choice("shows", Shows.class, Shows.SETTINGS);
+  private final BooleanBinding readable = shows.valueProperty().isEqualTo(Shows.SETTINGS);
+  final MachineHeadFields head = new MachineHeadFields(form(), readable);
   final DialectFields dialect = new DialectFields(form());
   final ProposedRoles proposed = new ProposedRoles(form());
-  private final PrintedText printed = new PrintedText(dialect);
-  private final List<QuantityField> across = scale("X");
-  private final List<QuantityField> along = scale("Y");
-  private final QuantityField rule = form().quantity("rule", Quantity.LENGTH, 0.001, 10);
-  private final QuantityField speed = form().quantity("speed", Quantity.SPEED, 0.1, 100_000);
-  private final QuantityField acceleration =
-      form().quantity("acceleration", Quantity.ACCELERATION, 1, LARGEST_SETTING);
-  private final QuantityField width = form().quantity("width", Quantity.LENGTH, 0.1, 100_000);
+  private final PrintedText printed = new PrintedText(dialect, this::silent);
+  private final MeasuredMotion motion = new MeasuredMotion(form(), this::setting);
   private final ChoiceField<TwoMarks> marks =
       form().choice(Field.READING + "marks", TwoMarks.class, TwoMarks.NOT_BURNT);
   private final WordsField configuration = form().plainWords("configuration");
@@ -91,16 +85,9 @@ public final class ControllerModel
   public ControllerModel(Machine machine, DisplayUnits units) {
     super(new StationForm("controller", units), ControllerVisitReadings.visit(machine));
     this.machine = machine;
-    rule.set(0.5);
     proofs = form().proofs(machine.build().headTravels() ? List.of(Motion.values()) : List.of());
     shot = new ShotOrder(units);
     startSolving();
-  }
-
-  private List<QuantityField> scale(String axis) {
-    return List.of(
-        form().quantity(Field.READING + "commanded" + axis, Quantity.LENGTH, 0.1, 100_000),
-        form().quantity(Field.READING + "measured" + axis, Quantity.LENGTH, 0.1, 100_000));
   }
 
   /**
@@ -123,6 +110,11 @@ public final class ControllerModel
     return printed.settings(text);
   }
 
+  /** Whether nobody can read its settings. */
+  boolean silent() {
+    return shows.get() == Shows.NOTHING;
+  }
+
   /** Whether what is known of it is of a gantry; a page of a field and its source is not. */
   private boolean isGantry() {
     return dialect()
@@ -133,30 +125,15 @@ public final class ControllerModel
 
   @Override
   protected Stream<Field> needed() {
-    List<Field> needed = new ArrayList<>(List.of(dump));
-    if (!dialect.isEmpty() && !dialect.isPage()) {
+    List<Field> needed = new ArrayList<>(silent() ? List.of() : List.of(dump));
+    if (!silent() && !dialect.isEmpty() && !dialect.isPage()) {
       needed.add(dialect.writeLine());
     }
     if (isGantry()) {
       head.needed().forEach(needed::add);
     }
-    for (List<QuantityField> axis : List.of(across, along)) {
-      if (QuantityField.begun(axis)) {
-        needed.addAll(axis);
-        needed.add(rule);
-      }
-    }
-    if (!speed.isEmpty() || !width.isEmpty()) {
-      needed.addAll(List.of(speed, width));
-      if (accelerationMmS2().isEmpty()) {
-        needed.add(acceleration);
-      }
-    }
+    motion.needed().forEach(needed::add);
     return needed.stream();
-  }
-
-  private OptionalDouble accelerationMmS2() {
-    return acceleration.value().isPresent() ? acceleration.value() : setting(Role.ACCELERATION_X);
   }
 
   private OptionalDouble setting(Role role) {
@@ -168,7 +145,7 @@ public final class ControllerModel
   /** What nobody looked at yet, and what a write may depend on. */
   @Override
   protected Optional<Message> waitsFor() {
-    if (dialect.isEmpty()) {
+    if (dialect().isEmpty() && dialect.isEmpty()) {
       return Optional.of(Message.of("controller.waits.dialect"));
     }
     return isGantry() && settings().isPresent() ? head.toLookAt() : Optional.empty();
@@ -176,44 +153,34 @@ public final class ControllerModel
 
   @Override
   protected ControllerVisitReadings readings() {
-    Dialect its = dialect.dialect();
-    String lines = printed.lines(dump.text());
     return new ControllerVisitReadings(
-        isGantry() ? Optional.of(numbered(its, lines)) : Optional.empty(),
-        isGantry() ? Optional.empty() : Optional.of(new ControllerVisitReadings.Page(its, lines)),
+        isGantry()
+            ? Optional.of(numbered(dialect.dialect(), printed.lines(dump.text())))
+            : Optional.empty(),
+        isGantry() || silent() && dump.isEmpty()
+            ? Optional.empty()
+            : Optional.of(
+                new ControllerVisitReadings.Page(printed.understood(), printed.lines(dump.text()))),
         lens.value(),
         offline.isEmpty() ? Optional.empty() : Optional.of(printed.lines(offline.text())),
         leftBefore.map(printed::lines),
-        axis(across, Role.STEPS_PER_MM_X),
-        axis(along, Role.STEPS_PER_MM_Y),
-        speed.isEmpty()
-            ? Optional.empty()
-            : Optional.of(
-                new RunUp.Readings(
-                    speed.number(), accelerationMmS2().orElseThrow(), width.number())),
+        motion.across(),
+        motion.along(),
+        motion.runUp(),
         marks.get(),
         head.homeAtStart(),
         text(configuration),
         connection.text(),
         proofs.answers(),
-        panel.answers());
-  }
-
-  private Optional<AxisScale.Readings> axis(List<QuantityField> fields, Role steps) {
-    return QuantityField.begun(fields)
-        ? Optional.of(
-            new AxisScale.Readings(
-                fields.get(0).number(),
-                fields.get(1).number(),
-                rule.number(),
-                SCALE_PER_MILLE,
-                setting(steps)))
-        : Optional.empty();
+        panel.answers(),
+        silent()
+            ? Optional.of(new ControllerVisitReadings.Silent(head.switches()))
+            : Optional.empty());
   }
 
   /** What would be written if these were its settings; in the order to be sent. */
   List<Write> writesOf(Settings settings) {
-    return Audit.solve(numbered(settings.dialect(), settings.dump())).writes();
+    return Audit.solve(numbered(settings.dialect(), settings.dump()), settings).writes();
   }
 
   @Override
@@ -245,13 +212,17 @@ public final class ControllerModel
         new ArrayList<>(
             List.of(
                 Part.heading("sheet.readings", "sheet.keys"),
+                new Part.LabelledChoices(List.of(shows)),
                 new Part.LiveText(origin.words()),
-                new Part.CustomNode(ControllerViews.link(this)),
+                new Part.ShownWhile(
+                    readable, List.of(new Part.CustomNode(ControllerViews.link(this)))),
                 new Part.OpenWhile(
                     origin.pasting(),
                     Part.fold(
                         "controller.pasted",
                         new Part.Area(dump, 6, Message.of("controller.dump.prompt")),
+                        new Part.ShownWhile(
+                            readable.not(), List.of(Part.hint("controller.known.hint"))),
                         Part.hint("controller.file.hint"),
                         new Part.CustomNode(ControllerViews.file(this)))),
                 new Part.ReadingStatus(),
@@ -260,28 +231,31 @@ public final class ControllerModel
     if (!proofs.isEmpty()) {
       parts.add(Part.heading("controller.motion", "sheet.keys"));
       parts.add(Part.rows(proofs.fields()));
-      parts.add(new Part.CustomNode(ControllerViews.motion(this)));
+      parts.add(
+          new Part.ShownWhile(
+              readable, List.of(new Part.CustomNode(ControllerViews.motion(this)))));
     }
     parts.addAll(
         List.of(
-            Part.fold(
-                "controller.dialect",
-                Stream.concat(
-                        Stream.of(new Part.CustomNode(ControllerViews.dialect(this))),
-                        dialect.prints().stream())
-                    .toArray(Part[]::new)),
-            Part.fold("controller.talk", dialect.talks().toArray(Part[]::new)),
-            Part.fold(
-                "controller.scale",
-                Part.hint("controller.scale.hint"),
-                new Part.Rows(
-                    Stream.of(across, along, List.of(rule)).flatMap(List::stream).toList())),
-            Part.fold("controller.run-up", Part.rows(speed, acceleration, width)),
+            new Part.ShownWhile(
+                readable,
+                List.of(
+                    Part.fold(
+                        "controller.dialect",
+                        Stream.concat(
+                                Stream.of(new Part.CustomNode(ControllerViews.dialect(this))),
+                                dialect.prints().stream())
+                            .toList()),
+                    Part.fold("controller.talk", dialect.talks()))),
+            new Part.Together(motion.parts()),
             Part.fold("controller.marks", Part.hint("controller.marks.hint"), Part.rows(marks)),
             Part.fold(
                 "controller.shot-order",
-                Part.rows(shot.share, shot.pulse),
-                new Part.CustomNode(ControllerViews.shot(this)),
+                new Part.ShownWhile(
+                    readable,
+                    List.of(
+                        Part.rows(shot.share, shot.pulse),
+                        new Part.CustomNode(ControllerViews.shot(this)))),
                 Part.heading("controller.panel", "sheet.keys"),
                 new Part.ShownWhile(
                     panel.mayFire().not(), List.of(new Part.LiveText(panel.missing()))),
@@ -291,7 +265,8 @@ public final class ControllerModel
                 "controller.snapshots",
                 Part.hint("controller.snapshots.hint"),
                 new Part.CustomNode(ControllerViews.snapshots(this)),
-                new Part.CustomNode(ControllerViews.restore(this))),
+                new Part.ShownWhile(
+                    readable, List.of(new Part.CustomNode(ControllerViews.restore(this))))),
             Part.fold(
                 "controller.configuration",
                 Part.hint("controller.configuration.hint"),

@@ -40,7 +40,12 @@ final class ControllerPicture {
     Optional<ControllerFinding> audit = found.flatMap(f -> f.finding().audit());
     if (numbered.isEmpty() || audit.isEmpty()) {
       on.words(
-          Text.of(found.isEmpty() ? "controller.picture.empty" : "controller.picture.no-gantry"),
+          Text.of(
+              found.isEmpty()
+                  ? "controller.picture.empty"
+                  : found.get().readings().silent().isPresent()
+                      ? "controller.picture.silent"
+                      : "controller.picture.no-gantry"),
           on.width() / 2,
           on.height() / 2,
           "plan-side");
@@ -124,20 +129,20 @@ final class ControllerPicture {
     double left = HALF * on.width() + EDGE + (room - wide) / 2;
     double top = bottom() - high;
     on.rectangle(left, top, wide, high, "plan-bed");
-    Corner right = r.machine().homeCorner();
-    on.circle(cornerX(right, left, wide), cornerY(right, top, high), 7, "home-right");
+    Optional<Corner> right = r.machine().homeCorner();
+    right.ifPresent(c -> on.circle(cornerX(c, left, wide), cornerY(c, top, high), 7, "home-right"));
     boolean homes = word(f, "homing").filter(Role.ON::equals).isPresent();
     Optional<Corner> now =
         word(f, "home-corner")
             .flatMap(
                 c -> Arrays.stream(Corner.values()).filter(k -> k.spelled().equals(c)).findFirst());
-    now.filter(c -> c != right)
+    now.filter(c -> !right.equals(Optional.of(c)))
         .ifPresent(c -> cross(cornerX(c, left, wide), cornerY(c, top, high)));
     on.words(
         Text.of(
             !homes
                 ? "controller.picture.homes-not"
-                : now.filter(c -> c == right).isPresent()
+                : now.equals(right)
                     ? "controller.picture.homes"
                     : "controller.picture.homes-wrong"),
         left + wide / 2,

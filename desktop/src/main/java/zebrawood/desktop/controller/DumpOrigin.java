@@ -90,7 +90,7 @@ final class DumpOrigin {
 
   private Message whereFrom() {
     if (model.dump.isEmpty()) {
-      return Message.of("controller.origin.none");
+      return Message.of(model.silent() ? "controller.origin.silent" : "controller.origin.none");
     }
     Optional<Integer> lines = model.settings().map(settings -> settings.values().size());
     if (lines.isEmpty()) {

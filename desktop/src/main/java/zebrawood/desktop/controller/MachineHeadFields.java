@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import javafx.beans.binding.Bindings;
+import javafx.beans.value.ObservableBooleanValue;
 import zebrawood.controller.ControllerReadings;
 import zebrawood.controller.ControllerReadings.Head;
 import zebrawood.controller.ControllerReadings.JobSoftware;
@@ -40,8 +42,12 @@ final class MachineHeadFields {
   private final ChoiceField<PolicyIfKnown> policy;
   private final ChoiceField<HomeAtStart> homeAtStart;
 
-  MachineHeadFields(StationForm form) {
+  /** Whether there are settings to compare with the job software's. */
+  private final ObservableBooleanValue compared;
+
+  MachineHeadFields(StationForm form, ObservableBooleanValue compared) {
     this.form = form;
+    this.compared = compared;
     topWord = form.quantity("topWord", Quantity.NUMBER, 1, 1_000_000);
     areaX = form.quantity("areaX", Quantity.LENGTH, 1, LARGEST_MM);
     areaY = form.quantity("areaY", Quantity.LENGTH, 1, LARGEST_MM);
@@ -56,17 +62,32 @@ final class MachineHeadFields {
     origin = form.choice("origin", CornerIfKnown.class, CornerIfKnown.NOT_KNOWN);
     policy = form.choice("policy", PolicyIfKnown.class, PolicyIfKnown.NOT_KNOWN);
     homeAtStart = form.choice("homeAtStart", HomeAtStart.class, HomeAtStart.NOT_KNOWN);
+    // What is typed without a unit is in the one that the job software is set to.
+    units
+        .valueProperty()
+        .subscribe(its -> {
+          areaX.readIn(its.length());
+          areaY.readIn(its.length());
+        });
   }
 
   /** What the technician looks at, and what the job software is set to. */
   List<Part> software() {
     return List.of(
         Part.heading("controller.machine", "controller.machine.asked"),
-        new Part.LabelledChoices(List.of(switches, home)),
-        Part.heading("controller.software", "controller.software.asked"),
-        Part.rows(topWord, areaX, areaY),
-        Part.rows(sent, wired),
-        new Part.LabelledChoices(List.of(units, origin, policy, homeAtStart)));
+        new Part.LabelledChoices(List.of(switches)),
+        new Part.ShownWhile(
+            Bindings.createBooleanBinding(
+                () -> compared.get() && switchesFitted(), compared, switches.valueProperty()),
+            List.of(new Part.LabelledChoices(List.of(home)))),
+        new Part.ShownWhile(
+            compared,
+            List.of(
+                Part.heading("controller.software", "controller.software.asked"),
+                new Part.LabelledChoices(List.of(units)),
+                Part.rows(topWord, areaX, areaY),
+                Part.rows(sent, wired),
+                new Part.LabelledChoices(List.of(origin, policy, homeAtStart)))));
   }
 
   /**
@@ -87,7 +108,7 @@ final class MachineHeadFields {
     if (switches.get() == IfKnown.NOT_KNOWN) {
       return Optional.of(switches.label());
     }
-    if (home.get() == CornerIfKnown.NOT_KNOWN) {
+    if (switchesFitted() && home.get() == CornerIfKnown.NOT_KNOWN) {
       return Optional.of(home.label());
     }
     if (units.get() == UnitsIfKnown.NOT_KNOWN) {
@@ -111,6 +132,11 @@ final class MachineHeadFields {
         policy.set(PolicyIfKnown.MATCH_SOFTWARE);
       }
     });
+  }
+
+  /** Empty while nobody looked. */
+  Optional<Boolean> switches() {
+    return switches.get() == IfKnown.NOT_KNOWN ? Optional.empty() : Optional.of(switchesFitted());
   }
 
   boolean switchesFitted() {
@@ -150,7 +176,7 @@ final class MachineHeadFields {
   MachineFacts machine(Machine machine) {
     return new MachineFacts(
         travelMm(machine),
-        home.get().corner().orElseThrow(),
+        home.get().corner().filter(c -> switchesFitted()),
         switches.get() == IfKnown.YES,
         laserOf(machine));
   }

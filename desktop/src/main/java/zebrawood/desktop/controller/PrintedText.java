@@ -3,6 +3,7 @@ package zebrawood.desktop.controller;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import zebrawood.controller.ConsoleLines;
 import zebrawood.controller.Dialect;
 import zebrawood.controller.NamedFields;
@@ -15,9 +16,17 @@ import zebrawood.records.configuration.ConfigurationText;
  * not read again.
  */
 final class PrintedText {
+  /** Of rows of a name and a value that somebody knows of a controller that shows nothing. */
+  private static final Dialect KNOWN =
+      new Dialect(
+          "-", NamedFields.LINE, NamedFields.LINE, Optional.empty(), Map.of(), Optional.empty());
+
   private static final int MOST_KEPT = 4;
 
   private final DialectFields fields;
+
+  /** Whether it shows nothing: then what stands there is what somebody knows of it. */
+  private final BooleanSupplier silent;
 
   /** What was read last, by its text; of one dialect. */
   private final Map<String, Read> read = new LinkedHashMap<>();
@@ -26,20 +35,30 @@ final class PrintedText {
 
   private Optional<Dialect> of = Optional.empty();
 
-  PrintedText(DialectFields fields) {
+  PrintedText(DialectFields fields, BooleanSupplier silent) {
     this.fields = fields;
+    this.silent = silent;
   }
 
   /** How it prints; empty while nobody said it, or not so that it can be. */
   Optional<Dialect> dialect() {
-    if (fields.isEmpty()) {
+    if (!silent.getAsBoolean() && fields.isEmpty()) {
       return Optional.empty();
     }
     try {
-      return Optional.of(fields.dialect());
+      return Optional.of(understood());
     } catch (UnusableReading e) {
       return Optional.empty();
     }
+  }
+
+  /**
+   * How it prints, or how what is known of it is typed.
+   *
+   * @throws UnusableReading when what is said of how it prints cannot be so
+   */
+  Dialect understood() {
+    return silent.getAsBoolean() ? KNOWN : fields.dialect();
   }
 
   /**
@@ -48,7 +67,7 @@ final class PrintedText {
    * @throws UnusableReading when what is said of how it prints cannot be so
    */
   String lines(String text) {
-    return read(text, fields.dialect()).lines;
+    return read(text, understood()).lines;
   }
 
   /** The settings of a text, when they can be read. */
@@ -66,7 +85,7 @@ final class PrintedText {
 
   private Read anew(String text, Dialect dialect) {
     String lines =
-        fields.isPage()
+        silent.getAsBoolean() || fields.isPage()
             ? ConfigurationText.read(text).map(NamedFields::text).orElse(text)
             : ConsoleLines.plain(text, dialect);
     try {

@@ -35,6 +35,10 @@ public final class QuantityField extends Field implements TypedField {
   private final boolean leastExcluded;
   private final ReadOnlyObjectWrapper<Unit> shown = new ReadOnlyObjectWrapper<>();
   private DisplayUnits units;
+
+  /** The unit of a device that it is read from, whatever is shown elsewhere. */
+  private Optional<DisplayUnits.Length> readFrom = Optional.empty();
+
   private final StringProperty text = new SimpleStringProperty("");
   private final ReadOnlyObjectWrapper<Optional<Message>> problem =
       new ReadOnlyObjectWrapper<>(Optional.empty());
@@ -217,11 +221,17 @@ public final class QuantityField extends Field implements TypedField {
     }
   }
 
+  /** Takes bare lengths in the unit of the device that they are read from, while it is known. */
+  public void readIn(Optional<DisplayUnits.Length> unit) {
+    readFrom = unit;
+    setUnits(units);
+  }
+
   @Override
   void setUnits(DisplayUnits now) {
     units = now;
     Unit before = shown.get();
-    shown.set(quantity.shownIn(now));
+    shown.set(quantity.shownIn(readFrom.map(now::with).orElse(now)));
     if (before.equals(shown.get())) {
       return;
     }

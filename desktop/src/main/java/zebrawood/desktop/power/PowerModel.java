@@ -1,15 +1,20 @@
 package zebrawood.desktop.power;
 
 import static zebrawood.desktop.station.Ways.needs;
+import static zebrawood.desktop.station.Ways.shows;
 import static zebrawood.desktop.station.Ways.takes;
 import static zebrawood.desktop.station.Ways.way;
 
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import javafx.beans.binding.BooleanBinding;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.SimpleObjectProperty;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Group;
@@ -30,6 +35,7 @@ import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.station.Ways;
 import zebrawood.desktop.station.Ways.Ask;
+import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
 import zebrawood.machine.Machine;
@@ -41,9 +47,11 @@ import zebrawood.power.PowerFinding;
 import zebrawood.power.PowerReadings;
 import zebrawood.power.PowerStation;
 import zebrawood.power.PowerTask;
+import zebrawood.power.PowerTask.Card;
 import zebrawood.power.PowerTask.Item;
 import zebrawood.power.RescaleReadings;
 import zebrawood.power.Rescaling;
+import zebrawood.power.UnmeteredPower;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.picture.Canvas;
@@ -84,6 +92,12 @@ public final class PowerModel extends StationModel<PowerReadings, PowerFinding> 
   final QuantityField atTop = form().quantity("reading.atTop", MA, 0, MOST_MA);
   final QuantityField agreed = form().positive("agreed", MA, MOST_MA);
   final QuantityField dialNow = form().quantity("reading.dialNow", PERCENT, 0, 100);
+  private final QuantityField agreedPercent = form().positive("mostPercent", PERCENT, 100);
+  private final ChoiceField<Card> card =
+      form().choice(Field.READING + "card", Card.class, Card.NOT_BURNT);
+  private final ChoiceField<Told> told = form().choice("told", Told.class, Told.WORDS);
+  private final ChoiceField<Pulses> pulses = form().choice("pulses", Pulses.class, Pulses.SET);
+  private final ObjectProperty<Message> audited = new SimpleObjectProperty<>(Message.NONE);
   final QuantityField slope = form().positive("slope", MA, MOST_MA);
   final QuantityField lowPulse = form().positive("lowPulse", MA, MOST_MA);
   final QuantityField jobTop = form().positive("jobTop", Quantity.NUMBER, 1_000_000);
@@ -139,6 +153,11 @@ public final class PowerModel extends StationModel<PowerReadings, PowerFinding> 
             takes(atTop)),
         PowerWay.NEEDLE,
         way(this::byNeedle, needs(agreed, atTop), takes(dialNow)),
+        PowerWay.CARD,
+        way(
+            () -> new PowerTask.ByCard(agreedPercent.number(), card.get()),
+            needs(agreedPercent),
+            shows(new Part.LabelledChoices(List.of(card)))),
         PowerWay.CHECK,
         way(this::checked, needs(agreed, atTop), takes(dialNow, slope)));
   }
@@ -187,13 +206,23 @@ public final class PowerModel extends StationModel<PowerReadings, PowerFinding> 
 
   private PowerTask byWords() {
     return new PowerTask.ByWords(
-        jobTop.value(),
-        controllerTop.value(),
+        byDriver() ? OptionalDouble.empty() : jobTop.value(),
+        byDriver() ? OptionalDouble.empty() : controllerTop.value(),
         firing.value(),
         proofs.answers(),
-        machine.source().kind().pulsed(),
+        machine.source().kind().pulsed() && pulses.get() == Pulses.SET,
         new PowerTask.Pulse(pulseLength.value(), pulseRate.value()),
-        machine.source().pulses());
+        machine.source().pulses(),
+        byDriver() ? Optional.of(card.get()) : Optional.empty());
+  }
+
+  private boolean byDriver() {
+    return told.get() == Told.DRIVER;
+  }
+
+  /** Whether a current is read at all. */
+  private boolean metered() {
+    return tube && way.get() != PowerWay.CARD;
   }
 
   @Override
@@ -203,7 +232,9 @@ public final class PowerModel extends StationModel<PowerReadings, PowerFinding> 
 
   @Override
   protected Stream<Field> needed() {
-    return tube ? Stream.concat(Stream.of(tubeMaximum, meter), ways.needed()) : Stream.empty();
+    return Stream.concat(
+        metered() ? Stream.of(tubeMaximum, meter) : Stream.empty(),
+        tube ? ways.needed() : Stream.empty());
   }
 
   @Override
@@ -223,7 +254,7 @@ public final class PowerModel extends StationModel<PowerReadings, PowerFinding> 
     return new PowerReadings(
         tube ? ways.read() : byWords(),
         tube,
-        tube ? lowPulse.value() : OptionalDouble.empty(),
+        metered() ? lowPulse.value() : OptionalDouble.empty(),
         curve.read(),
         ageing.read().orElse(PowerReadings.Output.NOT_READ),
         file.read(),
@@ -235,15 +266,26 @@ public final class PowerModel extends StationModel<PowerReadings, PowerFinding> 
     List<Part> parts = new ArrayList<>();
     parts.add(Part.heading("sheet.readings", "sheet.keys"));
     if (tube) {
-      parts.add(Part.rows(lowPulse));
+      BooleanBinding metered = way.valueProperty().isNotEqualTo(PowerWay.CARD);
+      parts.add(new Part.ShownWhile(metered, List.of(Part.rows(lowPulse))));
       parts.add(ways.choice());
-      parts.add(Part.rows(tubeMaximum, meter));
+      parts.add(new Part.ShownWhile(metered, List.of(Part.rows(tubeMaximum, meter))));
       parts.add(ways.parts());
     } else {
-      parts.add(Part.rows(jobTop, controllerTop, firing));
+      BooleanBinding words = told.valueProperty().isEqualTo(Told.WORDS);
+      parts.add(new Part.LabelledChoices(List.of(told)));
+      parts.add(
+          new Part.ShownWhile(
+              words, List.of(Part.rows(jobTop, controllerTop), new Part.LiveText(audited))));
+      parts.add(Part.rows(firing));
       parts.add(Part.rows(proofs.fields()));
+      parts.add(new Part.ShownWhile(words.not(), List.of(new Part.LabelledChoices(List.of(card)))));
       if (machine.source().kind().pulsed()) {
-        parts.add(Part.rows(pulseLength, pulseRate));
+        parts.add(new Part.LabelledChoices(List.of(pulses)));
+        parts.add(
+            new Part.ShownWhile(
+                pulses.valueProperty().isEqualTo(Pulses.SET),
+                List.of(Part.rows(pulseLength, pulseRate))));
       }
     }
     parts.add(new Part.ReadingStatus());
@@ -291,12 +333,36 @@ public final class PowerModel extends StationModel<PowerReadings, PowerFinding> 
   /** What is known from earlier visits stands there, to be looked at before it is used. */
   @Override
   protected void recordChanged(List<Entry> entries) {
-    context().ifPresent(c -> ageing.follow(c.workshop().opened().ledger()));
+    context()
+        .ifPresent(c -> {
+          ageing.follow(c.workshop().opened().ledger());
+          AuditedWords.lastLeft(c.workshop().opened().ledger())
+              .ifPresent(w -> takeAudited(w, c.workshop().clock().getZone()));
+        });
     form()
         .allAtOnce(() -> {
           fill(agreed, ageing.last("agreed"));
+          fill(agreedPercent, ageing.last("agreedPercent"));
           fill(slope, ageing.last("slope"));
         });
+  }
+
+  /** What the controller was left with is not asked again; what was typed here stays. */
+  private void takeAudited(AuditedWords words, ZoneId zone) {
+    boolean untouched = jobTop.isEmpty() && controllerTop.isEmpty() && told.isEmpty();
+    if (words.silent() && untouched) {
+      told.set(Told.DRIVER);
+    } else if (words.jobTop().isPresent() && words.controllerTop().isPresent() && untouched) {
+      jobTop.set(words.jobTop().getAsDouble());
+      controllerTop.set(words.controllerTop().getAsDouble());
+    }
+    boolean same =
+        jobTop.value().equals(words.jobTop())
+            && controllerTop.value().equals(words.controllerTop());
+    audited.set(
+        same && jobTop.value().isPresent()
+            ? Message.of("power.words.audited", DayWords.day(words.at(), zone))
+            : Message.NONE);
   }
 
   private static void fill(QuantityField field, OptionalDouble known) {
@@ -329,10 +395,11 @@ public final class PowerModel extends StationModel<PowerReadings, PowerFinding> 
     return tube
         ? tiles(
             solved,
-            always("off", atTop),
+            metered() ? always("off", atTop) : known("off"),
             known("dial"),
             known("loss"),
-            always("lowPulse", lowPulse))
+            known("agreedPercent"),
+            metered() ? always("lowPulse", lowPulse) : known("lowPulse"))
         : Stream.concat(
                 tiles(solved, known("loss"), always("firing", firing)).stream(), scaleTile())
             .toList();
@@ -340,7 +407,7 @@ public final class PowerModel extends StationModel<PowerReadings, PowerFinding> 
 
   /** The job software's top power word over the controller's; empty while either is not known. */
   private OptionalDouble wordRatio() {
-    return tube || jobTop.value().isEmpty() || controllerTop.value().isEmpty()
+    return tube || byDriver() || jobTop.value().isEmpty() || controllerTop.value().isEmpty()
         ? OptionalDouble.empty()
         : OptionalDouble.of(jobTop.number() / controllerTop.number());
   }
@@ -353,6 +420,6 @@ public final class PowerModel extends StationModel<PowerReadings, PowerFinding> 
     double share = wordRatio().getAsDouble();
     return Stream.of(
         FigureTile.of(Message.of("power.tile.scale"), Amount.of(100 * share, PERCENT, 0))
-            .judged(Power.sameWord(share), Message.of("power.tile.of-controller")));
+            .judged(UnmeteredPower.sameWord(share), Message.of("power.tile.of-controller")));
   }
 }

@@ -188,6 +188,7 @@ final class PowerPicture {
                       : OptionalDouble.of(t.readings().samples().getLast().currentMa());
               case PowerTask.ByFactory t -> t.atTopMa();
               case PowerTask.ByCheck t -> OptionalDouble.of(t.readMa());
+              case PowerTask.ByCard t -> OptionalDouble.empty();
               case PowerTask.ByWords t -> OptionalDouble.empty();
             })
         .orElse(OptionalDouble.empty());
@@ -367,7 +368,8 @@ final class PowerPicture {
     double most = Math.max(task.jobTop().orElse(0), task.controllerTop().orElse(0));
     if (most == 0) {
       on.words(
-          Text.of("power.picture.no-words"),
+          Text.of(
+              task.behindDriver().isPresent() ? "power.picture.driver" : "power.picture.no-words"),
           on.width() / 2,
           height / 2,
           Math.max(80, on.width() - 40),

@@ -6,6 +6,7 @@ public enum PowerWay {
   RATED,
   FACTORY,
   NEEDLE,
+  CARD,
   CHECK;
 
   /** Whether the dial is read at several settings. */

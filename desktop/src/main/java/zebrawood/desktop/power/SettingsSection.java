@@ -12,11 +12,11 @@ import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
 import zebrawood.desktop.station.Part;
 import zebrawood.desktop.station.Section;
-import zebrawood.power.Power;
 import zebrawood.power.PowerReadings;
 import zebrawood.power.RescaleFinding;
 import zebrawood.power.RescaleReadings;
 import zebrawood.power.Rescaling;
+import zebrawood.power.UnmeteredPower;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.settings.SettingsTable;
@@ -106,7 +106,7 @@ final class SettingsSection extends Section<Void, Void> {
   /** By the ratio of both power words, before the job software's is corrected. */
   private void byWords() {
     OptionalDouble factor = words.get();
-    if (factor.isEmpty() || Power.sameWord(factor.getAsDouble())) {
+    if (factor.isEmpty() || UnmeteredPower.sameWord(factor.getAsDouble())) {
       say(Message.of("power.settings.no-words"));
       return;
     }

@@ -59,7 +59,7 @@ final class TubePractice extends Practice<PowerModel, StandInSupply, PowerReadin
   private double agreedMa() {
     return switch (model.way.get()) {
       case SHARE -> MAXIMUM_MA * SHARE_PERCENT / 100;
-      case RATED, CHECK, NEEDLE -> RATED_MA;
+      case RATED, CHECK, NEEDLE, CARD -> RATED_MA;
       case FACTORY -> MAXIMUM_MA;
     };
   }
@@ -68,6 +68,10 @@ final class TubePractice extends Practice<PowerModel, StandInSupply, PowerReadin
   protected void prepare() {
     set = false;
     model.form().clearVisit();
+    if (model.way.get() == PowerWay.CARD) {
+      // The stand-in has a meter to practise with.
+      model.way.set(PowerWay.NEEDLE);
+    }
     model.lowPulse.set(LOW_PULSE_MA);
     model.tubeMaximum.set(MAXIMUM_MA);
     model.share.set(SHARE_PERCENT);

@@ -1,0 +1,58 @@
+package zebrawood.desktop.power;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zebrawood.controller.ControllerReadings;
+import zebrawood.controller.ControllerStation;
+import zebrawood.controller.ControllerVisitReadings;
+import zebrawood.controller.Role;
+import zebrawood.controller.Settings;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.EntryKind;
+import zebrawood.ledger.Ledger;
+import zebrawood.measure.UnusableReading;
+import zebrawood.records.kept.KeptReadings;
+
+/**
+ * The power words as the controller was last left: what was read there is not asked again.
+ *
+ * @param jobTop of the job software; empty where the controller shows no settings
+ * @param controllerTop as it was read; empty where it was not
+ * @param silent whether nobody can read its settings
+ */
+record AuditedWords(
+    Instant at, OptionalDouble jobTop, OptionalDouble controllerTop, boolean silent) {
+  private static final double MOST_WORD = 1e6;
+
+  /** Empty where the controller was never left so, or by an earlier version. */
+  static Optional<AuditedWords> lastLeft(Ledger ledger) {
+    List<Entry> left =
+        ledger.entriesAt(ControllerStation.STATION).stream()
+            .filter(e -> e.kind() == EntryKind.AS_LEFT)
+            .toList();
+    return left.isEmpty()
+        ? Optional.empty()
+        : KeptReadings.read(left.getLast(), ControllerVisitReadings.class)
+            .map(r -> of(left.getLast().time(), r));
+  }
+
+  private static AuditedWords of(Instant at, ControllerVisitReadings read) {
+    return new AuditedWords(
+        at,
+        read.numbered()
+            .map(r -> OptionalDouble.of(r.jobSoftware().topPowerWord()))
+            .orElse(OptionalDouble.empty()),
+        read.numbered().map(AuditedWords::top).orElse(OptionalDouble.empty()),
+        read.silent().isPresent());
+  }
+
+  private static OptionalDouble top(ControllerReadings r) {
+    try {
+      return Settings.parse(r.settings(), r.dialect()).number(Role.TOP_POWER_WORD, 1, MOST_WORD);
+    } catch (UnusableReading e) {
+      return OptionalDouble.empty();
+    }
+  }
+}
