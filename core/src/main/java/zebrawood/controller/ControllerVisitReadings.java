@@ -147,9 +147,11 @@ public record ControllerVisitReadings(
   /** What the notebook shows; how many settings are wrong is the telling figure. */
   public List<Figure> figures(ControllerVisitFinding f) {
     List<Figure> figures = new ArrayList<>();
-    if (silent.isEmpty()) {
-      figures.add(Figure.of("wrong", f.wrong(), Quantity.LINES).limited(0));
-    }
+    // Of what nobody can read it is not told how many are wrong.
+    figures.add(
+        silent.isEmpty()
+            ? Figure.of("wrong", f.wrong(), Quantity.LINES).limited(0)
+            : Figure.of("known", f.notJudged(), Quantity.LINES));
     f.audit()
         .filter(a -> a.effectiveFullPower().isPresent())
         .ifPresent(a ->

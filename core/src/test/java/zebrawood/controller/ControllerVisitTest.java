@@ -179,7 +179,9 @@ class ControllerVisitTest {
     ControllerVisitReadings withSwitches =
         silent(Optional.empty(), Optional.empty(), Optional.of(true), corners);
     assertThat(withSwitches.solve(SEDGE).verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
-    assertThat(withSwitches.figures(withSwitches.solve(SEDGE))).isEmpty();
+    assertThat(withSwitches.figures(withSwitches.solve(SEDGE)))
+        .extracting(Figure::id)
+        .containsExactly("known");
     ControllerVisitFinding scaled =
         silent(
                 Optional.empty(),
