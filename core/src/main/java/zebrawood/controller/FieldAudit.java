@@ -175,7 +175,10 @@ final class FieldAudit {
       return;
     }
     OptionalDouble mm = millimetres(withoutLetter(printed.get()));
-    List<Lens> right = fitted.map(List::of).orElse(machine.lenses().orElse(List.of()));
+    List<Lens> right =
+        fitted.map(List::of).orElse(machine.lenses().orElse(List.of())).stream()
+            .filter(l -> !l.knownByField())
+            .toList();
     if (mm.isEmpty()) {
       notUnderstood(role, printed.get());
     } else if (right.isEmpty()) {

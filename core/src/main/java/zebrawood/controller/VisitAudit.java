@@ -259,7 +259,8 @@ final class VisitAudit {
     double mm = visit.lensFocalLengthMm().getAsDouble();
     return Optional.of(
         its.stream()
-            .filter(l -> Math.abs(l.focalLengthMm() - mm) < FieldAudit.SAME_LENS * mm)
+            .filter(l ->
+                !l.knownByField() && Math.abs(l.focalLengthMm() - mm) < FieldAudit.SAME_LENS * mm)
             .findFirst()
             .orElse(new Lens(mm, OptionalDouble.empty())));
   }

@@ -2,8 +2,10 @@ package zebrawood.focus;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.ledger.Figure;
+import zebrawood.machine.Moves;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
@@ -81,7 +83,7 @@ public final class Focus {
     advice.addAll(
         open
             ? finer(readings, gap, unsure, allowed.getAsDouble())
-            : advice(wanted, gap, off, near));
+            : advice(readings.moves(), wanted, gap, off, near));
     return new FocusFinding(
         located,
         off,
@@ -125,8 +127,16 @@ public final class Focus {
         .orElse(List.of());
   }
 
+  /** By what is moved, once that is known. */
+  private static Advice move(Optional<Moves> moves, double offMm) {
+    Amount by = Amount.mm(Math.abs(offMm), 2);
+    return moves
+        .map(m -> Advice.act(m.key(offMm > 0 ? "smaller" : "larger"), by))
+        .orElseGet(() -> Advice.act(offMm > 0 ? "focus.smaller" : "focus.larger", by));
+  }
+
   private static List<Advice> advice(
-      double wanted, Estimate gap, OptionalDouble off, boolean within) {
+      Optional<Moves> moves, double wanted, Estimate gap, OptionalDouble off, boolean within) {
     if (within) {
       return List.of(
           Advice.leave("focus.leave")
@@ -139,10 +149,7 @@ public final class Focus {
           Advice.read("focus.read-set"));
     }
     return List.of(
-        Advice.act(
-                off.getAsDouble() > 0 ? "focus.smaller" : "focus.larger",
-                Amount.mm(Math.abs(off.getAsDouble()), 2))
-            .because("focus.off.why", Amount.mm(wanted, 2), uncertainty),
+        move(moves, off.getAsDouble()).because("focus.off.why", Amount.mm(wanted, 2), uncertainty),
         Advice.read("focus.read-set"));
   }
 

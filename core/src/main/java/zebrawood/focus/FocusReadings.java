@@ -2,6 +2,7 @@ package zebrawood.focus;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zebrawood.machine.Moves;
 import zebrawood.measure.Accepts;
 import zebrawood.measure.Resolution;
 
@@ -20,6 +21,7 @@ import zebrawood.measure.Resolution;
  * @param defocusThenMm how far the focus was to lie above the surface when it was left; empty where
  *     that is not known, as in entries of earlier versions
  * @param head of a machine that cuts sheet metal; else empty
+ * @param moves what sets the gap; empty while nobody said so
  */
 public record FocusReadings(
     FocusTask task,
@@ -31,7 +33,8 @@ public record FocusReadings(
     Optional<StackUp> stackThen,
     double defocusMm,
     OptionalDouble defocusThenMm,
-    Optional<CuttingHead> head) {
+    Optional<CuttingHead> head,
+    Optional<Moves> moves) {
   public FocusReadings {
     var accepts = new Accepts().between("defocusMm", defocusMm, -200, 200);
     setGapMm.ifPresent(mm -> accepts.between("setGapMm", mm, 0, RampReadings.LONGEST_MM));

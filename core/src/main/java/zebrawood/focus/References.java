@@ -1,7 +1,10 @@
 package zebrawood.focus;
 
+import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import zebrawood.measure.Accepts;
+import zebrawood.measure.Estimate;
 
 /**
  * The one reference that a machine's gaps are measured from, and how the others lie to it.
@@ -41,5 +44,30 @@ public record References(
     return its.isPresent() && other.isPresent()
         ? OptionalDouble.of(gapMm + other.getAsDouble() - its.getAsDouble())
         : OptionalDouble.empty();
+  }
+
+  /** A maker's figure is rounded, and a reference is found with a caliper: closer is the same. */
+  private static final double SAME_PLACE_MM = 1;
+
+  /**
+   * From which places on the head a maker's figure can be meant, in the order of the constants:
+   * those from which the best gap is that figure, within a millimetre or two of its standard
+   * deviations.
+   *
+   * @param best the gap at the best focus, from this reference
+   */
+  public List<FocusReference> meantBy(double makerMm, Estimate best) {
+    double allowed = Math.max(SAME_PLACE_MM, 2 * best.uncertainty());
+    return Stream.of(FocusReference.values())
+        .filter(to -> {
+          OptionalDouble gap = gapMm(best.value(), to);
+          return gap.isPresent() && Math.abs(gap.getAsDouble() - makerMm) <= allowed;
+        })
+        .toList();
+  }
+
+  /** The places on the head whose gap is not known for want of a measurement. */
+  public List<FocusReference> notMeasured() {
+    return Stream.of(FocusReference.values()).filter(to -> gapMm(0, to).isEmpty()).toList();
   }
 }

@@ -40,17 +40,31 @@ public final class LensVisit {
     CLEAN
   }
 
+  /** What may be worked with though nobody read it. */
+  public enum Assumed {
+    BEAM,
+    FOCAL_LENGTH
+  }
+
   /**
    * The beam, the lenses that it may go through, and what for.
    *
    * @param on the lens that is on
    * @param others of the rack
    * @param machinesFieldMm how far the machine carries a lens; empty for a fixed head
+   * @param assumed what nobody read, and stands there as such machines usually have it; empty in
+   *     entries of earlier versions
    */
   public record Rack(
-      Beam beam, RackLens on, List<RackLens> others, LensJob job, OptionalDouble machinesFieldMm) {
+      Beam beam,
+      RackLens on,
+      List<RackLens> others,
+      LensJob job,
+      OptionalDouble machinesFieldMm,
+      Optional<List<Assumed>> assumed) {
     public Rack {
       others = List.copyOf(others);
+      assumed = assumed.map(List::copyOf);
       new Accepts()
           .distinct(
               "others", Stream.concat(Stream.of(on), others.stream()).map(RackLens::name).toList())
@@ -91,7 +105,18 @@ public final class LensVisit {
         passes,
         PartFinding.worst(proven),
         advice,
-        warnings(compared));
+        warnings(compared, r.rack().map(LensVisit::assumed).orElse(List.of())));
+  }
+
+  private static List<Message> assumed(Rack rack) {
+    return rack.assumed.orElse(List.of()).stream()
+        .map(a ->
+            switch (a) {
+              case BEAM -> Message.of("lens.assumed.beam", Amount.mm(rack.beam.diameterMm(), 1));
+              case FOCAL_LENGTH ->
+                  Message.of("lens.assumed.focal", Amount.mm(rack.on.focalLengthMm(), 0));
+            })
+        .toList();
   }
 
   private static List<Advice> ofJob(
@@ -119,8 +144,8 @@ public final class LensVisit {
         .because(p.clean() ? "lens.passes.stays" : "lens.passes.goes-down");
   }
 
-  private static List<Message> warnings(List<LensCompared> compared) {
-    List<Message> warnings = new ArrayList<>();
+  private static List<Message> warnings(List<LensCompared> compared, List<Message> assumed) {
+    List<Message> warnings = new ArrayList<>(assumed);
     if (!compared.isEmpty() && compared.stream().noneMatch(LensCompared::suits)) {
       warnings.add(Message.of("lens.none-suits", Message.list(compared.getFirst().against())));
     }
@@ -137,7 +162,17 @@ public final class LensVisit {
       long notSo = r.proofs().stream().filter(p -> !p.passed()).count();
       figures.add(Figure.of("notSo", notSo, Quantity.LINES).limited(0));
     }
-    f.on().ifPresent(on -> addOptics(figures, on));
+    boolean assumed = r.rack().flatMap(Rack::assumed).filter(a -> !a.isEmpty()).isPresent();
+    f.on()
+        .ifPresent(on -> {
+          if (assumed) {
+            // Under names of their own: no other station takes them for this machine's.
+            figures.add(Figure.of("spotAssumed", on.optics().spotMm(), Quantity.LENGTH));
+            figures.add(Figure.of("depthAssumed", on.optics().depthOfFieldMm(), Quantity.LENGTH));
+          } else {
+            addOptics(figures, on);
+          }
+        });
     return figures;
   }
 

@@ -8,6 +8,7 @@ public enum Fitting {
   EMERGENCY_STOP,
   LID_SWITCH,
   KEY_SWITCH,
+  ARM_SWITCH,
   FLOW_SWITCH,
   CHILLER,
   EXHAUST,

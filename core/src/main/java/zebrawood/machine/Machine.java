@@ -24,6 +24,8 @@ import zebrawood.words.Message;
  * @param identity what tells it from others of its kind; empty while nobody said so
  * @param trial of a simulated machine; empty for a real one
  * @param cooling what cools its source; empty while nobody said so, then what is usual counts
+ * @param moves what goes up and down; empty while nobody said so
+ * @param ownLines what else is asked before every run, in its owner's words
  */
 public record Machine(
     String id,
@@ -40,7 +42,9 @@ public record Machine(
     Optional<Train> train,
     Optional<Identity> identity,
     Optional<Trial> trial,
-    Optional<CooledBy> cooling) {
+    Optional<CooledBy> cooling,
+    Optional<Moves> moves,
+    Optional<List<String>> ownLines) {
 
   /** Longer names would not fit the sheet they are printed on. */
   private static final int LONGEST_NAME = 60;
@@ -48,10 +52,16 @@ public record Machine(
   private static final int MOST_TO_SWITCH_ON = 12;
   private static final int MOST_LENSES = 12;
 
+  /** A card with more of them is not read. */
+  public static final int MOST_OWN_LINES = 8;
+
+  public static final int LONGEST_LINE = 120;
+
   public Machine {
     fittings = fittings.map(f -> f.stream().distinct().sorted().toList());
     startUp = startUp.map(List::copyOf);
     lenses = lenses.map(List::copyOf);
+    ownLines = ownLines.map(List::copyOf);
     var accepts = new Accepts().filled("id", id).filled("name", name);
     if (name != null && name.length() > LONGEST_NAME) {
       accepts.complain(
@@ -77,6 +87,15 @@ public record Machine(
             Message.of("machine.accepts.most-letters", LONGEST_NAME));
       }
     });
+    ownLines
+        .filter(l ->
+            l.size() > MOST_OWN_LINES
+                || l.stream().anyMatch(w -> w.isBlank() || w.length() > LONGEST_LINE))
+        .ifPresent(l ->
+            accepts.complain(
+                "ownLines",
+                Message.of("accepts.of-them", l.size()),
+                Message.of("machine.accepts.own-lines", MOST_OWN_LINES, LONGEST_LINE)));
     lenses
         .filter(l -> l.size() > MOST_LENSES)
         .ifPresent(l ->
@@ -106,6 +125,8 @@ public record Machine(
         areaYMm,
         bedSupport,
         levelToleranceMm,
+        Optional.empty(),
+        Optional.empty(),
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
@@ -158,7 +179,9 @@ public record Machine(
         itsTrain,
         identity,
         itsTrial,
-        cooling);
+        cooling,
+        moves,
+        ownLines);
   }
 
   /** Its steering mirrors as far as anybody said, else the usual two. */

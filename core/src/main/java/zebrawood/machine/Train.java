@@ -12,9 +12,14 @@ import zebrawood.words.Message;
  * @param incidenceDeg angle between the beam and each mirror's normal; 45 folds it by a right angle
  * @param lastAt where the last one rides; empty while nobody said so, then the left end counts
  * @param railAt where the one before it stands; empty while nobody said so, then the rear counts
+ * @param sealed whether its maker aligned it behind covers that stay shut; empty while nobody said
+ *     so
  */
 public record Train(
-    List<Double> incidenceDeg, Optional<GantryEnd> lastAt, Optional<TravelEnd> railAt) {
+    List<Double> incidenceDeg,
+    Optional<GantryEnd> lastAt,
+    Optional<TravelEnd> railAt,
+    Optional<Boolean> sealed) {
   /** Which end of the gantry the last mirror rides at, seen from the front. */
   public enum GantryEnd {
     LEFT,
@@ -29,7 +34,7 @@ public record Train(
 
   /** Mirrors whose places nobody told. */
   public Train(List<Double> incidenceDeg) {
-    this(incidenceDeg, Optional.empty(), Optional.empty());
+    this(incidenceDeg, Optional.empty(), Optional.empty(), Optional.empty());
   }
 
   /** Two mirrors, folding by right angles in the horizontal plane. */
@@ -54,6 +59,11 @@ public record Train(
   /** A single mirror sits on the head beside the tube that it carries, and folds the beam down. */
   public boolean foldsDown() {
     return mirrors() == 1;
+  }
+
+  /** Whether nobody is to turn its screws. */
+  public boolean alignedByMaker() {
+    return sealed.orElse(false);
   }
 
   public int mirrors() {

@@ -3,6 +3,7 @@ package zebrawood.mirrors;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import zebrawood.measure.Finding;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
@@ -29,14 +30,6 @@ public record MirrorVisitFinding(
     List<Message> warnings)
     implements Finding {
 
-  /** The wander, whichever way it was looked at. */
-  public double wanderNowMm() {
-    return alignment
-        .map(MirrorFinding::wanderNowMm)
-        .or(() -> quick.map(QuickCheck.Finding::wanderNowMm))
-        .orElseThrow();
-  }
-
   /** The dot's slope is told for so much height. */
   private static final double DOT_HEIGHT_MM = 10;
 
@@ -61,8 +54,11 @@ public record MirrorVisitFinding(
                       bare(m.beamErrorUpMrad().value()),
                       mrad(m.beamErrorUpMrad().uncertainty()))));
     });
-    quick.ifPresent(
-        f -> said.add(Message.of("mirrors.summary.quick", Amount.mm(f.wanderNowMm(), 1))));
+    quick
+        .map(QuickCheck.Finding::wanderNowMm)
+        .filter(OptionalDouble::isPresent)
+        .ifPresent(
+            mm -> said.add(Message.of("mirrors.summary.quick", Amount.mm(mm.getAsDouble(), 1))));
     lost.forEach(l ->
         said.add(
             Message.of(

@@ -34,6 +34,7 @@ import zebrawood.words.Message;
  * @param plumb marks at the nozzle
  * @param pointer the red dot beside the beam
  * @param leastPulse the least current or power that marks, in words
+ * @param sealed whether its maker aligned it behind covers that stay shut
  */
 public record MirrorVisitReadings(
     Optional<MirrorReadings> full,
@@ -46,7 +47,8 @@ public record MirrorVisitReadings(
     Optional<MirrorReadings> before,
     Optional<Plumb.Readings> plumb,
     Optional<RedDot.Readings> pointer,
-    String leastPulse) {
+    String leastPulse,
+    Optional<Boolean> sealed) {
 
   /** Where the screws' response comes from. */
   public enum ScrewsBy {
@@ -203,6 +205,14 @@ public record MirrorVisitReadings(
     advice.addAll(0, first);
   }
 
+  /** Of sealed optics the quick check is all that can be read: it is their proof. */
+  private static void ofSealed(QuickCheck check, QuickCheck.Finding f, List<Figure> figures) {
+    f.wanderNowMm()
+        .ifPresent(mm ->
+            figures.add(Figure.of("wander", mm, Quantity.LENGTH).limited(check.toleranceMm())));
+    figures.add(Figure.of("notRound", check.round() ? 0 : 1, Quantity.LINES).limited(0));
+  }
+
   /**
    * What the notebook shows; the wander is the telling figure. A quick check has none: it clears a
    * doubt and proves nothing anew.
@@ -211,8 +221,12 @@ public record MirrorVisitReadings(
     List<Figure> figures = new ArrayList<>();
     full.ifPresent(r ->
         figures.add(
-            Figure.of("wander", f.wanderNowMm(), Quantity.LENGTH).limited(r.toleranceMm())));
+            Figure.of("wander", f.alignment().orElseThrow().wanderNowMm(), Quantity.LENGTH)
+                .limited(r.toleranceMm())));
     if (quick.isPresent()) {
+      if (sealed.orElse(false)) {
+        ofSealed(quick.get(), f.quick().orElseThrow(), figures);
+      }
       return figures;
     }
     f.alignment()

@@ -2,6 +2,7 @@ package zebrawood.mirrors;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
@@ -13,7 +14,8 @@ import zebrawood.words.Message;
  * The short way: is the mark under the nozzle round, and do the marks at the corners stay within
  * the limit? It says whether the mirrors still hold, not what to turn.
  *
- * @param corners marks at the head, at any corners
+ * @param corners marks at the head, at any corners; none where only the mark under the nozzle was
+ *     looked at
  */
 public record QuickCheck(
     double markResolutionMm, double toleranceMm, boolean round, List<Spot> corners) {
@@ -28,8 +30,12 @@ public record QuickCheck(
     }
   }
 
-  /** What it came to. */
-  public record Finding(double wanderNowMm, Verdict verdict, List<Advice> advice) {
+  /**
+   * What it came to.
+   *
+   * @param wanderNowMm empty where no marks were read
+   */
+  public record Finding(OptionalDouble wanderNowMm, Verdict verdict, List<Advice> advice) {
     public Finding {
       advice = List.copyOf(advice);
     }
@@ -37,11 +43,14 @@ public record QuickCheck(
 
   public QuickCheck {
     corners = List.copyOf(corners);
-    new Accepts()
-        .positive("markResolutionMm", markResolutionMm, 100)
-        .positive("toleranceMm", toleranceMm, 1000)
-        .atLeast("corners", corners, 2, "mirrors.quick-check.marks-corners-far")
-        .orThrow();
+    var accepts =
+        new Accepts()
+            .positive("markResolutionMm", markResolutionMm, 100)
+            .positive("toleranceMm", toleranceMm, 1000);
+    if (!corners.isEmpty()) {
+      accepts.atLeast("corners", corners, 2, "mirrors.quick-check.marks-corners-far");
+    }
+    accepts.orThrow();
   }
 
   public Finding solve() {
@@ -68,7 +77,11 @@ public record QuickCheck(
           Advice.act("mirrors.quick-check.look-through-nozzle")
               .because("mirrors.quick-check.mark-under-nozzle"));
     }
-    if (advice.isEmpty()) {
+    if (advice.isEmpty() && corners.isEmpty()) {
+      advice.add(
+          Advice.leave("mirrors.quick-check.leave-mirrors")
+              .because("mirrors.quick-check.round-alone"));
+    } else if (advice.isEmpty()) {
       advice.add(
           Advice.leave("mirrors.quick-check.leave-mirrors")
               .because(
@@ -76,6 +89,7 @@ public record QuickCheck(
                   Amount.of(wander, Quantity.LENGTH, 1),
                   Message.bare(Amount.plain(toleranceMm, Quantity.LENGTH))));
     }
-    return new Finding(wander, verdict, advice);
+    return new Finding(
+        corners.isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(wander), verdict, advice);
   }
 }

@@ -81,6 +81,9 @@ public record GoCard(List<GoLine> lines) {
     if (machine.has(Fitting.KEY_SWITCH)) {
       line(lines, Kind.INTERLOCK, "key");
     }
+    if (machine.has(Fitting.ARM_SWITCH)) {
+      line(lines, Kind.INTERLOCK, "arm");
+    }
     if (machine.has(Fitting.FLOW_SWITCH)) {
       line(lines, Kind.INTERLOCK, "flow");
     }
@@ -114,6 +117,14 @@ public record GoCard(List<GoLine> lines) {
     line(lines, Kind.BEFORE_RUN, "stock");
     line(lines, Kind.BEFORE_RUN, "stay");
     line(lines, Kind.BEFORE_RUN, "extinguisher");
+    for (String own : machine.ownLines().orElse(List.of())) {
+      // The words are what tells it from others: changed, it is another line.
+      lines.add(
+          new GoLine(
+              "own-" + own.strip().toLowerCase(Locale.ROOT),
+              Kind.BEFORE_RUN,
+              Message.verbatim(own.strip())));
+    }
   }
 
   private static void line(List<GoLine> lines, Kind kind, String id) {

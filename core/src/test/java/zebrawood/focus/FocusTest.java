@@ -11,6 +11,8 @@ import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Test;
 import zebrawood.focus.FocusTask.Board;
+import zebrawood.machine.Moves;
+import zebrawood.measure.Estimate;
 import zebrawood.measure.Verdict;
 import zebrawood.station.Help;
 
@@ -31,6 +33,7 @@ class FocusTest {
             Optional.empty(),
             defocus,
             NONE,
+            Optional.empty(),
             Optional.empty()),
         Help.NONE);
   }
@@ -136,6 +139,50 @@ class FocusTest {
     assertThat(fromRing.gapMm(49, FocusReference.HEAD_LINE)).hasValue(17);
   }
 
+  /** The maker's 40 is from the ring, 32.5 above a tip whose best gap is 7.2. */
+  @Test
+  void aMakersFigureIsFromThePlaceWhereItFits() {
+    References measured = new References(FocusReference.NOZZLE_TIP, OptionalDouble.of(32.5), NONE);
+    Estimate best = new Estimate(7.2, 0.1);
+    assertThat(measured.meantBy(40, best)).containsExactly(FocusReference.LENS_RING);
+    assertThat(measured.meantBy(25, best)).isEmpty();
+    assertThat(measured.notMeasured()).containsExactly(FocusReference.HEAD_LINE);
+    assertThat(measured.meantBy(42, new Estimate(7.2, 1.5)))
+        .containsExactly(FocusReference.LENS_RING);
+  }
+
+  /** A gap that is too small is made larger by what moves, in its own direction. */
+  @Test
+  void whatMovesIsCalledByItsName() {
+    for (Moves moves : Moves.values()) {
+      FocusFinding f =
+          Focus.solve(
+              new FocusReadings(
+                  new FocusTask.ByGauge(7, OptionalDouble.of(0.1)),
+                  new References(FocusReference.NOZZLE_TIP, NONE, NONE),
+                  OptionalDouble.of(5),
+                  OptionalDouble.of(0.1),
+                  OptionalDouble.of(0.5),
+                  Optional.empty(),
+                  Optional.empty(),
+                  0,
+                  NONE,
+                  Optional.empty(),
+                  Optional.of(moves)),
+              Help.NONE);
+      assertThat(f.advice(ENGLISH).getFirst())
+          .contains("2.00 mm")
+          .matches(
+              switch (moves) {
+                case TABLE -> "Lower the table .*";
+                case HEAD -> "Raise the head .*";
+                case MODULE -> ".*slide it up .*";
+                case COLUMN -> ".*crank it up .*";
+                case NOTHING -> "Take .* out from under .*";
+              });
+    }
+  }
+
   @Test
   void whatIsOnTheTableMovesItDownByWhatItGrew() {
     StackUp then = new StackUp(0, 22, 0, 3);
@@ -161,6 +208,7 @@ class FocusTest {
             Optional.of(stack),
             2,
             OptionalDouble.of(2),
+            Optional.empty(),
             Optional.empty());
     assertThat(left.tableUpMm()).hasValue(0);
     assertThat(Focus.solve(left, Help.NONE).verdict()).isEqualTo(Verdict.WITHIN);
@@ -208,7 +256,8 @@ class FocusTest {
                         Optional.empty(),
                         0,
                         NONE,
-                        Optional.of(new CuttingHead(follows, recipe, Optional.empty()))),
+                        Optional.of(new CuttingHead(follows, recipe, Optional.empty())),
+                        Optional.empty()),
                     Help.NONE)
                 .verdict())
         .toList();
@@ -260,6 +309,7 @@ class FocusTest {
             Optional.empty(),
             0,
             NONE,
+            Optional.empty(),
             Optional.empty());
     FocusFinding f = Focus.solve(coarse, Help.NONE);
     assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);

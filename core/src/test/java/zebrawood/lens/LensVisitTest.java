@@ -2,6 +2,7 @@ package zebrawood.lens;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.withinPercentage;
 import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.util.Arrays;
@@ -9,8 +10,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
+import zebrawood.ledger.Figure;
 import zebrawood.lens.LensCompared.Beam;
 import zebrawood.lens.LensVisit.Item;
+import zebrawood.machine.Lens;
 import zebrawood.measure.Verdict;
 import zebrawood.station.Proof;
 
@@ -30,7 +33,8 @@ class LensVisitTest {
         all.getFirst(),
         all.subList(1, all.size()),
         job,
-        OptionalDouble.of(700));
+        OptionalDouble.of(700),
+        Optional.empty());
   }
 
   private static LensVisitFinding solve(List<Proof<Item>> proofs, Optional<LensVisit.Rack> rack) {
@@ -54,6 +58,46 @@ class LensVisitTest {
                 .overLimit())
         .isTrue();
     assertThat(loose.compared()).as("nothing is said of optics nobody told").isEmpty();
+  }
+
+  /** A usual beam stands there as such: its figures have names that no other station looks for. */
+  @Test
+  void whatIsAssumedIsSaidAndNeverTakenForRead() {
+    LensJob none = new LensJob(NONE, NONE, NONE, NONE, NONE);
+    LensVisit.Rack read = rack(none, 63.5);
+    LensVisitReadings assumed =
+        new LensVisitReadings(
+            ALL,
+            Optional.of(
+                new LensVisit.Rack(
+                    read.beam(),
+                    read.on(),
+                    List.of(),
+                    none,
+                    NONE,
+                    Optional.of(List.of(LensVisit.Assumed.BEAM, LensVisit.Assumed.FOCAL_LENGTH)))));
+    LensVisitFinding f = LensVisit.solve(assumed);
+    assertThat(f.warnings(ENGLISH)).hasSize(2).allMatch(w -> w.contains("is assumed"));
+    assertThat(LensVisit.figures(assumed, f))
+        .extracting(Figure::id)
+        .containsExactly("notSo", "spotAssumed", "depthAssumed");
+    LensVisitReadings told = new LensVisitReadings(ALL, Optional.of(read));
+    assertThat(LensVisit.figures(told, LensVisit.solve(told)))
+        .extracting(Figure::id)
+        .contains("depth")
+        .doesNotContain("depthAssumed");
+  }
+
+  /** Engraved 110 x 110, 175 x 175, 300 x 300: lenses of 160, 254 and 420 mm are sold so. */
+  @Test
+  void aLensKnownByItsFieldIsAboutTheOneThatIsSoldForIt() {
+    double[][] sold = {{110, 160}, {175, 254}, {300, 420}};
+    for (double[] one : sold) {
+      assertThat(Lens.focalForField(one[0])).isCloseTo(one[1], withinPercentage(3));
+    }
+    Lens lens = Lens.byField(Optional.empty(), 110, NONE);
+    assertThat(lens.called()).isEqualTo("110 x 110");
+    assertThat(ENGLISH.say(lens.said())).contains("not read");
   }
 
   @Test

@@ -57,7 +57,8 @@ class MirrorVisitTest {
         before,
         Optional.empty(),
         Optional.empty(),
-        "4 mA");
+        "4 mA",
+        Optional.empty());
   }
 
   private static MirrorVisitFinding solve(
@@ -151,7 +152,8 @@ class MirrorVisitTest {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
-                ""))
+                "",
+                Optional.empty()))
         .hasMessageContaining("beamMm is 0")
         .hasMessageContaining("faceMm is not a number")
         .hasMessageContaining("the full set or a quick check");
@@ -169,7 +171,8 @@ class MirrorVisitTest {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
-            "");
+            "",
+            Optional.empty());
     assertThat(quick.solve().verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(quick.figures(quick.solve())).isEmpty();
   }

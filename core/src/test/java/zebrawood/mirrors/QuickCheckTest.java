@@ -17,7 +17,7 @@ class QuickCheckTest {
   @Test
   void theWidestPairOfCornersDecides() {
     QuickCheck.Finding f = new QuickCheck(0.1, 0.5, true, CORNERS).solve();
-    assertThat(f.wanderNowMm()).isCloseTo(0.5, within(1e-12));
+    assertThat(f.wanderNowMm().getAsDouble()).isCloseTo(0.5, within(1e-12));
     assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
     assertThat(Said.by(f.advice()))
         .containsExactly(
@@ -31,6 +31,17 @@ class QuickCheckTest {
     QuickCheck.Finding f = new QuickCheck(0.1, 0.5, false, CORNERS).solve();
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(Said.by(f.advice())).hasSize(1).first().asString().contains("nozzle and lens");
+  }
+
+  /** One round mark is a check without a figure: nothing is said of the wander. */
+  @Test
+  void aRoundMarkAloneIsACheckWithoutAFigure() {
+    QuickCheck.Finding f = new QuickCheck(0.1, 0.5, true, List.of()).solve();
+    assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(f.wanderNowMm()).isEmpty();
+    assertThat(Said.by(f.advice())).singleElement().asString().contains("was not read");
+    assertThat(new QuickCheck(0.1, 0.5, false, List.of()).solve().verdict())
+        .isEqualTo(Verdict.ADJUST);
   }
 
   @Test

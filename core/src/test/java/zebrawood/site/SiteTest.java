@@ -133,6 +133,8 @@ class SiteTest {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
             Optional.empty());
     assertThat(
             Site.solve(

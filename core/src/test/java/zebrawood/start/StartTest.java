@@ -75,7 +75,15 @@ class StartTest {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
-            Optional.empty());
+            Optional.empty(),
+            Optional.empty(),
+            Optional.of(List.of("the yard's door is shut")));
+    assertThat(card(own, List.of(), List.of()).lines())
+        .last()
+        .satisfies(l -> {
+          assertThat(ENGLISH.say(l.said())).isEqualTo("the yard's door is shut");
+          assertThat(l.kind().protects()).isFalse();
+        });
     List<GoLine> lines = card(own, List.of(), List.of()).lines();
     assertThat(ENGLISH.say(lines.get(0).said()))
         .contains("emergency stop", "coolant pump included");
@@ -84,6 +92,52 @@ class StartTest {
     assertThat(lines.get(3).id()).as("no lid fitted").isEqualTo("eyewear-on");
     assertThat(lines).noneMatch(l -> l.id().equals("key") || l.id().equals("air"));
     assertThat(own.fitted()).containsExactly(Fitting.EMERGENCY_STOP, Fitting.EXHAUST);
+  }
+
+  @Test
+  void anArmSwitchIsProvenWhereOneIsFitted() {
+    Machine armed =
+        new Machine(
+            "id",
+            "Alder",
+            Build.GALVO,
+            new Source(SourceKind.FIBRE, 30, 1064),
+            110,
+            110,
+            BedSupport.SHIMS,
+            0.3,
+            Optional.of(List.of(Fitting.ARM_SWITCH)),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty());
+    assertThat(card(armed, List.of(), List.of()).protections())
+        .extracting(GoLine::id)
+        .contains("arm");
+    assertThatThrownBy(() ->
+            new Machine(
+                "id",
+                "Alder",
+                Build.GALVO,
+                armed.source(),
+                110,
+                110,
+                BedSupport.SHIMS,
+                0.3,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(java.util.Collections.nCopies(9, "one more"))))
+        .hasMessageContaining("ownLines");
   }
 
   @Test

@@ -105,6 +105,7 @@ class FieldWindowTest extends WindowTest {
   }
 
   private void recordASecond() {
+    goOnWithoutProof();
     keys(KeyCode.CONTROL, KeyCode.ENTER);
     signIfAsked();
     until(

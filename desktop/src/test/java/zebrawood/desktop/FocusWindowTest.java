@@ -68,6 +68,7 @@ class FocusWindowTest extends WindowTest {
 
   private void record() {
     int before = entries();
+    goOnWithoutProof();
     keys(KeyCode.CONTROL, KeyCode.ENTER);
     signIfAsked();
     until(
@@ -84,6 +85,22 @@ class FocusWindowTest extends WindowTest {
           Map.of(
               "020", "0.56", "050", "0.36", "075", "0.22", "095", "0.17", "115", "0.22", "140",
               "0.36", "180", "0.64"));
+
+  /** One rule for every sheet: what burns waits for today's proof, what only touches does not. */
+  @Test
+  void onlyWhatBurnsWaitsForTodaysProof() {
+    openStation("focus");
+    typeRamp(WIDTHS);
+    assertThat(page()).contains("Not proven today");
+    choose("#focus-way", FocusWay.GAUGE);
+    assertThat(page()).doesNotContain("Not proven today");
+    openStation("power");
+    assertThat(page()).contains("Not proven today");
+    goOnWithoutProof();
+    assertThat(page()).doesNotContain("Not proven today");
+    openStation("bed");
+    assertThat(page()).doesNotContain("Not proven today");
+  }
 
   @Test
   void aRampIsReadSetAndLeftWithinTheDepthOfFocus() {

@@ -63,9 +63,9 @@ class LensWindowTest extends WindowTest {
   }
 
   @Test
-  void ofABeamNobodyToldNothingIsSaid() {
+  void aBeamNobodyToldIsAssumedAndSaysSo() {
     openStation("lens");
     fill("#lens-beam", "");
-    assertThat(page()).contains("read: Beam at the lens");
+    assertThat(page()).contains("The beam is assumed: 7.0 mm", "Spot, assumed");
   }
 }

@@ -99,6 +99,7 @@ class PowerWindowTest extends WindowTest {
 
   private void record() {
     int before = entries().size();
+    goOnWithoutProof();
     keys(KeyCode.CONTROL, KeyCode.ENTER);
     signIfAsked();
     until(

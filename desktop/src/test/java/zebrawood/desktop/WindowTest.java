@@ -11,6 +11,7 @@ import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
@@ -32,9 +33,12 @@ import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.testfx.framework.junit5.ApplicationTest;
 import zebrawood.desktop.app.Assembly;
+import zebrawood.desktop.station.GuardLine;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.stations.StationList;
+import zebrawood.desktop.workshop.Happening;
 import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.ledger.EventKind;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
 
@@ -310,6 +314,24 @@ public abstract class WindowTest extends ApplicationTest {
       app.scene().getRoot().layout();
       return null;
     });
+    settle();
+  }
+
+  /** What is to be proven today is gone on without: what burns may be done. */
+  protected void goOnWithoutProof() {
+    onInterface(() -> {
+      List<String> missing = app.shell().notProvenToday().stream().map(GuardLine::id).toList();
+      if (!missing.isEmpty()) {
+        app.model()
+            .happened(
+                new Happening(
+                    EventKind.WENT_ON, Optional.empty(), "tested", Optional.empty(), missing),
+                () -> {},
+                () -> {});
+      }
+      return null;
+    });
+    until("it was gone on", () -> app.shell().notProvenToday().isEmpty());
     settle();
   }
 

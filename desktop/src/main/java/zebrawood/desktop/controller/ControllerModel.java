@@ -183,6 +183,12 @@ public final class ControllerModel
     return Audit.solve(numbered(settings.dialect(), settings.dump()), settings).writes();
   }
 
+  /** Two marks are; a shot over the link or by the panel asks for itself. */
+  @Override
+  protected boolean burns() {
+    return !marks.isEmpty();
+  }
+
   @Override
   public Optional<Practice<?, ?, ControllerVisitReadings, ControllerVisitFinding>> practice() {
     return Optional.of(new ControllerPractice(this));

@@ -22,7 +22,6 @@ import zebrawood.desktop.form.Proofs;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.station.FigureTile;
-import zebrawood.desktop.station.GuardLine;
 import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Part;
 import zebrawood.desktop.station.Practice;
@@ -200,10 +199,10 @@ public final class CoolingModel extends StationModel<CoolingReadings, CoolingFin
     Thermometer.draw(on, solved());
   }
 
-  /** The pump is powered here: the emergency stop comes first. */
+  /** The pump is. */
   @Override
-  public boolean asksToday(GuardLine line) {
-    return line.kind() == GuardLine.Kind.STOP_FIRST;
+  protected boolean powers() {
+    return true;
   }
 
   @Override

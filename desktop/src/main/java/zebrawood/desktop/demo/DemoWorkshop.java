@@ -172,6 +172,8 @@ public final class DemoWorkshop {
             Optional.empty(),
             m.identity(),
             Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
             Optional.empty());
     machines.put(m.name(), machine);
     histories.put(m.name(), new ArrayList<>());

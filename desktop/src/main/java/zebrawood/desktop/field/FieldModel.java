@@ -311,6 +311,12 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
     }
   }
 
+  /** The marks are. */
+  @Override
+  protected boolean burns() {
+    return true;
+  }
+
   @Override
   public Optional<Practice<?, ?, FieldVisitReadings, FieldVisitFinding>> practice() {
     return Optional.of(new FieldPractice(this));

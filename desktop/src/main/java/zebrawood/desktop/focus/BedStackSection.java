@@ -13,6 +13,7 @@ import zebrawood.desktop.station.Section;
 import zebrawood.focus.FocusReadings;
 import zebrawood.focus.StackUp;
 import zebrawood.ledger.Entry;
+import zebrawood.machine.Moves;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.kept.KeptReadings;
@@ -33,6 +34,7 @@ final class BedStackSection extends Section<StackUp, Void> {
   /** In pixels: less has no room for four layers. */
   private static final double LEAST_PICTURE = 120;
 
+  private final Optional<Moves> moves;
   private final List<QuantityField> layers;
   private final QuantityField defocus;
   private final QuantityField zThen;
@@ -43,8 +45,12 @@ final class BedStackSection extends Section<StackUp, Void> {
   /** What was on the table, and how far above the surface the focus was to lie when it was left. */
   private record Left(StackUp stack, double defocusMm) {}
 
-  BedStackSection(StationForm form) {
+  /**
+   * @param moves what sets the gap; empty while nobody said so
+   */
+  BedStackSection(StationForm form, Optional<Moves> moves) {
     super(Message.of("focus.move.say"));
+    this.moves = moves;
     layers =
         Stream.of("riser", "honeycomb", "spoilBoard", "stock")
             .map(n -> form.quantity(n, Quantity.LENGTH, 0, HIGHEST_MM))
@@ -68,7 +74,10 @@ final class BedStackSection extends Section<StackUp, Void> {
         Part.rows(layers),
         Part.rows(defocus),
         said(),
-        Part.rows(zThen, zGrows),
+        // A scale along it has the table alone.
+        moves.filter(m -> m != Moves.TABLE).isPresent()
+            ? new Part.Together(List.of())
+            : Part.rows(zThen, zGrows),
         new Part.LabelledChoices(List.of(scorch)),
         Part.hintOf(scorch, ".hint"));
   }
@@ -99,6 +108,9 @@ final class BedStackSection extends Section<StackUp, Void> {
     Amount amount = Amount.mm(Math.abs(up), 2);
     if (Math.abs(up) < SAME_MM) {
       return Message.of("focus.move.stay");
+    }
+    if (moves.filter(m -> m != Moves.TABLE).isPresent()) {
+      return Message.of(moves.get().key(up < 0 ? "room" : "nearer"), amount);
     }
     if (zThen.value().isEmpty() || zGrows.get() == TableScale.NOT_KNOWN) {
       return up < 0 ? Message.of("focus.move.down", amount) : Message.of("focus.move.up", amount);

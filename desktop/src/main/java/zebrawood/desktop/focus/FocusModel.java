@@ -31,12 +31,10 @@ import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.station.Ways;
 import zebrawood.desktop.station.Ways.Ask;
 import zebrawood.desktop.station.Ways.Way;
-import zebrawood.desktop.text.Text;
 import zebrawood.devices.picture.PictureFile;
 import zebrawood.focus.Focus;
 import zebrawood.focus.FocusFinding;
 import zebrawood.focus.FocusReadings;
-import zebrawood.focus.FocusReference;
 import zebrawood.focus.FocusStation;
 import zebrawood.focus.FocusTask;
 import zebrawood.focus.Ladder;
@@ -45,7 +43,6 @@ import zebrawood.focus.Ramp;
 import zebrawood.focus.RampPhoto;
 import zebrawood.focus.RampPhotoReadings;
 import zebrawood.focus.RampReadings;
-import zebrawood.focus.References;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
 import zebrawood.lens.LensStation;
@@ -76,27 +73,19 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
   private static final double LONGEST_MM = 5000;
   private static final int LEAST_WIDTHS = 5;
   private static final int LEAST_RUNGS = 4;
-  private static final int LEAST_PROBES = 3;
   private static final int FIRST_SAMPLES = 7;
   private static final int FIRST_RUNGS = 6;
-  private static final int FIRST_PROBES = 4;
   private static final int MOST_ROWS = 60;
-  private static final int MOST_PROBES = 30;
 
   /** Behind what the machine is set to. */
   private static final int SENSOR_AT = 4;
 
   final Machine machine;
   final ChoiceField<FocusWay> way = form().choice("way", FocusWay.class, FocusWay.RAMP);
-  private final ChoiceField<FocusReference> reference =
-      form().choice("reference", FocusReference.class, FocusReference.NOZZLE_TIP);
-  private final QuantityField lensRing = form().quantity("lensRing", MM, -1000, 1000);
-  private final QuantityField headLine = form().quantity("headLine", MM, -1000, 1000);
   final QuantityField setGap = form().quantity("reading.setGap", MM, 0, LONGEST_MM);
   final QuantityField setReadTo = form().positive("setReadTo", MM, 50);
   final LadderHeights heights = new LadderHeights(form(), () -> setReadTo.value().orElse(1));
   final LiveFields live = new LiveFields(form());
-  private final QuantityField depth = form().positive("depth", MM, 1000);
   final QuantityField gauge = form().positive("gauge", MM, 1000);
   private final QuantityField gaugeRead = form().positive("gaugeRead", MM, 10);
   final QuantityField run = form().positive("run", MM, LONGEST_MM);
@@ -110,28 +99,30 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
   final QuantityField one = place("visit.one");
   final QuantityField other = place("visit.other");
   final QuantityField sure = form().positive("visit.sure", MM, LONGEST_MM);
-  final QuantityField rampGap = form().quantity("visit.rampGap", MM, 0, LONGEST_MM);
-  final QuantityField rampUnsure = form().quantity("visit.rampUnsure", MM, 0, 100);
-  final QuantityField offsetSet = form().quantity("offsetSet", MM, -1000, 1000);
   final Group<PairRow> ramp = rows("ramp", "ramp-row", FIRST_SAMPLES, MM);
   final Group<PairRow> rampY = rows("rampY", "ramp-y-row", FIRST_SAMPLES, MM);
   final Group<PairRow> widths = rows("rungWidth", "rung-width", FIRST_RUNGS, MM);
   final Group<PairRow> scores = rows("rungScore", "rung-score", FIRST_RUNGS, Quantity.NUMBER);
-  final Group<QuantityField> probes =
-      form().group("visit.probe", FIRST_PROBES, MOST_PROBES, this::probe);
+  final ProbeFields probe = new ProbeFields(form(), resolution);
   final PhotoFields photo = new PhotoFields(form());
 
   /** What the sheet of the lens that is on says of its depth; what is typed here goes before it. */
   private OptionalDouble lensDepth = OptionalDouble.empty();
 
-  private final BedStackSection table = new BedStackSection(form());
-  private final PlanSection plan = new PlanSection(form(), depth, run);
+  private final BedStackSection table;
+  private final ReferenceSection measuredFrom;
+  private final PlanSection plan;
   private final Optional<PiercingSection> head;
   private final Ways<FocusWay, FocusTask> ways;
 
   public FocusModel(Machine machine, DisplayUnits units) {
     super(new StationForm("focus", units), Focus.VISIT);
     this.machine = machine;
+    table = new BedStackSection(form(), machine.moves());
+    measuredFrom =
+        new ReferenceSection(
+            form(), machine, () -> solved().flatMap(s -> s.finding().located().gapMm()));
+    plan = new PlanSection(form(), measuredFrom.depth(), run);
     head =
         machine.build() == Build.FIBRE_CUTTING_HEAD
             ? Optional.of(new PiercingSection(form()))
@@ -146,10 +137,6 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
 
   private QuantityField place(String name) {
     return form().quantity(name, MM, -LONGEST_MM, LONGEST_MM);
-  }
-
-  private QuantityField probe(int i) {
-    return form().quantity("visit.probe." + i, Message.of("focus.probe-row", i), MM, 0, LONGEST_MM);
   }
 
   private Group<PairRow> rows(String name, String label, int first, Quantity of) {
@@ -215,18 +202,7 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
             widths(rampY, "widths-y"),
             takes(bow)),
         FocusWay.PROBE,
-        way(
-            this::probed,
-            needs(rampGap, rampUnsure, resolution),
-            Ways.rows(
-                probes,
-                LEAST_PROBES,
-                "focus.wait.probes",
-                new Part.GrowingRows(
-                    probes,
-                    List.of(Message.of("focus.probed")),
-                    Message.of("focus.another-probe"))),
-            takes(offsetSet)));
+        way(probe::read, probe.asks()));
   }
 
   /**
@@ -300,15 +276,6 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
         heights.scale());
   }
 
-  private FocusTask probed() {
-    return new FocusTask.ByProbe(
-        probes.begun().stream().map(QuantityField::number).toList(),
-        resolution.number(),
-        rampGap.number(),
-        rampUnsure.number(),
-        offsetSet.value());
-  }
-
   @Override
   protected List<Section<?, ?>> sections() {
     return Stream.<Section<?, ?>>concat(Stream.of(table, plan), head.stream()).toList();
@@ -326,7 +293,7 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
 
   @Override
   protected Stream<Field> used() {
-    return Stream.concat(ways.used(), Stream.of(lensRing, headLine, setGap, setReadTo, depth));
+    return Stream.concat(ways.used(), Stream.of(setGap, setReadTo));
   }
 
   @Override
@@ -343,22 +310,22 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
   protected FocusReadings readings() {
     return new FocusReadings(
         ways.read(),
-        new References(reference.get(), lensRing.value(), headLine.value()),
+        measuredFrom.references(),
         setGap.value(),
         setReadTo.value(),
-        depth.value().isPresent() ? depth.value() : lensDepth,
+        measuredFrom.depthMm().isPresent() ? measuredFrom.depthMm() : lensDepth,
         table.read(),
         table.then(),
         table.defocusMm(),
         table.defocusThenMm(),
-        head.flatMap(Section::read));
+        head.flatMap(Section::read),
+        machine.moves());
   }
 
   /** What the gaps are measured from: a gap without it says nothing. */
   @Override
   public List<StationPaper.Setting> settingsLeft() {
-    return List.of(
-        new StationPaper.Setting(Text.of("focus.field.reference"), Text.of(reference.get())));
+    return measuredFrom.settingsLeft();
   }
 
   @Override
@@ -373,11 +340,7 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
                 new Part.ReadingStatus(),
                 new Part.PracticeEntry(),
                 table.part(),
-                Part.fold(
-                    "focus.measured-from",
-                    Part.rows(reference),
-                    Part.hint("focus.measured-from.hint"),
-                    Part.rows(lensRing, headLine, depth)),
+                measuredFrom.part(),
                 plan.part()));
     head.ifPresent(h -> {
       parts.add(SENSOR_AT, h.proof());
@@ -435,6 +398,12 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
   /** A stand-in has not this machine's lens, until the record is seen again. */
   void forgetRecord() {
     lensDepth = OptionalDouble.empty();
+  }
+
+  /** All but the gauge and the touching nozzle leave marks. */
+  @Override
+  protected boolean burns() {
+    return way.get().leavesMarks();
   }
 
   @Override

@@ -149,13 +149,13 @@ final class FocusPractice extends Practice<FocusModel, StandInFocus, FocusReadin
 
   private void probe(StandInFocus on) {
     List<Double> chosen = on.probe(PROBES);
-    model.probes.resize(PROBES);
+    model.probe.readings.resize(PROBES);
     for (int i = 0; i < PROBES; i++) {
-      model.probes.rows().get(i).set(chosen.get(i));
+      model.probe.readings.rows().get(i).set(chosen.get(i));
     }
-    model.rampGap.set(Math.round(on.beam().focusGapMm() * 100) / 100.0);
-    model.rampUnsure.set(0.03);
-    model.offsetSet.set(on.offsetMm());
+    model.probe.rampGap.set(Math.round(on.beam().focusGapMm() * 100) / 100.0);
+    model.probe.rampUnsure.set(0.03);
+    model.probe.offsetSet.set(on.offsetMm());
   }
 
   private record Shot(StandInBoard.Photograph photo, String path, double pxPerMm) {}

@@ -13,6 +13,11 @@ public enum FocusWay {
   AXES,
   PROBE;
 
+  /** Whether the beam is on for it. */
+  boolean leavesMarks() {
+    return this != GAUGE && this != PROBE;
+  }
+
   /** Whether a line along a tilted board is read. */
   boolean onBoard() {
     return this == RAMP || this == PENCIL || this == EQUAL_WIDTHS || this == PHOTO || this == AXES;

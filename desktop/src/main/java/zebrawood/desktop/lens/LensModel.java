@@ -1,5 +1,6 @@
 package zebrawood.desktop.lens;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -83,7 +84,9 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
   }
 
   private void take(Lens lens) {
-    focal.set(lens.focalLengthMm());
+    if (!lens.knownByField()) {
+      focal.set(lens.focalLengthMm());
+    }
     lens.fieldMm().ifPresent(field::set);
     lens.beamMm().ifPresent(beam::set);
   }
@@ -122,21 +125,50 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
 
   @Override
   protected LensVisitReadings readings() {
-    boolean beamKnown = Stream.of(focal, beam, m2).allMatch(f -> f.value().isPresent());
+    boolean engraved = focal.value().isPresent() || field.value().isPresent();
     return new LensVisitReadings(
-        proofs.answers(), beamKnown ? Optional.of(rack()) : Optional.empty());
+        proofs.answers(),
+        engraved && m2.value().isPresent() ? Optional.of(rack()) : Optional.empty());
+  }
+
+  /** Of beams at the lens, 1/e², as data sheets of such sources give them. */
+  private double usualBeamMm() {
+    return switch (machine.source().kind()) {
+      case CO2_GLASS_TUBE -> 7;
+      case CO2_RF_TUBE -> 5;
+      case DIODE -> 4;
+      case FIBRE, MOPA_FIBRE -> 7;
+      case UV -> 8;
+    };
+  }
+
+  private List<LensVisit.Assumed> assumed() {
+    List<LensVisit.Assumed> assumed = new ArrayList<>();
+    if (beam.value().isEmpty()) {
+      assumed.add(LensVisit.Assumed.BEAM);
+    }
+    if (focal.value().isEmpty()) {
+      assumed.add(LensVisit.Assumed.FOCAL_LENGTH);
+    }
+    return assumed;
   }
 
   private LensVisit.Rack rack() {
     return new LensVisit.Rack(
-        new LensCompared.Beam(machine.source().wavelengthNm(), beam.number(), m2.number()),
-        new RackLens(fitted.orElse(ON), focal.number(), shape.get(), field.value()),
+        new LensCompared.Beam(
+            machine.source().wavelengthNm(), beam.value().orElse(usualBeamMm()), m2.number()),
+        new RackLens(
+            fitted.orElse(ON),
+            focal.value().orElseGet(() -> Lens.focalForField(field.number())),
+            shape.get(),
+            field.value()),
         rack.rows().stream().filter(RackRow::told).map(RackRow::lens).toList(),
         new LensJob(
             thickness.value(), finest.value(), area.value(), mostTaper.value(), trialDepth.value()),
         machine.build().headTravels()
             ? OptionalDouble.of(Math.max(machine.areaXMm(), machine.areaYMm()))
-            : OptionalDouble.empty());
+            : OptionalDouble.empty(),
+        assumed().isEmpty() ? Optional.empty() : Optional.of(assumed()));
   }
 
   @Override
@@ -155,6 +187,12 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
         Part.fold("lens.rack", Part.hint("lens.rack.hint"), RackRow.part(rack)));
   }
 
+  /** Only the trial cut is. */
+  @Override
+  protected boolean burns() {
+    return !trialDepth.isEmpty();
+  }
+
   @Override
   public void draw(Canvas on) {
     new LensPicture(on).draw(solved().map(f -> f.finding()), thickness.value());
@@ -167,6 +205,12 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
 
   @Override
   public List<FigureTile> tiles(Outcome.Solved<LensVisitReadings, LensVisitFinding> solved) {
-    return tiles(solved, always("spot", beam), known("depth"), known("interval"), known("edge"));
+    return tiles(
+        solved,
+        assumed().isEmpty() ? always("spot", beam) : known("spotAssumed"),
+        known("depthAssumed"),
+        known("depth"),
+        known("interval"),
+        known("edge"));
   }
 }

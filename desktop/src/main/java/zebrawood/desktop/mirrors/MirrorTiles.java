@@ -30,7 +30,9 @@ final class MirrorTiles {
         });
     judged
         .quick()
-        .ifPresent(f -> tiles.add(wander("mirrors.tile.now", f.wanderNowMm(), toleranceMm)));
+        .ifPresent(f ->
+            f.wanderNowMm()
+                .ifPresent(mm -> tiles.add(wander("mirrors.tile.now", mm, toleranceMm))));
     judged.lost().stream()
         .max(Comparator.comparing(Lost::share))
         .ifPresent(lost ->

@@ -17,7 +17,6 @@ import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
 import zebrawood.desktop.station.Dragged;
 import zebrawood.desktop.station.FigureTile;
-import zebrawood.desktop.station.GuardLine;
 import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Part;
 import zebrawood.desktop.station.Practice;
@@ -60,7 +59,7 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
 
   private final Machine machine;
   final Train train;
-  final ChoiceField<MirrorsWay> way = form().choice("school", MirrorsWay.class, MirrorsWay.FULL);
+  final ChoiceField<MirrorsWay> way;
   final QuantityField resolution = form().quantity("resolution", Quantity.LENGTH, 0.01, 10);
   final QuantityField aperture = form().quantity("aperture", Quantity.LENGTH, 1, 200);
   private final QuantityField tolerance = form().quantity("tolerance", Quantity.LENGTH, 0.05, 20);
@@ -82,6 +81,14 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
     super(new StationForm("mirrors", units), MirrorVisitReadings.VISIT);
     this.machine = machine;
     train = machine.mirrorTrain();
+    boolean sealed = train.alignedByMaker();
+    way =
+        form()
+            .choice(
+                "school",
+                Message.of("mirrors.field.school"),
+                sealed ? List.of(MirrorsWay.QUICK) : List.of(MirrorsWay.values()),
+                sealed ? MirrorsWay.QUICK : MirrorsWay.FULL);
     nozzle = new NozzleFields(form(), train.foldsDown());
     List<MarkPlace> places = MarkPlace.of(train.mirrors());
     places.forEach(place -> marks.put(place, aim(Field.READING + nameOf(place))));
@@ -184,7 +191,7 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
 
   @Override
   protected Optional<Message> waitsFor() {
-    if (asked().noneMatch(m -> m.getValue().begun())) {
+    if (way.get() == MirrorsWay.FULL && asked().noneMatch(m -> m.getValue().begun())) {
       return Optional.of(Message.of(asked().findFirst().orElseThrow().getKey()));
     }
     return way.get() == MirrorsWay.QUICK && round.isEmpty()
@@ -206,7 +213,8 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
         full ? before : Optional.empty(),
         nozzle.plumbReadings(resolution.number()),
         nozzle.pointerReadings(resolution.number()),
-        text(leastPulse));
+        text(leastPulse),
+        train.sealed());
   }
 
   private MirrorReadings fullSet() {
@@ -271,6 +279,11 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
                 new Part.ReadingStatus(),
                 Part.hint(train.foldsDown() ? "mirrors.hint.down" : "mirrors.hint"),
                 new Part.PracticeEntry()));
+    if (train.alignedByMaker()) {
+      parts.add(Part.hint("mirrors.sealed.hint"));
+      parts.addAll(nozzleParts());
+      return parts;
+    }
     parts.add(Part.fold("mirrors.trials", screws.trialParts(legs, up()).toArray(Part[]::new)));
     parts.add(
         Part.fold(
@@ -280,11 +293,7 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
     parts.add(
         Part.fold(
             "mirrors.tube", Part.hint("mirrors.tube.hint"), Part.rows(tube.right(), tube.up())));
-    parts.add(
-        Part.fold("mirrors.plumb", Part.hint("mirrors.plumb.hint"), new Part.Rows(nozzle.plumb())));
-    parts.add(
-        Part.fold(
-            "mirrors.pointer", Part.hint("mirrors.pointer.hint"), new Part.Rows(nozzle.pointer())));
+    parts.addAll(nozzleParts());
     parts.add(Part.fold("mirrors.limits", Part.rows(resolution, aperture, tolerance, beam, face)));
     parts.add(
         Part.fold(
@@ -295,6 +304,13 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
             new Part.Rows(legs.fields())));
     parts.add(Part.fold("mirrors.screws", screws.mountParts().toArray(Part[]::new)));
     return parts;
+  }
+
+  private List<Part> nozzleParts() {
+    return List.of(
+        Part.fold("mirrors.plumb", Part.hint("mirrors.plumb.hint"), new Part.Rows(nozzle.plumb())),
+        Part.fold(
+            "mirrors.pointer", Part.hint("mirrors.pointer.hint"), new Part.Rows(nozzle.pointer())));
   }
 
   /** A row for each mark that is asked; what is looked at comes after them. */
@@ -366,13 +382,13 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
 
   /** Each mark is a pulse into an open path. */
   @Override
-  public boolean asksToday(GuardLine line) {
+  protected boolean burns() {
     return true;
   }
 
   @Override
   public EntryKind kindOf(EntryKind usual) {
-    return way.get() == MirrorsWay.QUICK ? EntryKind.CHECK : usual;
+    return way.get() == MirrorsWay.QUICK && !train.alignedByMaker() ? EntryKind.CHECK : usual;
   }
 
   @Override

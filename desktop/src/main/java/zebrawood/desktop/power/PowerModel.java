@@ -376,6 +376,12 @@ public final class PowerModel extends StationModel<PowerReadings, PowerFinding> 
     return Message.of(tube ? "power.why-read" : "power.words.why");
   }
 
+  /** The test job is. */
+  @Override
+  protected boolean burns() {
+    return true;
+  }
+
   @Override
   public Message caution() {
     return caution(tube);

@@ -42,16 +42,23 @@ record LensRow(WordsField name, QuantityField focal, QuantityField field, Quanti
 
   void set(Lens lens) {
     lens.name().ifPresent(name::set);
-    focal.set(lens.focalLengthMm());
+    if (!lens.knownByField()) {
+      focal.set(lens.focalLengthMm());
+    }
     lens.fieldMm().ifPresent(field::set);
     lens.beamMm().ifPresent(beam::set);
   }
 
+  /** What must be typed of it: what is engraved on it, focal length or field. */
+  QuantityField engraved() {
+    return field.isEmpty() ? focal : field;
+  }
+
   Lens lens() {
-    return new Lens(
-        name.isEmpty() ? Optional.empty() : Optional.of(name.text().strip()),
-        focal.number(),
-        field.value(),
-        beam.value());
+    Optional<String> its = name.isEmpty() ? Optional.empty() : Optional.of(name.text().strip());
+    if (focal.isEmpty()) {
+      return Lens.byField(its, field.number(), beam.value());
+    }
+    return new Lens(its, focal.number(), field.value(), beam.value());
   }
 }

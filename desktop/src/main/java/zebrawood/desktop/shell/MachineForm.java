@@ -56,6 +56,9 @@ final class MachineForm {
   private final ChoiceField<BedSupport> support;
   private final QuantityField tolerance;
   private final ChoiceField<CoolingIfKnown> cooling;
+  private final ChoiceField<MovesIfKnown> moves;
+  private final ChoiceField<Optics> optics;
+  private final WordsField ownLines;
   private final Map<Fitting, BooleanProperty> fitted = new EnumMap<>(Fitting.class);
   private final WordsField serialNumber;
   private final WordsField place;
@@ -94,6 +97,9 @@ final class MachineForm {
     support = form.choice("support", BedSupport.class, BedSupport.SCREWS);
     tolerance = form.positive("tolerance", Quantity.LENGTH, 20);
     cooling = form.choice("cooling", CoolingIfKnown.class, CoolingIfKnown.CHILLER);
+    moves = form.choice("moves", MovesIfKnown.class, MovesIfKnown.NOT_KNOWN);
+    optics = form.choice("sealed", Optics.class, Optics.OPEN);
+    ownLines = form.plainWords("ownLines");
     serialNumber = form.plainWords("serialNumber");
     place = form.plainWords("place");
     customer = form.plainWords("customer");
@@ -154,6 +160,9 @@ final class MachineForm {
     mirrors.set(machine.train().map(TypedOptics::words).orElse(""));
     machine.train().flatMap(Train::lastAt).ifPresent(lastAt::set);
     machine.train().flatMap(Train::railAt).ifPresent(railAt::set);
+    optics.set(machine.mirrorTrain().alignedByMaker() ? Optics.SEALED : Optics.OPEN);
+    moves.set(MovesIfKnown.of(machine.moves()));
+    ownLines.set(machine.ownLines().map(lines -> String.join("; ", lines)).orElse(""));
     machine
         .identity()
         .ifPresent(identity -> {
@@ -200,10 +209,10 @@ final class MachineForm {
     return List.of(
         new Section("machine.group.kind", List.of(build, source, name)),
         new Section("machine.group.source", List.of(watts, wavelength, pulses)),
-        new Section("machine.group.area", List.of(width, depth, support, tolerance)),
+        new Section("machine.group.area", List.of(width, depth, support, tolerance, moves)),
         new Section(LENSES, List.of()),
-        new Section("machine.group.mirrors", List.of(mirrors, lastAt, railAt)),
-        new Section(FITTED, List.of(cooling, startUp)),
+        new Section("machine.group.mirrors", List.of(optics, mirrors, lastAt, railAt)),
+        new Section(FITTED, List.of(cooling, startUp, ownLines)),
         new Section("machine.group.whose", List.of(serialNumber, place, customer, reality)));
   }
 
@@ -229,7 +238,7 @@ final class MachineForm {
       // What is recorded of a machine stays that of a real one, or of a simulated one.
       return before.isEmpty();
     }
-    return mirrored || field != mirrors && field != lastAt && field != railAt;
+    return mirrored || !List.of(optics, mirrors, lastAt, railAt).contains(field);
   }
 
   Group<LensRow> lenses() {
@@ -247,6 +256,13 @@ final class MachineForm {
         .toList();
   }
 
+  private List<String> typedOwnLines() {
+    return Stream.of(ownLines.text().split(";"))
+        .map(String::strip)
+        .filter(w -> !w.isEmpty())
+        .toList();
+  }
+
   /** The first thing that is wrong; empty when the machine can be made. */
   ReadOnlyObjectProperty<Optional<Message>> problemProperty() {
     return problem.getReadOnlyProperty();
@@ -258,7 +274,7 @@ final class MachineForm {
             .or(() ->
                 Stream.concat(
                         Stream.of(watts, wavelength, width, depth, tolerance),
-                        lenses.begun().stream().map(LensRow::focal))
+                        lenses.begun().stream().map(LensRow::engraved))
                     .filter(QuantityField::isEmpty)
                     .findFirst()
                     .map(f -> Message.of("form.empty", f.label())))
@@ -278,6 +294,15 @@ final class MachineForm {
                 startUpOrder().size() > MOST_PARTS
                         || startUpOrder().stream().anyMatch(w -> w.length() > LONGEST_NAME)
                     ? Optional.of(Message.of("machine.problem.start-up", MOST_PARTS, LONGEST_NAME))
+                    : Optional.empty())
+            .or(() ->
+                typedOwnLines().size() > Machine.MOST_OWN_LINES
+                        || typedOwnLines().stream().anyMatch(w -> w.length() > Machine.LONGEST_LINE)
+                    ? Optional.of(
+                        Message.of(
+                            "machine.problem.own-lines",
+                            Machine.MOST_OWN_LINES,
+                            Machine.LONGEST_LINE))
                     : Optional.empty()));
   }
 
@@ -323,7 +348,9 @@ final class MachineForm {
             train(),
             identity(),
             reality.get().trial(),
-            cooling.get().known()));
+            cooling.get().known(),
+            moves.get().known(),
+            typedOwnLines().isEmpty() ? Optional.empty() : Optional.of(typedOwnLines())));
   }
 
   /** What of it was told. */
@@ -340,14 +367,18 @@ final class MachineForm {
   private Optional<Train> train() {
     boolean placed = !lastAt.isEmpty() || !railAt.isEmpty();
     boolean before = this.before.flatMap(Machine::train).flatMap(Train::lastAt).isPresent();
-    if (!applies(mirrors) || mirrors.isEmpty() && !placed && !before) {
+    boolean sealed = optics.get() == Optics.SEALED;
+    if (!applies(mirrors) || mirrors.isEmpty() && !placed && !before && !sealed) {
       return Optional.empty();
     }
     Train its = mirrors.isEmpty() ? Train.USUAL : TypedOptics.mirrors(mirrors.text());
+    boolean told = placed || before;
     return Optional.of(
-        placed || before
-            ? new Train(its.incidenceDeg(), Optional.of(lastAt.get()), Optional.of(railAt.get()))
-            : its);
+        new Train(
+            its.incidenceDeg(),
+            told ? Optional.of(lastAt.get()) : Optional.empty(),
+            told ? Optional.of(railAt.get()) : Optional.empty(),
+            sealed ? Optional.of(true) : Optional.empty()));
   }
 
   /** What is typed, where it applies to such a machine. */

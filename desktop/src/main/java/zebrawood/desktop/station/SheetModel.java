@@ -30,7 +30,7 @@ public final class SheetModel<R, F extends Finding> {
   private final EntryRecorder recorder;
   private final Focus focus;
   private final Runnable shownAnew;
-  private List<GuardLine> missing = List.of();
+  private List<GuardLine> notProven = List.of();
 
   /** What must be named before anything is recorded of it. */
   private Optional<SubjectKind> unnamed = Optional.empty();
@@ -104,7 +104,12 @@ public final class SheetModel<R, F extends Finding> {
   }
 
   private boolean heldBack() {
-    return !missing.isEmpty() && !practising() && !recorder.correcting();
+    return !missing().isEmpty() && !practising() && !recorder.correcting();
+  }
+
+  /** What must be proven today before what is done on this sheet as it stands. */
+  private List<GuardLine> missing() {
+    return notProven.stream().filter(model::asksToday).toList();
   }
 
   private Optional<SubjectKind> toName() {
@@ -113,7 +118,7 @@ public final class SheetModel<R, F extends Finding> {
 
   /** What is looked at once more: what must be proven today, and what is on the machine. */
   public void lookAtRecord() {
-    missing = host.notProvenToday().stream().filter(model::asksToday).toList();
+    notProven = host.notProvenToday();
     if (!practising()) {
       model.lookAtRecord(entries());
     }
@@ -132,7 +137,7 @@ public final class SheetModel<R, F extends Finding> {
   public List<Step> steps() {
     List<Step> steps = new ArrayList<>();
     if (heldBack()) {
-      missing.forEach(line -> steps.add(toProve(line)));
+      missing().forEach(line -> steps.add(toProve(line)));
     }
     toName()
         .ifPresent(kind ->
@@ -324,7 +329,7 @@ public final class SheetModel<R, F extends Finding> {
   }
 
   private void goOn() {
-    List<GuardLine> without = missing;
+    List<GuardLine> without = missing();
     String lines = without.stream().map(l -> Text.of(l.said())).collect(Collectors.joining("; "));
     host.withReason(
         lines,

@@ -337,8 +337,21 @@ public abstract class StationModel<R, F extends Finding> {
     return usual;
   }
 
-  /** Whether this line must be proven today before what is done here. */
-  public boolean asksToday(GuardLine line) {
+  /**
+   * Whether this line must be proven today before what is done here: all that protects before
+   * anything burns, what comes before any power before a pump runs.
+   */
+  final boolean asksToday(GuardLine line) {
+    return burns() || powers() && line.kind() == GuardLine.Kind.STOP_FIRST;
+  }
+
+  /** Whether the beam marks or burns for what is read here, as it is read now. */
+  protected boolean burns() {
+    return false;
+  }
+
+  /** Whether something is powered here, and nothing burns. */
+  protected boolean powers() {
     return false;
   }
 

@@ -13,6 +13,7 @@ import static zebrawood.desktop.Models.warnings;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -61,7 +62,8 @@ class MirrorsModelTest {
     read("0 0 0 0 0 0 1 - - - - -");
     assertThat(waitsFor(work)).isEqualTo("Head, rear right, up");
     read("0 0 0 0 0 0 1 1 - - - -");
-    assertThat(finding(work).wanderNowMm()).isCloseTo(Math.sqrt(2), within(1e-9));
+    assertThat(finding(work).alignment().orElseThrow().wanderNowMm())
+        .isCloseTo(Math.sqrt(2), within(1e-9));
   }
 
   @Test
@@ -82,7 +84,8 @@ class MirrorsModelTest {
                 new Train(
                     List.of(45.0, 45.0),
                     java.util.Optional.of(GantryEnd.RIGHT),
-                    java.util.Optional.of(TravelEnd.FRONT))),
+                    java.util.Optional.of(TravelEnd.FRONT),
+                    Optional.empty())),
             DisplayUnits.METRIC);
     assertThat(told.legs.pathsMm(MarkPlace.HEAD_FRONT_RIGHT))
         .as("as the machine is known to be")

@@ -111,6 +111,8 @@ class GoCardPageTest {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
             Optional.empty());
     List<Event> events = new java.util.ArrayList<>();
     for (int i = 0; i < 6; i++) {
@@ -176,6 +178,8 @@ class GoCardPageTest {
             Optional.of(
                 new Identity(Optional.of("12-B"), Optional.of("the shed"), Optional.empty())),
             Optional.of(Trial.IN_USE),
+            Optional.empty(),
+            Optional.empty(),
             Optional.empty());
     assertThat(RecordJson.read(RecordJson.write(own), Machine.class)).isEqualTo(own);
     assertThat(RecordJson.read(RecordJson.write(Samples.ALDER), Machine.class))

@@ -1,0 +1,7 @@
+package zebrawood.desktop.shell;
+
+/** Whether anybody is to turn the mirrors' screws. */
+enum Optics {
+  OPEN,
+  SEALED
+}
