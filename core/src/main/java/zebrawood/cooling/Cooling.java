@@ -60,7 +60,7 @@ public final class Cooling {
         r.bucket().isPresent() || r.dampUnknown()
             ? Optional.empty()
             : Optional.of(SetPoint.of(r, air));
-    setPoint.flatMap(s -> s.judge(r.setPointC())).ifPresent(parts::add);
+    setPoint.flatMap(s -> s.judge(r.standsAtC())).ifPresent(parts::add);
     Optional<PartFinding> onBucket = bucket.map(f -> Bucket.judge(r.bucket().get(), f));
     onBucket.filter(p -> p.verdict() == Verdict.STOP).ifPresent(parts::add);
     chiller.ifPresent(f -> parts.add(Chiller.judge(r.chiller().get(), f)));
@@ -89,7 +89,23 @@ public final class Cooling {
         coldest,
         verdict,
         advice,
-        warnings(r, coldest));
+        Stream.concat(warnings(r, coldest).stream(), follows(r).stream()).toList());
+  }
+
+  /** What a chiller that follows the room does on a hot day, and on a damp one. */
+  private static Optional<Message> follows(CoolingReadings r) {
+    if (r.followsRoomK().isEmpty()) {
+      return Optional.empty();
+    }
+    double above = r.followsRoomK().getAsDouble();
+    Amount hottest = Amount.of(r.limitC() - above, Quantity.TEMPERATURE, 0);
+    return Optional.of(
+        above >= 0
+            ? Message.of("cooling.follows.never-below", hottest)
+            : Message.of(
+                "cooling.follows.below",
+                Amount.of(-above, Quantity.TEMPERATURE_DIFFERENCE, 1),
+                hottest));
   }
 
   /**

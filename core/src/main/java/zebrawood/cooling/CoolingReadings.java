@@ -23,6 +23,8 @@ import zebrawood.station.Proof;
  * @param coldest when the loop may freeze
  * @param flowSwitch whether something stops the laser when the water stops
  * @param proofs what was looked at, each once
+ * @param followsRoomK how far above the room the chiller keeps itself, where it follows it; less
+ *     than 0 for below
  * @param noHygrometer whether nobody could read the humidity; empty counts as no
  */
 public record CoolingReadings(
@@ -37,7 +39,8 @@ public record CoolingReadings(
     Optional<Coldest.Readings> coldest,
     boolean flowSwitch,
     List<Proof<Item>> proofs,
-    Optional<Boolean> noHygrometer) {
+    Optional<Boolean> noHygrometer,
+    OptionalDouble followsRoomK) {
 
   /** What is proven by hand and eye. */
   public enum Item {
@@ -52,9 +55,17 @@ public record CoolingReadings(
     var accepts = new Accepts().between("limitC", limitC, 5, 60);
     afterHourC.ifPresent(c -> accepts.between("afterHourC", c, -40, 100));
     setPointC.ifPresent(c -> accepts.between("setPointC", c, -40, 60));
+    followsRoomK.ifPresent(k -> accepts.between("followsRoomK", k, -20, 20));
     conductivityUsCm.ifPresent(c -> accepts.between("conductivityUsCm", c, 0, 100_000));
     Proof.eachOnce("proofs", proofs, accepts);
     accepts.orThrow();
+  }
+
+  /** What the chiller stands at: set, or by the room as it is now. */
+  OptionalDouble standsAtC() {
+    return followsRoomK.isPresent()
+        ? OptionalDouble.of(air.temperatureC() + followsRoomK.getAsDouble())
+        : setPointC;
   }
 
   /** Whether nobody read the humidity, so that the worst counts. */

@@ -42,18 +42,46 @@ public final class Duct {
 
   private static final double NARROWEST_MM = 2;
 
+  /**
+   * Smoke is drawn down between the slats of an open bed where air goes down so fast; after the
+   * control velocities for smoke released with little motion, ACGIH, Industrial Ventilation.
+   */
+  private static final double DRAWN_DOWN_MS = 0.5;
+
+  /** Air that keeps dust moving in a port of this bore. */
+  public static double throughPortM3H(double boreMm) {
+    return 3600 * DUST_MOVES_MS * Math.PI / 4 * boreMm * boreMm * 1e-6;
+  }
+
+  /** Air that draws smoke down over a bed of this size while its lid is open. */
+  public static double overBedM3H(double acrossMm, double alongMm) {
+    return 3600 * DRAWN_DOWN_MS * acrossMm * alongMm * 1e-6;
+  }
+
   private Duct() {}
 
   /**
    * A length of one bore.
    *
    * @param bends90 bends of 90 degrees; one of 45 counts as half
+   * @param sideBySide how many alike share the air, such as two hoses from two ports; one where
+   *     empty
    */
-  public record Piece(double diameterMm, double lengthM, double bends90, double roughnessMm) {
+  public record Piece(
+      double diameterMm,
+      double lengthM,
+      double bends90,
+      double roughnessMm,
+      OptionalDouble sideBySide) {
     public Piece {
       var accepts = new Accepts();
       check(accepts, diameterMm, lengthM, bends90, roughnessMm);
+      sideBySide.ifPresent(n -> accepts.between("sideBySide", n, 1, 20));
       accepts.orThrow();
+    }
+
+    public Piece(double diameterMm, double lengthM, double bends90, double roughnessMm) {
+      this(diameterMm, lengthM, bends90, roughnessMm, OptionalDouble.empty());
     }
 
     private static void check(
@@ -69,7 +97,7 @@ public final class Duct {
     }
 
     double velocityMS(double flowM3H) {
-      double areaM2 = Math.PI / 4 * diameterMm * diameterMm * 1e-6;
+      double areaM2 = sideBySide.orElse(1) * Math.PI / 4 * diameterMm * diameterMm * 1e-6;
       return flowM3H / 3600 / areaM2;
     }
 
@@ -260,9 +288,16 @@ public final class Duct {
    * @param reynolds in the narrowest piece
    * @param operatingFlowM3H what this blower moves through this run; empty without a curve, and
    *     where the curve given does not reach so far
+   * @param costliestPiece the piece that costs most, counted from 1 as given, and {@code
+   *     costliestPa} what it costs
    */
   public record Finding(
-      double velocityMS, double lossPa, double reynolds, OptionalDouble operatingFlowM3H) {}
+      double velocityMS,
+      double lossPa,
+      double reynolds,
+      OptionalDouble operatingFlowM3H,
+      int costliestPiece,
+      double costliestPa) {}
 
   public static Finding solve(Readings r) {
     List<Piece> run = r.run();
@@ -273,7 +308,18 @@ public final class Duct {
     double loss = r.lossPa(r.flowM3H);
     Accepts.canExist("flowM3H", "site.duct.velocity", velocity, FASTEST_MS);
     Accepts.canExist("flowM3H", "site.duct.loss", loss, MOST_PA);
-    return new Finding(velocity, loss, narrowest.reynolds(r.flowM3H), operating);
+    int costliest = 0;
+    for (int i = 1; i < run.size(); i++) {
+      costliest =
+          run.get(i).lossPa(r.flowM3H) > run.get(costliest).lossPa(r.flowM3H) ? i : costliest;
+    }
+    return new Finding(
+        velocity,
+        loss,
+        narrowest.reynolds(r.flowM3H),
+        operating,
+        costliest + 1,
+        run.get(costliest).lossPa(r.flowM3H));
   }
 
   private static OptionalDouble operatingFlow(Readings run, List<FanPoint> curve) {
@@ -337,6 +383,17 @@ public final class Duct {
     return r.run().stream().mapToDouble(p -> p.velocityMS(flow)).min().orElseThrow();
   }
 
+  /** First what costs most. */
+  private static Advice widen(Readings r, Finding f) {
+    return r.run().size() < 2
+        ? Advice.act("site.duct.widen")
+        : Advice.act(
+            "site.duct.widen-piece",
+            f.costliestPiece,
+            Amount.of(f.costliestPa, Quantity.PRESSURE, 0),
+            Amount.of(f.lossPa, Quantity.PRESSURE, 0));
+  }
+
   static PartFinding judge(Readings r, Finding f) {
     List<Message> warnings = new ArrayList<>();
     double slowest = dustMs(r, f);
@@ -368,7 +425,7 @@ public final class Duct {
             Amount.of(flow, Quantity.FLOW, 0),
             Amount.plain(r.flowM3H, Quantity.FLOW));
     return (flow < r.flowM3H * (1 - 1e-9)
-            ? PartFinding.adjust(Advice.act("site.duct.widen").because(moved))
+            ? PartFinding.adjust(widen(r, f).because(moved))
             : PartFinding.within(Advice.leave("site.duct.leave").because(moved)))
         .warning(warnings);
   }

@@ -20,6 +20,9 @@ import zebrawood.words.Message;
  * @param startUpA the rush when it is switched on, from the data sheet
  * @param fusePlateA the fuse that the plate names
  * @param fuseFittedA the fuse that was found in it
+ * @param askedA the circuit that its maker asks for
+ * @param noEarthPin whether it is fed by an adapter without an earth pin, so that there is no earth
+ *     to read; empty while nobody said so
  */
 public record Feed(
     OptionalDouble earthOhm,
@@ -28,7 +31,9 @@ public record Feed(
     OptionalDouble plugA,
     OptionalDouble startUpA,
     OptionalDouble fusePlateA,
-    OptionalDouble fuseFittedA) {
+    OptionalDouble fuseFittedA,
+    OptionalDouble askedA,
+    Optional<Boolean> noEarthPin) {
   /** The usual breaker for sockets lets through three to five times its rating for a moment. */
   private static final double LETS_THROUGH = 3;
 
@@ -39,6 +44,7 @@ public record Feed(
     startUpA.ifPresent(a -> accepts.positive("startUpA", a, 10_000));
     fusePlateA.ifPresent(a -> accepts.positive("fusePlateA", a, 1000));
     fuseFittedA.ifPresent(a -> accepts.positive("fuseFittedA", a, 1000));
+    askedA.ifPresent(a -> accepts.positive("askedA", a, 1000));
     accepts.orThrow();
   }
 
@@ -57,12 +63,37 @@ public record Feed(
                         Amount.plain(plugA.getAsDouble(), Quantity.CURRENT))));
       }
     });
+    asked().ifPresent(parts::add);
     startUp().ifPresent(parts::add);
     fuse().ifPresent(parts::add);
     return parts;
   }
 
+  /** A breaker below what the maker asks for trips, or heats what was not made for it. */
+  private Optional<PartFinding> asked() {
+    if (askedA.isEmpty()) {
+      return Optional.empty();
+    }
+    Amount asked = Amount.plain(askedA.getAsDouble(), Quantity.CURRENT);
+    if (circuit.isEmpty()) {
+      return Optional.of(
+          PartFinding.again(
+              Advice.read("site.feed.read-circuit").because("site.feed.maker-asks", asked)));
+    }
+    double breakerA = circuit.get().breakerA();
+    return breakerA < askedA.getAsDouble()
+        ? Optional.of(
+            PartFinding.adjust(
+                Advice.act("site.feed.own-circuit", asked)
+                    .because("site.feed.breaker-is", Amount.plain(breakerA, Quantity.CURRENT))))
+        : Optional.empty();
+  }
+
   private PartFinding earth() {
+    if (noEarthPin.orElse(false) && earthOhm.isEmpty()) {
+      return PartFinding.within(Advice.act("site.feed.double-insulated"))
+          .warning(List.of(Message.of("site.feed.no-earth-pin")));
+    }
     if (earthOhm.isEmpty()) {
       return new PartFinding(
           zebrawood.measure.Verdict.MEASURE_AGAIN,

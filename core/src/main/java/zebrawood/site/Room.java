@@ -28,7 +28,8 @@ public final class Room {
       double mostC,
       OptionalDouble mostHumidityPercent,
       OptionalDouble clearanceMm,
-      double clearanceNeededMm) {
+      double clearanceNeededMm,
+      OptionalDouble leastHumidityPercent) {
     public Readings {
       var accepts =
           new Accepts()
@@ -40,6 +41,12 @@ public final class Room {
       if (leastC >= mostC) {
         accepts.complain("mostC", mostC, Message.of("site.room.more-than-leastc"));
       }
+      leastHumidityPercent.ifPresent(p -> {
+        accepts.between("leastHumidityPercent", p, 0, 100);
+        if (p >= mostHumidityPercent.orElse(101)) {
+          accepts.complain("leastHumidityPercent", p, Message.of("site.room.less-than-most"));
+        }
+      });
       mostHumidityPercent.ifPresent(p -> accepts.between("mostHumidityPercent", p, 0, 100));
       clearanceMm.ifPresent(mm -> accepts.between("clearanceMm", mm, 0, 100_000));
       accepts.orThrow();
@@ -67,6 +74,16 @@ public final class Room {
                       "site.room.humidity-limit",
                       Amount.plain(r.humidityPercent, Quantity.PERCENT),
                       Amount.plain(r.mostHumidityPercent.getAsDouble(), Quantity.PERCENT))));
+    }
+    if (r.leastHumidityPercent.isPresent()
+        && r.humidityPercent < r.leastHumidityPercent.getAsDouble()) {
+      parts.add(
+          PartFinding.adjust(
+              Advice.act("site.room.damp-room")
+                  .because(
+                      "site.room.humidity-least",
+                      Amount.plain(r.humidityPercent, Quantity.PERCENT),
+                      Amount.plain(r.leastHumidityPercent.getAsDouble(), Quantity.PERCENT))));
     }
     if (r.clearanceNeededMm > 0 && r.clearanceMm.isEmpty()) {
       parts.add(

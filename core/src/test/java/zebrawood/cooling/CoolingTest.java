@@ -36,11 +36,42 @@ class CoolingTest {
         Optional.empty(),
         true,
         proofs,
-        Optional.empty());
+        Optional.empty(),
+        OptionalDouble.empty());
   }
 
   private static CoolingFinding solve(double coolantC, List<Proof<Item>> proofs) {
     return Cooling.solve(read(coolantC, Optional.empty(), proofs));
+  }
+
+  /** A chiller that follows the room at or above it never sweats, whatever the humidity. */
+  @Test
+  void aChillerThatFollowsTheRoomIsJudgedByTheRoom() {
+    CoolingReadings set = read(24, Optional.empty(), PROVEN);
+    for (double above : new double[] {1, -8}) {
+      CoolingReadings follows =
+          new CoolingReadings(
+              new Air.Readings(24, 60, 24),
+              28,
+              set.afterHourC(),
+              set.conductivityUsCm(),
+              set.coolant(),
+              set.bucket(),
+              set.chiller(),
+              OptionalDouble.empty(),
+              set.coldest(),
+              true,
+              PROVEN,
+              Optional.empty(),
+              OptionalDouble.of(above));
+      CoolingFinding f = Cooling.solve(follows);
+      // Dew point of 24 deg C at 60 %: 15.8; with its margin 8 K below the room is too cold.
+      assertThat(f.verdict()).isEqualTo(above > 0 ? Verdict.WITHIN : Verdict.ADJUST);
+      assertThat(f.warnings(ENGLISH))
+          .anyMatch(w ->
+              w.contains(above > 0 ? "no dew" : "8.0 K below it")
+                  && w.contains(above > 0 ? "27" : "36"));
+    }
   }
 
   @Test
@@ -85,7 +116,8 @@ class CoolingTest {
             Optional.of(new Coldest.Readings(-10, Coldest.Glycol.PROPYLENE, 12)),
             true,
             PROVEN,
-            Optional.empty());
+            Optional.empty(),
+            OptionalDouble.empty());
     CoolingFinding f = Cooling.solve(warmLater);
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(f.advice(ENGLISH).getFirst()).contains("it was at 30.5");
@@ -143,7 +175,8 @@ class CoolingTest {
             Optional.empty(),
             false,
             PROVEN.subList(0, 3),
-            Optional.empty());
+            Optional.empty(),
+            OptionalDouble.empty());
     assertThat(Cooling.solve(bare).verdict()).isEqualTo(Verdict.WITHIN);
     assertThat(Cooling.solve(bare).warnings(ENGLISH).getFirst()).contains("flow switch");
   }
@@ -163,7 +196,8 @@ class CoolingTest {
             Optional.empty(),
             true,
             PROVEN,
-            Optional.empty());
+            Optional.empty(),
+            OptionalDouble.empty());
     assertThat(Cooling.solve(damp).advice(ENGLISH)).anyMatch(a -> a.startsWith("Dry the room"));
   }
 
@@ -199,6 +233,7 @@ class CoolingTest {
             Optional.empty(),
             true,
             PROVEN,
-            Optional.of(true)));
+            Optional.of(true),
+            OptionalDouble.empty()));
   }
 }

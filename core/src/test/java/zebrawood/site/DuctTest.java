@@ -41,6 +41,24 @@ class DuctTest {
     assertThat(Duct.friction(reynolds, roughness)).isCloseTo(friction, within(0.015 * friction));
   }
 
+  /** Two alike hoses side by side move at half the flow each: each costs what half costs. */
+  @Test
+  void hosesSideBySideCostWhatEachCostsAtItsShare() {
+    Piece one = new Piece(100, 3, 1, 0.15);
+    Piece two = new Piece(100, 3, 1, 0.15, OptionalDouble.of(2));
+    assertThat(two.lossPa(400)).isCloseTo(one.lossPa(200), within(1e-9));
+    Duct.Finding f = Duct.solve(run(400, two, new Piece(150, 1, 0, 0.15), one));
+    assertThat(f.costliestPiece()).isEqualTo(3);
+    assertThat(f.costliestPa()).isCloseTo(one.lossPa(400), within(1e-9));
+  }
+
+  /** 150 mm at 10 m/s: 0.01767 m2 times 36 000 m/h. */
+  @Test
+  void whatAPortAndABedAskForIsWorkedOut() {
+    assertThat(Duct.throughPortM3H(150)).isCloseTo(636.2, within(0.1));
+    assertThat(Duct.overBedM3H(1000, 600)).isCloseTo(1080, within(1e-9));
+  }
+
   @Test
   void frictionSolvesColebrooksEquation() {
     Random random = new Random(6);

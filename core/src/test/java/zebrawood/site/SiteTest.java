@@ -15,6 +15,7 @@ import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
+import zebrawood.measure.PartFinding;
 import zebrawood.measure.Verdict;
 import zebrawood.site.Breathing.AirAssist;
 import zebrawood.site.Breathing.AirSource;
@@ -31,7 +32,7 @@ class SiteTest {
       new Breathing(Optional.of(DUCT), BlowerAt.OUTLET, Outlet.OUTDOORS, Optional.empty());
   private static final Arrival ROOM =
       new Arrival(
-          Optional.of(new Room.Readings(21, 45, 10, 35, NONE, NONE, 0)),
+          Optional.of(new Room.Readings(21, 45, 10, 35, NONE, NONE, 0, OptionalDouble.empty())),
           Optional.empty(),
           Optional.empty(),
           Optional.empty(),
@@ -70,7 +71,8 @@ class SiteTest {
   }
 
   private static Feed feed(OptionalDouble earthOhm) {
-    return new Feed(earthOhm, 0.5, CIRCUIT, NONE, NONE, NONE, NONE);
+    return new Feed(
+        earthOhm, 0.5, CIRCUIT, NONE, NONE, NONE, NONE, OptionalDouble.empty(), Optional.empty());
   }
 
   private static SiteFinding solve(Arrival arrival, Feed feed, Breathing breathing) {
@@ -102,12 +104,59 @@ class SiteTest {
         b.duct().or(() -> Optional.of(DUCT)), b.blowerAt(), b.outlet(), b.airAssist());
   }
 
+  private static List<PartFinding> judged(
+      OptionalDouble asked, Optional<Boolean> noPin, OptionalDouble earth) {
+    Feed feed = new Feed(earth, 0.5, CIRCUIT, NONE, NONE, NONE, NONE, asked, noPin);
+    return feed.judge(CIRCUIT.map(Circuit::solve));
+  }
+
+  @Test
+  void anAdapterWithoutAPinIsNotAskedForItsEarth() {
+    assertThat(judged(NONE, Optional.empty(), NONE))
+        .anyMatch(p -> p.verdict() == Verdict.MEASURE_AGAIN);
+    assertThat(judged(NONE, Optional.of(true), NONE))
+        .allMatch(p -> p.verdict() == Verdict.WITHIN)
+        .anyMatch(p -> !p.warnings().isEmpty());
+    assertThat(judged(NONE, Optional.of(true), OptionalDouble.of(40)))
+        .as("what was read counts")
+        .anyMatch(p -> p.verdict() == Verdict.STOP);
+  }
+
+  @Test
+  void aBreakerBelowWhatTheMakerAsksForIsSaid() {
+    double breaker = CIRCUIT.orElseThrow().breakerA();
+    assertThat(judged(OptionalDouble.of(breaker), Optional.of(true), NONE))
+        .allMatch(p -> p.verdict() == Verdict.WITHIN);
+    assertThat(judged(OptionalDouble.of(2 * breaker), Optional.of(true), NONE))
+        .anyMatch(p -> p.verdict() == Verdict.ADJUST);
+  }
+
+  @Test
+  void airThatIsTooDryIsAsWrongAsTooDamp() {
+    Room.Readings dry =
+        new Room.Readings(21, 18, 10, 35, OptionalDouble.of(80), NONE, 0, OptionalDouble.of(30));
+    assertThat(Room.judge(dry)).singleElement().matches(p -> p.verdict() == Verdict.ADJUST);
+    assertThatThrownBy(() ->
+            new Room.Readings(
+                21, 18, 10, 35, OptionalDouble.of(30), NONE, 0, OptionalDouble.of(40)))
+        .hasMessageContaining("leastHumidityPercent");
+  }
+
   @Test
   void nothingHoldsWhoseFiguresWereNeverRead() {
     SiteReadings earthOnly =
         new SiteReadings(
             Arrival.NOTHING_READ,
-            new Feed(OptionalDouble.of(0.1), 0.5, Optional.empty(), NONE, NONE, NONE, NONE),
+            new Feed(
+                OptionalDouble.of(0.1),
+                0.5,
+                Optional.empty(),
+                NONE,
+                NONE,
+                NONE,
+                NONE,
+                OptionalDouble.empty(),
+                Optional.empty()),
             new Breathing(Optional.empty(), BlowerAt.OUTLET, Outlet.OUTDOORS, Optional.empty()),
             Optional.empty(),
             NONE,
@@ -195,7 +244,9 @@ class SiteTest {
     SiteReadings r =
         new SiteReadings(
             new Arrival(
-                Optional.of(new Room.Readings(21, 45, 10, 35, OptionalDouble.of(70), NONE, 0)),
+                Optional.of(
+                    new Room.Readings(
+                        21, 45, 10, 35, OptionalDouble.of(70), NONE, 0, OptionalDouble.empty())),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
@@ -209,7 +260,9 @@ class SiteTest {
                 NONE,
                 NONE,
                 NONE,
-                NONE),
+                NONE,
+                OptionalDouble.empty(),
+                Optional.empty()),
             new Breathing(
                 Optional.of(
                     Duct.Readings.of(
@@ -257,7 +310,9 @@ class SiteTest {
                 OptionalDouble.of(10),
                 OptionalDouble.of(60),
                 OptionalDouble.of(6.3),
-                NONE),
+                NONE,
+                OptionalDouble.empty(),
+                Optional.empty()),
             STILL);
     assertThat(plug.verdict()).isEqualTo(Verdict.STOP);
     assertThat(plug.advice(ENGLISH).getFirst()).contains("11.3 A through a plug for 10 A");
@@ -273,7 +328,9 @@ class SiteTest {
                 NONE,
                 NONE,
                 OptionalDouble.of(6.3),
-                OptionalDouble.of(16)),
+                OptionalDouble.of(16),
+                OptionalDouble.empty(),
+                Optional.empty()),
             STILL);
     assertThat(fuse.advice(ENGLISH).getFirst()).contains("a fuse of 16 A is in it", "6.3 A");
   }
@@ -305,7 +362,14 @@ class SiteTest {
         new Arrival(
             Optional.of(
                 new Room.Readings(
-                    8, 81, 10, 35, OptionalDouble.of(70), OptionalDouble.of(120), 200)),
+                    8,
+                    81,
+                    10,
+                    35,
+                    OptionalDouble.of(70),
+                    OptionalDouble.of(120),
+                    200,
+                    OptionalDouble.empty())),
             Optional.empty(),
             Optional.empty(),
             Optional.of(PackingList.parse("hose clamp, 4, 3\n\nlens 2 in;1;1\nmanual\t1")),
@@ -323,7 +387,8 @@ class SiteTest {
             "Count it against the packing list: manual.");
     assertThatThrownBy(() -> PackingList.parse("lens, 1\nclamps"))
         .hasMessageContaining("packingList[2] is \"clamps\"");
-    assertThatThrownBy(() -> new Room.Readings(20, 101, 30, 10, NONE, NONE, 0))
+    assertThatThrownBy(
+            () -> new Room.Readings(20, 101, 30, 10, NONE, NONE, 0, OptionalDouble.empty()))
         .hasMessageContaining("humidityPercent is 101")
         .hasMessageContaining("mostC is 10");
   }

@@ -59,6 +59,8 @@ public final class CoolingModel extends StationModel<CoolingReadings, CoolingFin
   private final QuantityField conductivity =
       form().quantity("reading.conductivity", Quantity.CONDUCTIVITY, 0, 100_000);
   private final QuantityField limit = form().quantity("limit", CELSIUS, 5, 60);
+  private final QuantityField followsRoom =
+      form().quantity("followsRoom", Quantity.TEMPERATURE_DIFFERENCE, -20, 20);
   private final QuantityField setPoint = form().quantity("reading.setPoint", CELSIUS, -40, 60);
   private final QuantityField heat = form().quantity("heat", Quantity.POWER, 0, 100_000);
   private final QuantityField litres = form().quantity("litres", Quantity.VOLUME, 0.1, 10_000);
@@ -106,7 +108,8 @@ public final class CoolingModel extends StationModel<CoolingReadings, CoolingFin
   protected Stream<Field> used() {
     return form()
         .fields()
-        .filter(f -> chilled() ? f != loss : !pullDown().contains(f) && f != setPoint);
+        .filter(f ->
+            chilled() ? f != loss : !pullDown().contains(f) && f != setPoint && f != followsRoom);
   }
 
   @Override
@@ -139,7 +142,8 @@ public final class CoolingModel extends StationModel<CoolingReadings, CoolingFin
             : Optional.of(new Coldest.Readings(coldest.number(), glycol.get(), litres.number())),
         flowSwitch,
         proofs.answers(),
-        Optional.of(noHygrometer()));
+        Optional.of(noHygrometer()),
+        chilled() ? followsRoom.value() : OptionalDouble.empty());
   }
 
   /** What is read counts, whatever is chosen. */
@@ -187,7 +191,7 @@ public final class CoolingModel extends StationModel<CoolingReadings, CoolingFin
             new Part.ShownWhile(
                 way.valueProperty().isEqualTo(CoolingWay.CHILLER),
                 List.of(
-                    Part.rows(setPoint),
+                    Part.rows(setPoint, followsRoom),
                     Part.hint("cooling.pull-down"),
                     new Part.Rows(pullDown()))),
             Part.hint("cooling.frost"),

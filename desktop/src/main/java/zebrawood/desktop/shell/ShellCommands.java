@@ -153,12 +153,13 @@ final class ShellCommands {
     for (Node node : sheet.lookupAll(".button")) {
       if (node instanceof Button button
           && !button.isDisabled()
-          && shown(button)
+          && notHidden(button)
           && !button.getStyleClass().contains("proof-answer")
           && button.getText() != null
           && button.getText().strip().length() >= LEAST_LETTERS) {
         found.putIfAbsent(
-            button.getText(), Command.of(Message.verbatim(button.getText()), button::fire));
+            button.getText(),
+            Command.of(Message.verbatim(button.getText()), () -> unfoldOrPress(button)));
       }
     }
     for (Node node : sheet.lookupAll(".titled-pane")) {
@@ -174,6 +175,33 @@ final class ShellCommands {
       }
     }
     return found.values().stream().limit(MOST_LISTED).toList();
+  }
+
+  /** A button in a closed fold is not pressed unseen: its fold opens, and it has the focus. */
+  private static void unfoldOrPress(Button button) {
+    List<TitledPane> closed = new ArrayList<>();
+    for (Node at = button; at != null; at = at.getParent()) {
+      if (at instanceof TitledPane fold && !fold.isExpanded()) {
+        closed.addFirst(fold);
+      }
+    }
+    closed.forEach(fold -> fold.setExpanded(true));
+    if (closed.isEmpty()) {
+      button.fire();
+    } else {
+      button.requestFocus();
+    }
+  }
+
+  /** Whether nothing but closed folds keeps it from being seen. */
+  private static boolean notHidden(Node node) {
+    for (Node at = node; at != null; at = at.getParent()) {
+      boolean folded = at.getParent() instanceof TitledPane fold && !fold.isExpanded();
+      if (!at.isVisible() && !folded) {
+        return false;
+      }
+    }
+    return true;
   }
 
   private static boolean shown(Node node) {

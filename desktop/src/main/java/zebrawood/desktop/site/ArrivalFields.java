@@ -38,6 +38,7 @@ final class ArrivalFields {
   private final QuantityField leastC;
   private final QuantityField mostC;
   private final QuantityField mostHumidity;
+  private final QuantityField leastHumidity;
   private final QuantityField clearanceNeeded;
   private final List<QuantityField> bare;
   private final List<QuantityField> crate;
@@ -59,6 +60,7 @@ final class ArrivalFields {
     leastC = form.quantity("leastC", Quantity.TEMPERATURE, -40, 60);
     mostC = form.quantity("mostC", Quantity.TEMPERATURE, -40, 60);
     mostHumidity = form.quantity("mostHumidity", Quantity.PERCENT, 0, 100);
+    leastHumidity = form.quantity("leastHumidity", Quantity.PERCENT, 0, 100);
     clearanceNeeded = form.quantity("clearanceNeeded", Quantity.LENGTH, 0, 10_000);
     bare = sides(form, "bare");
     crate = sides(form, "crate");
@@ -142,7 +144,7 @@ final class ArrivalFields {
             "site.room",
             new Part.Rows(room()),
             Part.hint("site.room.limits"),
-            Part.rows(leastC, mostC, mostHumidity, clearanceNeeded)),
+            Part.rows(leastC, mostC, leastHumidity, mostHumidity, clearanceNeeded)),
         Part.fold(
             "site.way",
             new Part.Table(
@@ -215,7 +217,8 @@ final class ArrivalFields {
         mostC.number(),
         mostHumidity.value(),
         clearance.value(),
-        clearanceNeeded.number());
+        clearanceNeeded.number(),
+        leastHumidity.value());
   }
 
   private WayIn.Readings wayIn() {

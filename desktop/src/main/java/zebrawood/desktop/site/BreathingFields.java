@@ -2,6 +2,7 @@ package zebrawood.desktop.site;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
@@ -11,6 +12,7 @@ import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.station.Part;
 import zebrawood.machine.Fitting;
 import zebrawood.machine.Machine;
+import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.site.Breathing;
 import zebrawood.site.Breathing.AirAssist;
@@ -25,13 +27,19 @@ final class BreathingFields {
   private static final int MOST_ROWS = 30;
 
   private record Piece(
-      QuantityField bore, QuantityField length, QuantityField bends, ChoiceField<DuctWall> wall) {}
+      QuantityField bore,
+      QuantityField length,
+      QuantityField bends,
+      ChoiceField<DuctWall> wall,
+      ChoiceField<SideBySide> sideBySide) {}
 
   private record Fitted(QuantityField bore, ChoiceField<Duct.FittingKind> kind) {}
 
   private record FanPoint(QuantityField flow, QuantityField pressure) {}
 
+  private final Machine machine;
   private final QuantityField flow;
+  private final QuantityField port;
   private final Group<Piece> pieces;
   private final Group<Fitted> fittings;
   private final Group<FanPoint> fan;
@@ -43,7 +51,9 @@ final class BreathingFields {
   private final boolean airAssist;
 
   BreathingFields(StationForm form, Machine machine) {
+    this.machine = machine;
     flow = form.quantity("flow", Quantity.FLOW, 1, 1_000_000);
+    port = form.quantity("port", Quantity.LENGTH, 10, 2000);
     pieces = form.group("bore", "count.piece", 1, 2, 1, MOST_ROWS, i -> piece(form, i));
     fittings = form.group("fitting", "count.fitting", 1, 2, 1, MOST_ROWS, i -> fitted(form, i));
     fan = form.group("fanFlow", "count.fan", 1, 3, 1, MOST_ROWS, i -> fanPoint(form, i));
@@ -65,7 +75,12 @@ final class BreathingFields {
             "wall." + i,
             Message.of("site.field.wall", i),
             List.of(DuctWall.values()),
-            DuctWall.FLEXIBLE));
+            DuctWall.FLEXIBLE),
+        form.choice(
+            "beside." + i,
+            Message.of("site.field.side-by-side", i),
+            List.of(SideBySide.values()),
+            SideBySide.ONE));
   }
 
   private static Fitted fitted(StationForm form, int i) {
@@ -106,10 +121,16 @@ final class BreathingFields {
   Part exhaust() {
     return Part.fold(
         "site.exhaust",
-        Part.rows(flow),
+        Part.rows(flow, port),
+        new Part.LiveText(port.textProperty().map(typed -> flowNeeded())),
         new Part.GrowingRows(
             pieces,
-            List.of(Message.of("site.bore"), Message.of("site.length"), Message.of("site.bends")),
+            List.of(
+                Message.of("site.bore"),
+                Message.of("site.length"),
+                Message.of("site.bends"),
+                Message.NONE,
+                Message.of("site.side-by-side")),
             Message.of("site.piece.another")),
         new Part.GrowingRows(
             fittings,
@@ -121,6 +142,21 @@ final class BreathingFields {
             List.of(Message.of("site.fan-flow"), Message.of("site.fan-pressure")),
             Message.of("site.fan.another")),
         Part.rows(blowerAt, outlet));
+  }
+
+  /** What the machine was made for, by its port and by its bed: told, and never taken. */
+  private Message flowNeeded() {
+    Message bed =
+        Message.of(
+            "site.flow.by-bed",
+            Amount.of(Duct.overBedM3H(machine.areaXMm(), machine.areaYMm()), Quantity.FLOW, 0));
+    if (port.value().isEmpty()) {
+      return machine.enclosed() ? bed : Message.of("site.flow.unknown");
+    }
+    return Message.of(
+        "site.flow.by-port",
+        Amount.plain(port.number(), Quantity.LENGTH),
+        Amount.of(Duct.throughPortM3H(port.number()), Quantity.FLOW, 0));
   }
 
   Part air() {
@@ -167,7 +203,8 @@ final class BreathingFields {
                         p.bore.number(),
                         p.length.number(),
                         p.bends.number(),
-                        p.wall.get().roughnessMm()))
+                        p.wall.get().roughnessMm(),
+                        OptionalDouble.of(p.sideBySide.get().count())))
                 .toList(),
             fittings.begun().stream()
                 .map(f -> new Duct.Fitting(f.kind.get(), f.bore.number()))

@@ -2,7 +2,9 @@ package zebrawood.desktop.site;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
@@ -16,7 +18,9 @@ import zebrawood.words.Message;
 final class FeedFields {
   private static final int MOST_LOADS = 30;
   private final QuantityField earth;
+  private final ChoiceField<EarthBy> earthed;
   private final QuantityField earthLimit;
+  private final QuantityField asked;
   private final QuantityField volts;
   private final QuantityField breaker;
   private final QuantityField share;
@@ -29,6 +33,8 @@ final class FeedFields {
 
   FeedFields(StationForm form) {
     earth = form.quantity("reading.earth", Quantity.RESISTANCE, 0, 10_000_000);
+    earthed = form.choice("earthed", EarthBy.class, EarthBy.PIN);
+    asked = form.quantity("asked", Quantity.CURRENT, 0.1, 1000);
     earthLimit = form.quantity("earthLimit", Quantity.RESISTANCE, 0.01, 10);
     volts = form.quantity("volts", Quantity.VOLTAGE, 12, 1000);
     breaker = form.quantity("breaker", Quantity.CURRENT, 0.1, 1000);
@@ -61,6 +67,14 @@ final class FeedFields {
     return earth;
   }
 
+  /** What earths it; and how well, where there is something to read. */
+  List<Part> earthParts() {
+    return List.of(
+        new Part.LabelledChoices(List.of(earthed)),
+        new Part.ShownWhile(
+            earthed.valueProperty().isEqualTo(EarthBy.PIN), List.of(Part.rows(earth))));
+  }
+
   QuantityField earthLimit() {
     return earthLimit;
   }
@@ -76,7 +90,7 @@ final class FeedFields {
   Part circuit() {
     return Part.fold(
         "site.circuit",
-        Part.rows(volts, breaker, share, plug, startUp),
+        Part.rows(volts, breaker, share, asked, plug, startUp),
         new Part.GrowingRows(
             loads, List.of(Message.of("site.loads")), Message.of("site.load.another")),
         new Part.GrowingRows(
@@ -92,13 +106,15 @@ final class FeedFields {
 
   Feed readings() {
     return new Feed(
-        earth.value(),
+        earthed.get() == EarthBy.PIN ? earth.value() : OptionalDouble.empty(),
         earthLimit.number(),
         drawn(),
         plug.value(),
         startUp.value(),
         fusePlate.value(),
-        fuseFitted.value());
+        fuseFitted.value(),
+        asked.value(),
+        earthed.get() == EarthBy.PIN ? Optional.empty() : Optional.of(true));
   }
 
   private Optional<Circuit.Readings> drawn() {

@@ -74,7 +74,7 @@ public final class SiteModel extends StationModel<SiteReadings, SiteFinding> {
         new ArrayList<>(
             List.of(
                 Part.heading("sheet.readings", "sheet.keys"),
-                Part.rows(feed.earth()),
+                new Part.Together(feed.earthParts()),
                 new Part.ReadingStatus(),
                 Part.hint("site.proofs"),
                 Part.rows(proofs.fields()),
