@@ -12,8 +12,11 @@ import zebrawood.words.Message;
 /**
  * A page of named fields or a configuration file, as names and values in the order they stand;
  * sections of a file stand before the names. What a name means is said by a {@link Dialect}.
+ *
+ * @param beside words that stand beside a name, such as those of a table of key, name and value; of
+ *     few names or none
  */
-public record NamedFields(SequencedMap<String, String> values) {
+public record NamedFields(SequencedMap<String, String> values, Map<String, String> beside) {
   /** How {@link #text} prints a field: what a dialect of a page says. */
   public static final String LINE = "{key} = {value}";
 
@@ -25,8 +28,34 @@ public record NamedFields(SequencedMap<String, String> values) {
           "\\s*\"?([\\p{L}][^=:\"\\r\\n]{0,79}?)\"?\\s*[=:]\\s*\"?([^\\r\\n\"]{0,200}?)\"?\\s*[;,]?\\s*");
   private static final Pattern SECTION = Pattern.compile("\\s*\\[([^\\]\\r\\n]{1,60})\\]\\s*");
   private static final int LONGEST = 400_000;
+  private static final int LONGEST_LINE = 400;
+
+  /** Several names with a value each in one line, behind words that they all belong to or none. */
+  private static final Pattern PAIR =
+      Pattern.compile("([\\p{L}_][\\w.\\-]*)\\s*[=:]\\s*([^\\s,;=:]+)");
+
+  private static final Pattern PAIRS =
+      Pattern.compile(
+          "\\s*(?:([\\p{L}\\d][\\w .\\-]{0,60}?)[\\s,;:]+)?("
+              + PAIR.pattern()
+              + "(?:[\\s,;]+"
+              + PAIR.pattern()
+              + "){1,30})\\s*");
+
+  private static final String NUMBER = "[+\\-]?\\d+(?:\\.\\d+)?";
+
+  /** Several numbers behind one name. */
+  private static final Pattern NUMBERS =
+      Pattern.compile(NUMBER + "(?:[\\s,;/x]+" + NUMBER + "){1,30}");
+
+  private static final Pattern BETWEEN_NUMBERS = Pattern.compile("[\\s,;/x]+");
+
+  public NamedFields(SequencedMap<String, String> values) {
+    this(values, Map.of());
+  }
 
   public NamedFields {
+    beside = Map.copyOf(beside);
     values = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(values));
   }
 
@@ -47,10 +76,17 @@ public record NamedFields(SequencedMap<String, String> values) {
     for (String line : text.lines().toList()) {
       Matcher s = SECTION.matcher(line);
       Matcher m = FIELD.matcher(line);
+      Matcher several = PAIRS.matcher(line);
       if (s.matches()) {
         section = s.group(1).strip() + INSIDE;
+      } else if (line.length() <= LONGEST_LINE && several.matches()) {
+        String of = several.group(1) == null ? "" : several.group(1).strip() + INSIDE;
+        Matcher pair = PAIR.matcher(several.group(2));
+        while (pair.find()) {
+          values.put(section + of + pair.group(1), pair.group(2));
+        }
       } else if (m.matches()) {
-        values.put(section + m.group(1).strip(), m.group(2).strip());
+        put(values, section + m.group(1).strip(), m.group(2).strip());
       }
     }
     if (values.isEmpty()) {
@@ -60,6 +96,18 @@ public record NamedFields(SequencedMap<String, String> values) {
           Message.of("controller.named-fields.lines-like-30"));
     }
     return new NamedFields(values);
+  }
+
+  /** Several numbers behind one name are counted: each is a value of its own. */
+  private static void put(Map<String, String> values, String name, String value) {
+    if (!NUMBERS.matcher(value).matches()) {
+      values.put(name, value);
+      return;
+    }
+    String[] each = BETWEEN_NUMBERS.split(value);
+    for (int i = 0; i < each.length; i++) {
+      values.put(name + " " + (i + 1), each[i]);
+    }
   }
 
   /** A line a field, as a dialect of {@link #LINE} reads it. */

@@ -124,6 +124,14 @@ public final class Teaching {
    * @param page whether it is one
    */
   public static Proposals propose(String text, boolean page, Facts facts) {
+    return propose(text, page, facts, Map.of());
+  }
+
+  /**
+   * @param beside words that stand beside a key and are in no line of the text
+   */
+  public static Proposals propose(
+      String text, boolean page, Facts facts, Map<String, String> beside) {
     List<String> lines =
         text.length() > LONGEST
             ? List.of()
@@ -147,9 +155,48 @@ public final class Teaching {
     SettingLine reader = new SettingLine(bare);
     List<Line> read = new ArrayList<>();
     for (String line : lines) {
-      reader.read(line).ifPresent(s -> read.add(new Line(s.key(), s.value(), line)));
+      reader
+          .read(line)
+          .ifPresent(s ->
+              read.add(
+                  new Line(s.key(), s.value(), line + " " + beside.getOrDefault(s.key(), ""))));
     }
     return new Proposals(pattern, remarks, roles(read, facts), read.size());
+  }
+
+  /**
+   * Which line is it that changed while somebody flipped one named switch, and nothing else?
+   *
+   * @param meaning what the switch stands at now; empty of a number, or where it has other meanings
+   * @return empty where no line changed, or more than one
+   */
+  public static Optional<Proposal> byChange(
+      Settings before, Settings now, Role role, Optional<String> meaning) {
+    List<Difference> changed = Difference.between(before, now);
+    if (changed.size() != 1
+        || changed.getFirst().before().isEmpty()
+        || changed.getFirst().now().isEmpty()) {
+      return Optional.empty();
+    }
+    Difference one = changed.getFirst();
+    Map<String, String> values = new LinkedHashMap<>();
+    meaning
+        .filter(role.meanings()::contains)
+        .ifPresent(m -> {
+          values.put(m, one.now().get());
+          if (role.meanings().contains(Role.ON) && role.meanings().size() == 2) {
+            values.put(m.equals(Role.ON) ? Role.OFF : Role.ON, one.before().get());
+          }
+        });
+    return Optional.of(
+        new Proposal(
+            role,
+            one.name(),
+            values,
+            Message.of(
+                "controller.teaching.by-change",
+                Message.quoted(one.before().get()),
+                Message.quoted(one.now().get()))));
   }
 
   /** A setting with the whole line it stood in. */

@@ -27,8 +27,7 @@ import zebrawood.words.Message;
  */
 public final class Focus {
   public static final Visit<FocusReadings, FocusFinding> VISIT =
-      Visit.helped(
-              FocusReadings.class, FocusFinding.class, Focus::solve, (r, f) -> Focus.figures(f))
+      Visit.helped(FocusReadings.class, FocusFinding.class, Focus::solve, Focus::figures)
           .saying((r, f) -> f.said(r));
 
   private Focus() {}
@@ -37,11 +36,25 @@ public final class Focus {
    * @param help reads a photographed board, and is told how far it is measured
    */
   public static FocusFinding solve(FocusReadings readings, Help help) {
+    FocusFinding focus = ofGap(readings, help);
+    return readings
+        .plumb()
+        .map(r -> {
+          ModulePlumb.Finding plumb = ModulePlumb.solve(r);
+          return focus.with(plumb, ModulePlumb.judge(r, plumb));
+        })
+        .orElse(focus);
+  }
+
+  private static FocusFinding ofGap(FocusReadings readings, Help help) {
     FocusEstimate located = readings.task().locate(help);
     List<Message> warnings = new ArrayList<>(located.warnings());
     OptionalDouble depth = located.depthMm().isPresent() ? located.depthMm() : readings.depthMm();
     OptionalDouble allowed =
         depth.isPresent() ? OptionalDouble.of(depth.getAsDouble() / 2) : OptionalDouble.empty();
+    if (readings.task() instanceof FocusTask.ByOwn(boolean sharp)) {
+      return byOwn(readings, sharp, located, allowed);
+    }
     if (located.gapMm().isEmpty()) {
       return new FocusFinding(
           located,
@@ -53,11 +66,28 @@ public final class Focus {
           warnings);
     }
     Estimate gap = located.gapMm().get();
+    Optional<FocusTask.Felt> felt = felt(readings);
+    if (felt.filter(f -> f != FocusTask.Felt.TOUCHES).isPresent()) {
+      return new FocusFinding(
+          located,
+          OptionalDouble.empty(),
+          allowed,
+          readings.tableUpMm(),
+          Verdict.ADJUST,
+          List.of(
+              Advice.act(
+                      felt.get() == FocusTask.Felt.TIGHT
+                          ? "focus.felt.make-larger"
+                          : "focus.felt.make-smaller")
+                  .because(Message.of(felt.get()))),
+          warnings);
+    }
     double wanted = gap.value() + readings.defocusMm();
+    // What slides and touches stands at the gauge's own length.
+    OptionalDouble set = felt.isPresent() ? OptionalDouble.of(gap.value()) : readings.setGapMm();
+    double setErrorMm = felt.isPresent() ? FELT_MM : readings.setGapErrorMm();
     OptionalDouble off =
-        readings.setGapMm().isPresent()
-            ? OptionalDouble.of(readings.setGapMm().getAsDouble() - wanted)
-            : OptionalDouble.empty();
+        set.isPresent() ? OptionalDouble.of(set.getAsDouble() - wanted) : OptionalDouble.empty();
     if (located.probe().isPresent()) {
       return probed(readings, located, located.probe().get(), allowed, warnings);
     }
@@ -71,7 +101,7 @@ public final class Focus {
     if (off.isPresent() && allowed.isEmpty()) {
       warnings.add(Message.of("focus.depth-unknown"));
     }
-    double unsure = 2 * Math.hypot(gap.uncertainty(), readings.setGapErrorMm());
+    double unsure = 2 * Math.hypot(gap.uncertainty(), setErrorMm);
     boolean near = off.isPresent() && Math.abs(off.getAsDouble()) <= allowed.orElse(unsure);
     boolean open =
         off.isPresent()
@@ -92,6 +122,32 @@ public final class Focus {
         open ? Verdict.MEASURE_AGAIN : verdict(near, proven),
         advice,
         warnings);
+  }
+
+  /** A sheet of office paper, which is 0.1 mm thick, is felt between two faces. */
+  private static final double FELT_MM = 0.1;
+
+  /** How the gauge goes in, unless the gap was read. */
+  private static Optional<FocusTask.Felt> felt(FocusReadings readings) {
+    return readings.task() instanceof FocusTask.ByGauge gauge && readings.setGapMm().isEmpty()
+        ? gauge.felt()
+        : Optional.empty();
+  }
+
+  /** A pin or button is judged by what it is for: a sharp mark. */
+  private static FocusFinding byOwn(
+      FocusReadings readings, boolean sharp, FocusEstimate located, OptionalDouble allowed) {
+    return new FocusFinding(
+        located,
+        OptionalDouble.empty(),
+        allowed,
+        readings.tableUpMm(),
+        sharp ? Verdict.WITHIN : Verdict.ADJUST,
+        List.of(
+            sharp
+                ? Advice.leave("focus.own.leave").because("focus.own.sharp")
+                : Advice.act("focus.own.set").because("focus.own.blurred")),
+        List.of());
   }
 
   /** What leaves more open of the two: the focus, or the gap as it is set. */
@@ -200,8 +256,11 @@ public final class Focus {
   }
 
   /** What the notebook shows; how far off it is first, where that is known. */
-  public static List<Figure> figures(FocusFinding f) {
+  public static List<Figure> figures(FocusReadings r, FocusFinding f) {
     List<Figure> figures = new ArrayList<>();
+    if (r.task() instanceof FocusTask.ByOwn(boolean sharp)) {
+      figures.add(Figure.of("notSharp", sharp ? 0 : 1, Quantity.LINES).limited(0));
+    }
     f.offMm()
         .ifPresent(mm ->
             figures.add(Figure.of("off", Math.abs(mm), Quantity.LENGTH).limited(f.allowedMm())));
@@ -220,6 +279,11 @@ public final class Focus {
         });
     f.located().depthMm().ifPresent(mm -> figures.add(Figure.of("depth", mm, Quantity.LENGTH)));
     f.located().lineWidthMm().ifPresent(mm -> figures.add(Figure.of("line", mm, Quantity.LENGTH)));
+    f.plumb()
+        .ifPresent(p ->
+            figures.add(
+                Figure.of("lean", p.leanMrad(), Quantity.ANGLE)
+                    .uncertain(p.rightMrad().uncertainty())));
     if (f.located().axes().size() == 2) {
       for (int i = 0; i < 2; i++) {
         Estimate axis = f.located().axes().get(i);

@@ -87,6 +87,11 @@ public record FocusEstimate(
         Optional.of(new Estimate(gapMm, uncertaintyMm)), Optional.empty(), List.of(), warnings);
   }
 
+  /** Where nobody read a height. */
+  static FocusEstimate unread() {
+    return bare(Optional.empty(), Optional.empty(), List.of(), List.of());
+  }
+
   /** A length that nobody measured is trusted to a millimetre. */
   private static final double UNCHECKED_MM = 1;
 

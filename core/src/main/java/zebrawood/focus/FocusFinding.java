@@ -1,9 +1,11 @@
 package zebrawood.focus;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import zebrawood.measure.Finding;
+import zebrawood.measure.PartFinding;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.words.Advice;
@@ -21,10 +23,35 @@ public record FocusFinding(
     OptionalDouble offMm,
     OptionalDouble allowedMm,
     OptionalDouble tableUpMm,
+    Optional<ModulePlumb.Finding> plumb,
     Verdict verdict,
     List<Advice> advice,
     List<Message> warnings)
     implements Finding {
+  FocusFinding(
+      FocusEstimate located,
+      OptionalDouble offMm,
+      OptionalDouble allowedMm,
+      OptionalDouble tableUpMm,
+      Verdict verdict,
+      List<Advice> advice,
+      List<Message> warnings) {
+    this(located, offMm, allowedMm, tableUpMm, Optional.empty(), verdict, advice, warnings);
+  }
+
+  /** The same with how plumb the module is; what is to be done there comes behind the focus. */
+  FocusFinding with(ModulePlumb.Finding f, PartFinding part) {
+    return new FocusFinding(
+        located,
+        offMm,
+        allowedMm,
+        tableUpMm,
+        Optional.of(f),
+        Verdict.worst(List.of(verdict, part.verdict())),
+        Stream.concat(advice.stream(), part.advice().stream()).toList(),
+        Stream.concat(warnings.stream(), part.warnings().stream()).toList());
+  }
+
   /** The same gap from each reference that is known. */
   List<Message> said(FocusReadings readings) {
     return located.gapMm().stream()

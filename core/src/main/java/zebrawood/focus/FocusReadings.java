@@ -22,6 +22,7 @@ import zebrawood.measure.Resolution;
  *     that is not known, as in entries of earlier versions
  * @param head of a machine that cuts sheet metal; else empty
  * @param moves what sets the gap; empty while nobody said so
+ * @param plumb of a module on the head, where marks at two heights were burnt
  */
 public record FocusReadings(
     FocusTask task,
@@ -34,7 +35,8 @@ public record FocusReadings(
     double defocusMm,
     OptionalDouble defocusThenMm,
     Optional<CuttingHead> head,
-    Optional<Moves> moves) {
+    Optional<Moves> moves,
+    Optional<ModulePlumb.Readings> plumb) {
   public FocusReadings {
     var accepts = new Accepts().between("defocusMm", defocusMm, -200, 200);
     setGapMm.ifPresent(mm -> accepts.between("setGapMm", mm, 0, RampReadings.LONGEST_MM));

@@ -15,14 +15,37 @@ public sealed interface FocusTask {
    *
    * @param lengthMm as measured on the gauge itself
    * @param resolutionMm of what its length was measured with; empty while it was only read off it
+   * @param felt how it goes in as the machine is set now; empty while nobody tried
    */
-  record ByGauge(double lengthMm, OptionalDouble resolutionMm) implements FocusTask {
+  record ByGauge(double lengthMm, OptionalDouble resolutionMm, Optional<Felt> felt)
+      implements FocusTask {
+    public ByGauge(double lengthMm, OptionalDouble resolutionMm) {
+      this(lengthMm, resolutionMm, Optional.empty());
+    }
+
     public ByGauge {
       var accepts = new Accepts().positive("lengthMm", lengthMm, 1000);
       resolutionMm.ifPresent(mm -> accepts.positive("resolutionMm", mm, 10));
       accepts.orThrow();
     }
   }
+
+  /** How a gauge goes in between the reference and the work. */
+  enum Felt {
+    /** It does not go in, or lifts something. */
+    TIGHT,
+    /** It slides and touches both. */
+    TOUCHES,
+    /** It goes in and leaves a gap. */
+    LEAVES_GAP
+  }
+
+  /**
+   * The machine's own pin or button: it was pressed, and a mark burnt at the height it chose.
+   *
+   * @param sharp whether the mark is as sharp as it should be
+   */
+  record ByOwn(boolean sharp) implements FocusTask {}
 
   record ByRamp(RampReadings readings) implements FocusTask {}
 
@@ -157,6 +180,7 @@ public sealed interface FocusTask {
   default FocusEstimate locate(Help help) {
     return switch (this) {
       case ByGauge gauge -> FocusEstimate.by(gauge);
+      case ByOwn own -> FocusEstimate.unread();
       case ByRamp(RampReadings readings) -> FocusEstimate.of(Ramp.solve(readings));
       case ByPhoto(RampPhotoReadings readings) ->
           FocusEstimate.of(

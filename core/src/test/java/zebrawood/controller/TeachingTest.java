@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -122,5 +123,63 @@ class TeachingTest {
               new Facts(List.of(1.0, 2.0), false, OptionalDouble.empty(), List.of(160.0)));
       assertThat(p.settingLine().isPresent() || p.roles().isEmpty()).isTrue();
     }
+  }
+
+  private static final Dialect BARE =
+      new Dialect(
+          "-", "#{key} {value}", "#{key} {value}", Optional.empty(), Map.of(), Optional.empty());
+
+  private static Optional<Proposal> changed(String before, String now, Role role) {
+    return Teaching.byChange(
+        Settings.parse(before, BARE), Settings.parse(now, BARE), role, Optional.of(Role.ON));
+  }
+
+  /** A list of bare numbers: the line that changes as one switch is flipped is that switch. */
+  @Test
+  void theLineThatChangedIsTheSwitchThatWasFlipped() {
+    String before = "#1 0\n#2 17\n#3 0\n";
+    Proposal one = changed(before, "#1 0\n#2 17\n#3 4\n", Role.LASER_FOLLOWS_MOTION).orElseThrow();
+    assertThat(one.key()).isEqualTo("3");
+    assertThat(one.values()).isEqualTo(Map.of("on", "4", "off", "0"));
+    assertThat(changed(before, before, Role.HOMING)).as("nothing changed").isEmpty();
+    assertThat(changed(before, "#1 1\n#2 18\n#3 0\n", Role.HOMING)).as("two did").isEmpty();
+    assertThat(changed(before, "#1 0\n#2 20\n#3 0\n", Role.TOP_POWER_WORD).orElseThrow().values())
+        .as("a number has no meanings")
+        .isEmpty();
+  }
+
+  @Test
+  void severalValuesInALineAreValuesOfTheirOwn() {
+    NamedFields page =
+        NamedFields.parse(
+            "axis X  steps=80 rate=12000, accel=500\n"
+                + "Work area: 400, 300\n"
+                + "Started: 12:30\n"
+                + "Name = North bench 3\n");
+    assertThat(page.values())
+        .containsEntry("axis X / steps", "80")
+        .containsEntry("axis X / rate", "12000")
+        .containsEntry("axis X / accel", "500")
+        .containsEntry("Work area 1", "400")
+        .containsEntry("Work area 2", "300")
+        .containsEntry("Started", "12:30")
+        .containsEntry("Name", "North bench 3")
+        .hasSize(7);
+    Proposals p =
+        Teaching.propose(
+            page.text(),
+            true,
+            new Facts(List.of(400.0, 300.0), true, OptionalDouble.of(1000), List.of()));
+    assertThat(key(p, Role.TRAVEL_X)).isEqualTo("Work area 1");
+    assertThat(key(p, Role.TRAVEL_Y)).isEqualTo("Work area 2");
+  }
+
+  /** Whatever is pasted: it is read in time, and never another way round. */
+  @Test
+  void longLinesOfManyPairsAreReadInTime() {
+    String line = "a=1 ".repeat(90);
+    long from = System.nanoTime();
+    NamedFields.parse("x = 1\n" + line + "\n" + "a b c ".repeat(60) + "\n");
+    assertThat(System.nanoTime() - from).isLessThan(2_000_000_000L);
   }
 }

@@ -34,6 +34,7 @@ class FocusTest {
             defocus,
             NONE,
             Optional.empty(),
+            Optional.empty(),
             Optional.empty()),
         Help.NONE);
   }
@@ -168,7 +169,8 @@ class FocusTest {
                   0,
                   NONE,
                   Optional.empty(),
-                  Optional.of(moves)),
+                  Optional.of(moves),
+                  Optional.empty()),
               Help.NONE);
       assertThat(f.advice(ENGLISH).getFirst())
           .contains("2.00 mm")
@@ -208,6 +210,7 @@ class FocusTest {
             Optional.of(stack),
             2,
             OptionalDouble.of(2),
+            Optional.empty(),
             Optional.empty(),
             Optional.empty());
     assertThat(left.tableUpMm()).hasValue(0);
@@ -257,6 +260,7 @@ class FocusTest {
                         0,
                         NONE,
                         Optional.of(new CuttingHead(follows, recipe, Optional.empty())),
+                        Optional.empty(),
                         Optional.empty()),
                     Help.NONE)
                 .verdict())
@@ -309,6 +313,7 @@ class FocusTest {
             Optional.empty(),
             0,
             NONE,
+            Optional.empty(),
             Optional.empty(),
             Optional.empty());
     FocusFinding f = Focus.solve(coarse, Help.NONE);
@@ -366,5 +371,77 @@ class FocusTest {
     assertThat(apart.located().gapMm().orElseThrow().uncertainty()).isEqualTo(0.5);
     assertThatThrownBy(() -> new FocusTask.ByLive(NONE, OptionalDouble.of(5), NONE, 0.4))
         .hasMessageContaining("bestMm");
+  }
+
+  private static FocusFinding byGauge(FocusTask.Felt felt, OptionalDouble depth) {
+    return solve(
+        new FocusTask.ByGauge(7, OptionalDouble.of(0.1), Optional.of(felt)), NONE, depth, 0);
+  }
+
+  /** Slides and touches, does not go in, leaves a gap: no figure is read, and none is made up. */
+  @Test
+  void aGaugeIsFelt() {
+    assertThat(byGauge(FocusTask.Felt.TOUCHES, OptionalDouble.of(1)).verdict())
+        .isEqualTo(Verdict.WITHIN);
+    assertThat(byGauge(FocusTask.Felt.TOUCHES, OptionalDouble.of(0.3)).verdict())
+        .as("a touch is no finer than a sheet of paper")
+        .isEqualTo(Verdict.MEASURE_AGAIN);
+    FocusFinding tight = byGauge(FocusTask.Felt.TIGHT, NONE);
+    assertThat(tight.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(tight.advice(ENGLISH)).singleElement().asString().startsWith("Make the gap larger");
+    assertThat(byGauge(FocusTask.Felt.LEAVES_GAP, NONE).advice(ENGLISH).getFirst())
+        .startsWith("Make the gap smaller");
+    assertThat(tight.offMm()).isEmpty();
+    FocusFinding read =
+        solve(
+            new FocusTask.ByGauge(7, OptionalDouble.of(0.1), Optional.of(FocusTask.Felt.TIGHT)),
+            OptionalDouble.of(7.05),
+            OptionalDouble.of(1),
+            0);
+    assertThat(read.verdict()).as("a gap that was read goes before").isEqualTo(Verdict.WITHIN);
+  }
+
+  @Test
+  void aPinOrButtonIsJudgedByItsMark() {
+    assertThat(solve(new FocusTask.ByOwn(true), NONE, NONE, 0).verdict()).isEqualTo(Verdict.WITHIN);
+    FocusFinding blurred = solve(new FocusTask.ByOwn(false), NONE, NONE, 0);
+    assertThat(blurred.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(blurred.located().gapMm()).as("nobody read a height").isEmpty();
+  }
+
+  private static FocusFinding leaning(double right, double rear, OptionalDouble most) {
+    return Focus.solve(
+        new FocusReadings(
+            new FocusTask.ByOwn(true),
+            new References(FocusReference.NOZZLE_TIP, NONE, NONE),
+            NONE,
+            NONE,
+            NONE,
+            Optional.empty(),
+            Optional.empty(),
+            0,
+            NONE,
+            Optional.empty(),
+            Optional.empty(),
+            Optional.of(new ModulePlumb.Readings(right, rear, 50, 0.2, most))),
+        Help.NONE);
+  }
+
+  /** 1 mm over 50 is 20 mrad; two readings of 0.2 mm leave 1.6 mrad. */
+  @Test
+  void aModuleThatLeansIsToldByItsMarks() {
+    FocusFinding f = leaning(1, 0, OptionalDouble.of(10));
+    assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
+    assertThat(f.plumb().orElseThrow().leanMrad()).isCloseTo(20, within(1e-9));
+    assertThat(f.plumb().orElseThrow().rightMrad().uncertainty())
+        .isCloseTo(1000 * 0.2 / Math.sqrt(6) / 50, within(1e-9));
+    assertThat(f.advice(ENGLISH)).anyMatch(a -> a.contains("right") && !a.contains("rear"));
+    assertThat(leaning(0.3, 0.3, OptionalDouble.of(10)).verdict())
+        .as("8.5 mrad, and 3.3 of doubt")
+        .isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(leaning(0.1, 0, OptionalDouble.of(10)).verdict()).isEqualTo(Verdict.WITHIN);
+    FocusFinding told = leaning(1, 0, NONE);
+    assertThat(told.verdict()).as("nobody said what matters").isEqualTo(Verdict.WITHIN);
+    assertThat(told.warnings(ENGLISH)).anyMatch(w -> w.contains("20.0 mrad"));
   }
 }

@@ -17,6 +17,7 @@ import javafx.scene.layout.Region;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import zebrawood.desktop.focus.FeltIfTried;
 import zebrawood.desktop.focus.FocusModel;
 import zebrawood.desktop.focus.FocusWay;
 import zebrawood.desktop.focus.HeightKind;
@@ -48,6 +49,7 @@ class FocusWindowTest extends WindowTest {
   }
 
   private void typeRamp(Map<String, String> widths) {
+    choose(FocusWay.RAMP);
     int row = 1;
     for (var width : widths.entrySet()) {
       fill("#focus-ramp-" + row + "-at", width.getKey());
@@ -85,6 +87,22 @@ class FocusWindowTest extends WindowTest {
           Map.of(
               "020", "0.56", "050", "0.36", "075", "0.22", "095", "0.17", "115", "0.22", "140",
               "0.36", "180", "0.64"));
+
+  /** From which place on the head the maker's figure is, once the best focus is found. */
+  @Test
+  void aMakersFigureIsToldFromWhereItIs() {
+    openStation("focus");
+    unfold();
+    fill("#focus-maker-gap", "40");
+    choose(FocusWay.GAUGE);
+    fill("#focus-gauge", "7");
+    fill("#focus-gauge-read", "0.1");
+    assertThat(page()).contains("measure lens ring, line on the head as well");
+    fill("#focus-lens-ring", "33");
+    assertThat(page()).contains("The maker's 40 mm is from: lens ring");
+    choose("#focus-felt", FeltIfTried.LEAVES_GAP);
+    assertThat(page()).contains("Make the gap smaller until the gauge slides");
+  }
 
   /** One rule for every sheet: what burns waits for today's proof, what only touches does not. */
   @Test
@@ -164,7 +182,9 @@ class FocusWindowTest extends WindowTest {
       until("it is measured", () -> !app.scene().lookup("#primary").isDisabled());
       settle();
       if (round == 0) {
-        assertThat(page()).containsAnyOf("Make the gap", "Set the autofocus offset", "Leave ");
+        assertThat(page())
+            .containsAnyOf(
+                "Make the gap", "Set the autofocus offset", "set pin or button", "Leave ");
         press("#primary");
       }
     }

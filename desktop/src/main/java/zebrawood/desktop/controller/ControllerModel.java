@@ -67,6 +67,7 @@ public final class ControllerModel
   final MachineHeadFields head = new MachineHeadFields(form(), readable);
   final DialectFields dialect = new DialectFields(form());
   final ProposedRoles proposed = new ProposedRoles(form());
+  private final TaughtByChange byChange = new TaughtByChange(this, form());
   private final PrintedText printed = new PrintedText(dialect, this::silent);
   private final MeasuredMotion motion = new MeasuredMotion(form(), this::setting);
   private final ChoiceField<TwoMarks> marks =
@@ -250,7 +251,7 @@ public final class ControllerModel
                         "controller.dialect",
                         Stream.concat(
                                 Stream.of(new Part.CustomNode(ControllerViews.dialect(this))),
-                                dialect.prints().stream())
+                                Stream.concat(byChange.parts().stream(), dialect.prints().stream()))
                             .toList()),
                     Part.fold("controller.talk", dialect.talks()))),
             new Part.Together(motion.parts()),

@@ -97,8 +97,10 @@ final class DialectBar extends HeightCachingBox {
     if (page.isEmpty()) {
       return lines;
     }
-    Teaching.Proposals fields = Teaching.propose(page.get().text(), true, facts);
-    return fields.lines() > lines.lines() ? fields : lines;
+    Teaching.Proposals fields =
+        Teaching.propose(page.get().text(), true, facts, page.get().beside());
+    // A table has its key in one column and its value in another, whatever lines may look like.
+    return !page.get().beside().isEmpty() || fields.lines() > lines.lines() ? fields : lines;
   }
 
   private void read() {

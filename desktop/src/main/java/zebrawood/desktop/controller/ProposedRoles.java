@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyStringProperty;
 import zebrawood.controller.Role;
 import zebrawood.controller.Teaching;
@@ -95,6 +96,14 @@ final class ProposedRoles {
         .map(p -> new Row(Optional.of(p.role()), p.key(), p.values(), p.because()))
         .forEach(rows::add);
     keep(rows);
+  }
+
+  /** One more, in the place of what was proposed for the same role. */
+  void propose(Teaching.Proposal one) {
+    Row row = new Row(Optional.of(one.role()), one.key(), one.values(), one.because());
+    keep(
+        Stream.concat(rows().stream().filter(r -> !r.role().equals(row.role())), Stream.of(row))
+            .toList());
   }
 
   void remove(Row answered) {

@@ -6,6 +6,7 @@ import static zebrawood.desktop.station.Ways.takes;
 import static zebrawood.desktop.station.Ways.way;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -16,6 +17,7 @@ import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.PairRow;
 import zebrawood.desktop.form.PairRow.Column;
+import zebrawood.desktop.form.ProofField;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.job.Jobs;
@@ -81,13 +83,16 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
   private static final int SENSOR_AT = 4;
 
   final Machine machine;
-  final ChoiceField<FocusWay> way = form().choice("way", FocusWay.class, FocusWay.RAMP);
+  final ChoiceField<FocusWay> way = form().choice("way", FocusWay.class, FocusWay.GAUGE);
   final QuantityField setGap = form().quantity("reading.setGap", MM, 0, LONGEST_MM);
   final QuantityField setReadTo = form().positive("setReadTo", MM, 50);
   final LadderHeights heights = new LadderHeights(form(), () -> setReadTo.value().orElse(1));
   final LiveFields live = new LiveFields(form());
   final QuantityField gauge = form().positive("gauge", MM, 1000);
   private final QuantityField gaugeRead = form().positive("gaugeRead", MM, 10);
+  private final ChoiceField<FeltIfTried> felt =
+      form().choice(Field.READING + "felt", FeltIfTried.class, FeltIfTried.NOT_TRIED);
+  final ProofField sharp = form().proof(OwnFinder.SHARP);
   final QuantityField run = form().positive("run", MM, LONGEST_MM);
   final QuantityField rise = form().positive("rise", MM, LONGEST_MM);
   final QuantityField start = form().quantity("start", MM, 0, LONGEST_MM);
@@ -113,6 +118,7 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
   private final ReferenceSection measuredFrom;
   private final PlanSection plan;
   private final Optional<PiercingSection> head;
+  private final Optional<PlumbSection> plumb;
   private final Ways<FocusWay, FocusTask> ways;
 
   public FocusModel(Machine machine, DisplayUnits units) {
@@ -126,6 +132,10 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
     head =
         machine.build() == Build.FIBRE_CUTTING_HEAD
             ? Optional.of(new PiercingSection(form()))
+            : Optional.empty();
+    plumb =
+        machine.build() == Build.GANTRY_WITH_HEAD_MODULE
+            ? Optional.of(new PlumbSection(form()))
             : Optional.empty();
     resolution.set(0.02);
     setReadTo.set(0.1);
@@ -153,56 +163,70 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
   }
 
   private Map<FocusWay, Way<FocusTask>> ways() {
-    return Map.of(
-        FocusWay.GAUGE,
+    Map<FocusWay, Way<FocusTask>> ways = new EnumMap<>(FocusWay.class);
+    ways.put(
+        FocusWay.OWN,
         way(
-            () -> new FocusTask.ByGauge(gauge.number(), gaugeRead.value()),
-            needs(gauge),
-            takes(gaugeRead)),
-        FocusWay.RAMP,
-        way(
-            () -> new FocusTask.ByRamp(ramp(ramp)),
-            board(true),
-            widths(ramp, "widths"),
-            takes(bow)),
-        FocusWay.PENCIL,
-        way(
-            () -> new FocusTask.ByPencil(thinnest.number(), sure.number(), tilted()),
-            board(false),
-            needs(thinnest, sure)),
-        FocusWay.EQUAL_WIDTHS,
-        way(
-            () ->
-                new FocusTask.ByEqualWidths(one.number(), other.number(), sure.number(), tilted()),
-            board(false),
-            needs(one, other, sure)),
-        FocusWay.PHOTO,
-        way(() -> new FocusTask.ByPhoto(photo.readings(tilted())), board(false), photo.asks()),
-        FocusWay.LADDER_WIDTHS,
-        way(
-            () -> ladder(widths, resolution, false),
-            heights.asks(),
-            needs(resolution),
-            rungs(widths, "rung-width")),
-        FocusWay.LADDER_SCORES,
-        way(
-            () -> ladder(scores, scoreResolution, true),
-            heights.asks(),
-            needs(scoreResolution),
-            rungs(scores, "rung-score")),
-        FocusWay.LIVE,
-        way(live::read, live.asks()),
-        FocusWay.AXES,
-        way(
-            () -> new FocusTask.ByAxes(ramp(ramp), ramp(rampY)),
-            board(true),
-            shows(Part.hint("focus.axes.x")),
-            widths(ramp, "widths-x"),
-            shows(Part.hint("focus.axes.y")),
-            widths(rampY, "widths-y"),
-            takes(bow)),
-        FocusWay.PROBE,
-        way(probe::read, probe.asks()));
+            () -> new FocusTask.ByOwn(sharp.get() == ProofField.Answer.YES),
+            new Ask(
+                Stream::empty,
+                Stream::empty,
+                () -> sharp.isEmpty() ? Optional.of(Message.of(OwnFinder.SHARP)) : Optional.empty(),
+                Optional.of(Part.rows(sharp)))));
+    ways.putAll(
+        Map.of(
+            FocusWay.GAUGE,
+            way(
+                () -> new FocusTask.ByGauge(gauge.number(), gaugeRead.value(), felt.get().felt()),
+                needs(gauge),
+                takes(gaugeRead),
+                shows(new Part.LabelledChoices(List.of(felt)))),
+            FocusWay.RAMP,
+            way(
+                () -> new FocusTask.ByRamp(ramp(ramp)),
+                board(true),
+                widths(ramp, "widths"),
+                takes(bow)),
+            FocusWay.PENCIL,
+            way(
+                () -> new FocusTask.ByPencil(thinnest.number(), sure.number(), tilted()),
+                board(false),
+                needs(thinnest, sure)),
+            FocusWay.EQUAL_WIDTHS,
+            way(
+                () ->
+                    new FocusTask.ByEqualWidths(
+                        one.number(), other.number(), sure.number(), tilted()),
+                board(false),
+                needs(one, other, sure)),
+            FocusWay.PHOTO,
+            way(() -> new FocusTask.ByPhoto(photo.readings(tilted())), board(false), photo.asks()),
+            FocusWay.LADDER_WIDTHS,
+            way(
+                () -> ladder(widths, resolution, false),
+                heights.asks(),
+                needs(resolution),
+                rungs(widths, "rung-width")),
+            FocusWay.LADDER_SCORES,
+            way(
+                () -> ladder(scores, scoreResolution, true),
+                heights.asks(),
+                needs(scoreResolution),
+                rungs(scores, "rung-score")),
+            FocusWay.LIVE,
+            way(live::read, live.asks()),
+            FocusWay.AXES,
+            way(
+                () -> new FocusTask.ByAxes(ramp(ramp), ramp(rampY)),
+                board(true),
+                shows(Part.hint("focus.axes.x")),
+                widths(ramp, "widths-x"),
+                shows(Part.hint("focus.axes.y")),
+                widths(rampY, "widths-y"),
+                takes(bow)),
+            FocusWay.PROBE,
+            way(probe::read, probe.asks())));
+    return ways;
   }
 
   /**
@@ -278,7 +302,9 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
 
   @Override
   protected List<Section<?, ?>> sections() {
-    return Stream.<Section<?, ?>>concat(Stream.of(table, plan), head.stream()).toList();
+    return Stream.of(Stream.of(table, measuredFrom, plan), head.stream(), plumb.stream())
+        .<Section<?, ?>>flatMap(s -> s)
+        .toList();
   }
 
   @Override
@@ -319,7 +345,8 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
         table.defocusMm(),
         table.defocusThenMm(),
         head.flatMap(Section::read),
-        machine.moves());
+        machine.moves(),
+        plumb.flatMap(Section::read));
   }
 
   /** What the gaps are measured from: a gap without it says nothing. */
@@ -342,6 +369,7 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
                 table.part(),
                 measuredFrom.part(),
                 plan.part()));
+    plumb.ifPresent(p -> parts.add(p.part()));
     head.ifPresent(h -> {
       parts.add(SENSOR_AT, h.proof());
       parts.add(h.part());

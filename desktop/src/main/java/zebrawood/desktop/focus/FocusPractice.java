@@ -75,6 +75,7 @@ final class FocusPractice extends Practice<FocusModel, StandInFocus, FocusReadin
     model.setGap.set(on.readGapMm());
     switch (model.way.get()) {
       case GAUGE -> model.gauge.set(Math.round(on.beam().focusGapMm() * 10) / 10.0);
+      case OWN -> model.sharp.set(Math.abs(on.offMm()) < SHARP_MM);
       case RAMP -> readRamp(on, Axis.X, model.ramp);
       case AXES -> {
         readRamp(on, Axis.X, model.ramp);
@@ -158,6 +159,9 @@ final class FocusPractice extends Practice<FocusModel, StandInFocus, FocusReadin
     model.probe.offsetSet.set(on.offsetMm());
   }
 
+  /** As far off a small mark still looks sharp. */
+  private static final double SHARP_MM = 0.5;
+
   private record Shot(StandInBoard.Photograph photo, String path, double pxPerMm) {}
 
   /** A photograph of the board, in a file that goes when the program ends. */
@@ -201,6 +205,10 @@ final class FocusPractice extends Practice<FocusModel, StandInFocus, FocusReadin
 
   @Override
   protected void obey(StandInFocus on, Outcome.Solved<FocusReadings, FocusFinding> solved) {
+    if (model.way.get() == FocusWay.OWN) {
+      // By another way, which is practised by itself.
+      on.setGapMm(on.beam().focusGapMm());
+    }
     solved
         .finding()
         .located()

@@ -1,15 +1,16 @@
 package zebrawood.desktop.focus;
 
-/** How the focus is found. */
+/** How the focus is found, what is done most first. */
 public enum FocusWay {
   GAUGE,
-  RAMP,
+  OWN,
+  LIVE,
+  LADDER_SCORES,
   PENCIL,
   EQUAL_WIDTHS,
+  RAMP,
   PHOTO,
   LADDER_WIDTHS,
-  LADDER_SCORES,
-  LIVE,
   AXES,
   PROBE;
 

@@ -24,8 +24,8 @@ import zebrawood.measure.UnusableReading;
 
 /**
  * A controller's page or configuration file of any usual kind as names and values: JSON, XML, CSV
- * of two columns, sections in brackets (INI), or one name and value a line. What stands inside of
- * something else has its name before it.
+ * of two columns, a table of key, name and value, sections in brackets (INI), or one name and value
+ * a line. What stands inside of something else has its name before it.
  */
 public final class ConfigurationText {
   private static final int MOST_FIELDS = 5_000;
@@ -61,6 +61,12 @@ public final class ConfigurationText {
     }
     if (values.isEmpty()) {
       csv(bare, values);
+    }
+    if (values.isEmpty()) {
+      Optional<NamedFields> table = SettingsInColumns.read(bare);
+      if (table.isPresent()) {
+        return table;
+      }
     }
     if (!values.isEmpty()) {
       return values.size() > MOST_FIELDS ? Optional.empty() : Optional.of(new NamedFields(values));

@@ -94,4 +94,24 @@ class ConfigurationTextTest {
           }
         });
   }
+
+  /** A pasted table takes its key, not the words beside it; its words still tell. */
+  @Test
+  void aTableOfKeyNameAndValueTakesTheKey() {
+    for (String between : java.util.List.of("\t", ";", ",", " | ")) {
+      String table =
+          "number#name#value#unit\n100#steps across#80.5#1/mm\n132#travel x#400#mm\n30#top#1000#\n"
+              .replace("#", between);
+      NamedFields read = ConfigurationText.read(table).orElseThrow();
+      assertThat(read.values())
+          .as(between)
+          .containsExactly(
+              java.util.Map.entry("100", "80.5"),
+              java.util.Map.entry("132", "400"),
+              java.util.Map.entry("30", "1000"));
+      assertThat(read.beside().get("132")).isEqualTo("travel x mm");
+    }
+    assertThat(ConfigurationText.read("100,a,b\n101,c,d\n")).as("no value in it").isEmpty();
+    assertThat(ConfigurationText.read("7,a,1\n7,b,2\n")).as("a key twice").isEmpty();
+  }
 }
