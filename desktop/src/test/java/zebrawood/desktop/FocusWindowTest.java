@@ -10,6 +10,7 @@ import java.util.Set;
 import javafx.event.EventType;
 import javafx.geometry.Point2D;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -31,6 +32,7 @@ import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
 import zebrawood.measure.Verdict;
+import zebrawood.quantity.DisplayUnits;
 
 /** Every way to find the focus, in the window. */
 class FocusWindowTest extends WindowTest {
@@ -102,6 +104,30 @@ class FocusWindowTest extends WindowTest {
     assertThat(page()).contains("The maker's 40 mm is from: lens ring");
     choose("#focus-felt", FeltIfTried.LEAVES_GAP);
     assertThat(page()).contains("Make the gap smaller until the gauge slides");
+  }
+
+  /** In inches a hundredth of a millimetre has eight signs: all of them are seen. */
+  @Test
+  void noFigureIsCutInANarrowField() {
+    openStation("focus");
+    choose(FocusWay.RAMP);
+    onInterface(() -> {
+      app.model().unitsProperty().set(app.model().units().with(DisplayUnits.Length.INCH));
+      return null;
+    });
+    fill("#focus-resolution", "0.000787");
+    TextField field = (TextField) node("#focus-resolution");
+    double wide =
+        onInterface(() -> {
+          javafx.scene.text.Text ruler = new javafx.scene.text.Text(field.getText());
+          ruler.setFont(field.getFont());
+          return ruler.getLayoutBounds().getWidth();
+        });
+    double room = field.getWidth() - field.getInsets().getLeft() - field.getInsets().getRight();
+    assertThat(wide).isLessThanOrEqualTo(room);
+    double small = field.getFont().getSize();
+    fill("#focus-resolution", "0.1");
+    assertThat(field.getFont().getSize()).isGreaterThan(small);
   }
 
   /** One rule for every sheet: what burns waits for today's proof, what only touches does not. */

@@ -30,6 +30,7 @@ import zebrawood.words.Message;
  */
 final class ReferenceSection extends Section<References, Void> {
   private final ChoiceField<FocusReference> reference;
+  private final boolean nozzled;
   private final QuantityField lensRing;
   private final QuantityField headLine;
   private final QuantityField depth;
@@ -43,7 +44,15 @@ final class ReferenceSection extends Section<References, Void> {
   ReferenceSection(StationForm form, Machine machine, Supplier<Optional<Estimate>> best) {
     super(Message.of("focus.maker.none"));
     this.best = best;
-    reference = form.choice("reference", FocusReference.class, FocusReference.NOZZLE_TIP);
+    nozzled = machine.build() != Build.GALVO;
+    // A galvo head has no nozzle to measure from.
+    List<FocusReference> fitted =
+        nozzled
+            ? List.of(FocusReference.values())
+            : List.of(FocusReference.LENS_RING, FocusReference.HEAD_LINE);
+    reference =
+        form.choice(
+            "reference", Message.of("focus.field.reference"), fitted, fitted.getFirst());
     lensRing = form.quantity("lensRing", Quantity.LENGTH, -1000, 1000);
     headLine = form.quantity("headLine", Quantity.LENGTH, -1000, 1000);
     depth = form.positive("depth", Quantity.LENGTH, 1000);
@@ -79,7 +88,9 @@ final class ReferenceSection extends Section<References, Void> {
             List.of(
                 Part.rows(reference),
                 Part.hint("focus.measured-from.hint"),
-                Part.rows(lensRing, headLine, depth, makerGap),
+                nozzled
+                    ? Part.rows(lensRing, headLine, depth, makerGap)
+                    : Part.rows(depth, makerGap),
                 said()));
     ringPlace.ifPresent(place -> {
       parts.add(Part.rows(place));
