@@ -2,6 +2,7 @@ package zebrawood.field;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -31,6 +32,9 @@ public final class FieldScan {
   private static final double OF_MEDIAN_RADIUS = 1 / 1.1774;
   private static final double MOST_LEFT_OUT = 0.15;
 
+  /** With fewer of its marks a net may be another's: what it says is not given. */
+  private static final double LEAST_SHARE = 0.7;
+
   private FieldScan() {}
 
   /**
@@ -58,8 +62,18 @@ public final class FieldScan {
             readings.columns(),
             readings.rows(),
             readings.pitchMm() * (scale.pxPerMmX() + scale.pxPerMmY()) / 2,
+            (scale.pxPerMmX() + scale.pxPerMmY()) / 2,
             reached);
     enough(readings, found.marks().size());
+    if (found.marks().size() < LEAST_SHARE * readings.columns() * readings.rows()) {
+      throw UnusableReading.of(
+          "imagePath",
+          Message.of(
+              "field.found.part-of-grid",
+              found.marks().size(),
+              readings.columns() * readings.rows()),
+          Message.of("field.accepts.most-marks", Math.round(100 * LEAST_SHARE)));
+    }
     if (found.columnsSeen() < readings.columns() || found.rowsSeen() < readings.rows()) {
       throw UnusableReading.of(
           "imagePath",
@@ -135,25 +149,44 @@ public final class FieldScan {
     return points;
   }
 
+  /** One after the other, the worst first: a spoilt mark bends the map that judges the others. */
   private static Set<Integer> farOff(List<Point> points, double fieldMm) {
-    FieldMap map = FieldMap.of(points, fieldMm, 0);
-    double[] off =
-        points.stream()
-            .mapToDouble(p -> {
-              double[] at = map.at(p.xMm(), p.yMm());
-              return Math.hypot(at[0] - p.measuredXMm(), at[1] - p.measuredYMm());
-            })
-            .toArray();
-    double[] sorted = off.clone();
-    Arrays.sort(sorted);
-    double error = Math.max(LEAST_ERROR_MM, OF_MEDIAN_RADIUS * sorted[sorted.length / 2]);
     Set<Integer> far = new HashSet<>();
-    for (int i = 0; i < off.length; i++) {
-      if (off[i] > FAR_OFF * error) {
-        far.add(i);
+    while (far.size() <= MOST_LEFT_OUT * points.size()) {
+      List<Point> kept =
+          IntStream.range(0, points.size())
+              .filter(i -> !far.contains(i))
+              .mapToObj(points::get)
+              .toList();
+      double[] off = off(points, FieldMap.of(kept, fieldMm, 0));
+      double[] sorted =
+          IntStream.range(0, off.length)
+              .filter(i -> !far.contains(i))
+              .mapToDouble(i -> off[i])
+              .sorted()
+              .toArray();
+      double error = Math.max(LEAST_ERROR_MM, OF_MEDIAN_RADIUS * sorted[sorted.length / 2]);
+      int worst =
+          IntStream.range(0, off.length)
+              .filter(i -> !far.contains(i))
+              .boxed()
+              .max(Comparator.comparingDouble(i -> off[i]))
+              .orElseThrow();
+      if (off[worst] <= FAR_OFF * error) {
+        return far;
       }
+      far.add(worst);
     }
-    return far.size() <= MOST_LEFT_OUT * points.size() ? far : Set.of();
+    return Set.of();
+  }
+
+  private static double[] off(List<Point> points, FieldMap map) {
+    return points.stream()
+        .mapToDouble(p -> {
+          double[] at = map.at(p.xMm(), p.yMm());
+          return Math.hypot(at[0] - p.measuredXMm(), at[1] - p.measuredYMm());
+        })
+        .toArray();
   }
 
   private static List<Missing> missing(FieldScanReadings readings, List<Mark> marks) {

@@ -1,6 +1,7 @@
 package zebrawood.marks;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -12,21 +13,46 @@ import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.QRDecomposition;
 import org.hipparchus.linear.RealMatrix;
-import zebrawood.marks.DarkPlaces.Place;
 import zebrawood.marks.Lattice.Cell;
 import zebrawood.marks.MarkCentre.Centre;
+import zebrawood.marks.MarkShapes.Place;
 import zebrawood.measure.Picture;
 
 /**
- * A grid of dark marks on a lighter sheet, seen from straight above and turned by no more than ten
- * degrees: its dark places ({@link DarkPlaces}) are joined to a net ({@link Lattice}), a smooth map
- * through the net tells where each mark must be, and its middle is found there ({@link
- * MarkCentre}).
+ * A grid of marks on a sheet, seen from straight above and turned by no more than ten degrees: the
+ * places that have a mark's shape ({@link MarkShapes}) are joined to a net ({@link Lattice}), a
+ * smooth map through the net, in which those far off it count nothing, tells where each mark must
+ * be, and its middle is found there ({@link MarkCentre}). Marks are darker than the sheet, or
+ * lighter: whichever the net explains better.
  */
 public final class MarkGrid {
-  private static final double OFF_THE_MAP = 0.2;
+  /** A picture is looked at in blocks of this side at most: a burnt line is twice as wide. */
+  private static final double BLOCK_MM = 0.1;
+
+  private static final double LEAST_BLOCKS_A_PITCH = 60;
+
+  /** A line or a dot is no wider. */
+  private static final double LINE_MM = 0.9;
+
+  private static final double DOT_MM = 2.2;
+
+  /** What is looked for where nothing so narrow was found, in pitches. */
+  private static final double WIDE_LINE = 0.12;
+
+  private static final double WIDE_DOT = 0.55;
+
+  private static final double OFF_THE_MAP = 0.12;
+  private static final double ON_THE_MAP = 0.03;
+  private static final double OF_PEERS = 0.3;
+  private static final double OF_PEERS_ON_THE_MAP = 0.12;
   private static final int ROUNDS = 3;
-  private static final double PLACES_FOUND = 0.5;
+  private static final double ENOUGH = 0.75;
+
+  /** What a mark's middle is looked for in, in its own sizes. */
+  private static final double ABOUT_CROSS = 3.1;
+
+  private static final double ABOUT_DOT = 4.5;
+  private static final double LEAST_ABOUT_PX = 14;
 
   private MarkGrid() {}
 
@@ -42,8 +68,46 @@ public final class MarkGrid {
    */
   public record Found(List<Mark> marks, int columnsSeen, int rowsSeen) {}
 
+  /** One way to look at the picture. */
+  private record Look(double widestMm, boolean lightOnDark) {}
+
+  /** What one look came to. */
+  private record Seen(Map<Cell, Place> marks, boolean lightOnDark) {
+    /** What all its marks answer: ghosts are many and answer little. */
+    double score() {
+      return marks.values().stream().mapToDouble(Place::response).sum();
+    }
+  }
+
+  /** Light marks on dark stock, seen as dark ones on light. */
+  private record Inverted(Picture of) implements Picture {
+    @Override
+    public int width() {
+      return of.width();
+    }
+
+    @Override
+    public int height() {
+      return of.height();
+    }
+
+    @Override
+    public double light(int x, int y) {
+      return 255 - of.light(x, y);
+    }
+
+    @Override
+    public void row(int x, int y, double[] into) {
+      of.row(x, y, into);
+      for (int i = 0; i < into.length; i++) {
+        into[i] = 255 - into[i];
+      }
+    }
+  }
+
   /**
    * @param pitchPx from mark to mark, to a fifth
+   * @param pxPerMm how many pixels a millimetre has
    * @param reached told how far it is, from 0 to 1
    */
   public static Found find(
@@ -52,12 +116,67 @@ public final class MarkGrid {
       int columns,
       int rows,
       double pitchPx,
+      double pxPerMm,
       DoubleConsumer reached) {
-    List<Place> places = DarkPlaces.of(picture, pitchPx, columns * rows);
-    reached.accept(PLACES_FOUND);
-    Map<Cell, Place> net = Lattice.of(places, pitchPx);
-    if (net.size() < 4) {
+    double wide = (kind == MarkKind.CROSS ? WIDE_LINE : WIDE_DOT) * pitchPx / pxPerMm;
+    double narrow = Math.min(wide, kind == MarkKind.CROSS ? LINE_MM : DOT_MM);
+    List<Look> looks =
+        List.of(
+            new Look(narrow, false),
+            new Look(wide, false),
+            new Look(narrow, true),
+            new Look(wide, true));
+    Seen best = new Seen(Map.of(), false);
+    int done = 0;
+    for (Look look : looks) {
+      Seen seen = look(picture, kind, columns, rows, pitchPx, pxPerMm, look);
+      if (seen.score() > best.score()) {
+        best = seen;
+      }
+      done++;
+      reached.accept(0.8 * done / looks.size());
+      if (best.marks.size() >= ENOUGH * columns * rows) {
+        break;
+      }
+    }
+    if (best.marks.size() < 4) {
       return new Found(List.of(), 0, 0);
+    }
+    double size = median(best.marks.values().stream().mapToDouble(Place::sizePx).toArray());
+    double about =
+        Math.min(
+            pitchPx,
+            Math.max(LEAST_ABOUT_PX, (kind == MarkKind.CROSS ? ABOUT_CROSS : ABOUT_DOT) * size));
+    Picture seenAs = best.lightOnDark ? new Inverted(picture) : picture;
+    List<Mark> marks =
+        best.marks.entrySet().parallelStream()
+            .map(e -> centre(seenAs, kind, e.getKey(), e.getValue(), about))
+            .flatMap(Optional::stream)
+            .sorted(Comparator.comparingInt(Mark::row).thenComparingInt(Mark::column))
+            .toList();
+    reached.accept(1);
+    return new Found(
+        marks,
+        seen(best.marks.keySet().stream().map(Cell::column).toList()),
+        seen(best.marks.keySet().stream().map(Cell::row).toList()));
+  }
+
+  private static Seen look(
+      Picture picture,
+      MarkKind kind,
+      int columns,
+      int rows,
+      double pitchPx,
+      double pxPerMm,
+      Look look) {
+    int block =
+        (int) Math.max(1, Math.floor(Math.min(BLOCK_MM * pxPerMm, pitchPx / LEAST_BLOCKS_A_PITCH)));
+    int widest = (int) Math.max(2, Math.ceil(look.widestMm * pxPerMm / block));
+    Ink ink = Ink.of(picture, block, widest, look.lightOnDark);
+    List<Place> places = MarkShapes.of(ink, kind, pitchPx, columns * rows);
+    Map<Cell, Place> net = Lattice.of(places, pitchPx, columns * rows).marks();
+    if (net.size() < 4) {
+      return new Seen(Map.of(), false);
     }
     Cell corner = corner(net, columns, rows);
     Map<Cell, Place> inside =
@@ -70,17 +189,12 @@ public final class MarkGrid {
                             e.getKey().column() - corner.column(), e.getKey().row() - corner.row()),
                     Map.Entry::getValue));
     Map<Cell, Place> mapped = byMap(inside, places, columns, rows, pitchPx);
-    List<Mark> marks =
-        mapped.entrySet().parallelStream()
-            .map(e -> centre(picture, kind, e.getKey(), e.getValue(), pitchPx))
-            .flatMap(Optional::stream)
-            .sorted(Comparator.comparingInt(Mark::row).thenComparingInt(Mark::column))
-            .toList();
-    reached.accept(1);
-    return new Found(
-        marks,
-        seen(mapped.keySet().stream().map(Cell::column).toList()),
-        seen(mapped.keySet().stream().map(Cell::row).toList()));
+    return new Seen(mapped, look.lightOnDark);
+  }
+
+  private static double median(double[] values) {
+    Arrays.sort(values);
+    return values[values.length / 2];
   }
 
   private static int seen(List<Integer> numbers) {
@@ -92,8 +206,8 @@ public final class MarkGrid {
   }
 
   private static Optional<Mark> centre(
-      Picture picture, MarkKind kind, Cell cell, Place place, double pitchPx) {
-    Optional<Centre> centre = MarkCentre.of(picture, kind, place.x(), place.y(), pitchPx);
+      Picture picture, MarkKind kind, Cell cell, Place place, double aboutPx) {
+    Optional<Centre> centre = MarkCentre.of(picture, kind, place.x(), place.y(), aboutPx);
     return centre.map(c -> new Mark(cell.column(), cell.row(), c.x(), c.y()));
   }
 
@@ -103,19 +217,22 @@ public final class MarkGrid {
     return column >= 0 && column < columns && row >= 0 && row < rows;
   }
 
-  /** The lower left of the window of the net that holds most marks. */
+  /** The lower left of the window of the net whose marks answer most. */
   private static Cell corner(Map<Cell, Place> net, int columns, int rows) {
     int left = net.keySet().stream().mapToInt(Cell::column).min().orElseThrow();
     int right = net.keySet().stream().mapToInt(Cell::column).max().orElseThrow();
     int low = net.keySet().stream().mapToInt(Cell::row).min().orElseThrow();
     int high = net.keySet().stream().mapToInt(Cell::row).max().orElseThrow();
     Cell best = new Cell(left, low);
-    long most = -1;
+    double most = -1;
     for (int c = left; c <= Math.max(left, right - columns + 1); c++) {
       for (int r = low; r <= Math.max(low, high - rows + 1); r++) {
         Cell corner = new Cell(c, r);
-        long inside =
-            net.keySet().stream().filter(cell -> within(cell, corner, columns, rows)).count();
+        double inside =
+            net.entrySet().stream()
+                .filter(e -> within(e.getKey(), corner, columns, rows))
+                .mapToDouble(e -> e.getValue().response())
+                .sum();
         if (inside > most) {
           most = inside;
           best = corner;
@@ -125,12 +242,16 @@ public final class MarkGrid {
     return best;
   }
 
-  /** Each mark is the dark place nearest to where the smooth map of all has it. */
+  /**
+   * Each mark is the strongest place near where the smooth map of all has it; a faint one only
+   * where it lies on the map.
+   */
   private static Map<Cell, Place> byMap(
       Map<Cell, Place> net, List<Place> places, int columns, int rows, double pitchPx) {
     Map<Cell, Place> now = net;
     for (int round = 0; round < ROUNDS; round++) {
-      Smooth map = Smooth.of(now, columns, rows);
+      Smooth map = Smooth.robust(now, columns, rows, pitchPx);
+      double peers = median(now.values().stream().mapToDouble(Place::response).toArray());
       Map<Cell, Place> next = new HashMap<>();
       for (int row = 0; row < rows; row++) {
         for (int column = 0; column < columns; column++) {
@@ -138,8 +259,8 @@ public final class MarkGrid {
           double[] at = map.at(cell);
           places.stream()
               .filter(p -> Math.abs(p.x() - at[0]) < OFF_THE_MAP * pitchPx)
-              .filter(p -> Math.hypot(p.x() - at[0], p.y() - at[1]) < OFF_THE_MAP * pitchPx)
-              .min(Comparator.comparingDouble(p -> Math.hypot(p.x() - at[0], p.y() - at[1])))
+              .filter(p -> mayBe(p, Math.hypot(p.x() - at[0], p.y() - at[1]) / pitchPx, peers))
+              .max(Comparator.comparingDouble(Place::response))
               .ifPresent(p -> next.put(cell, p));
         }
       }
@@ -151,9 +272,44 @@ public final class MarkGrid {
     return now;
   }
 
+  private static boolean mayBe(Place p, double off, double peers) {
+    return off < OFF_THE_MAP && p.response() >= OF_PEERS * peers
+        || off < ON_THE_MAP && p.response() >= OF_PEERS_ON_THE_MAP * peers;
+  }
+
   /** A polynomial of column and row, of a degree that so many marks bear. */
   private record Smooth(int degree, double[] x, double[] y, int columns, int rows) {
-    static Smooth of(Map<Cell, Place> marks, int columns, int rows) {
+    /** In pitches: what lies further off than a few of the median counts less, then nothing. */
+    private static final double LEAST_SPREAD = 0.004;
+
+    private static final int ROUNDS = 4;
+
+    /** Fitted again and again, with less weight for what is far off it (Tukey's biweight). */
+    static Smooth robust(Map<Cell, Place> marks, int columns, int rows, double pitchPx) {
+      Map<Cell, Double> weights = new HashMap<>();
+      Smooth map = of(marks, weights, columns, rows);
+      for (int round = 0; round < ROUNDS; round++) {
+        Map<Cell, Double> off = new HashMap<>();
+        for (var mark : marks.entrySet()) {
+          double[] at = map.at(mark.getKey());
+          off.put(
+              mark.getKey(), Math.hypot(mark.getValue().x() - at[0], mark.getValue().y() - at[1]));
+        }
+        double spread =
+            Math.max(
+                LEAST_SPREAD * pitchPx,
+                median(off.values().stream().mapToDouble(d -> d).toArray()));
+        off.forEach((cell, d) -> {
+          double t = d / (6 * spread);
+          weights.put(cell, t < 1 ? (1 - t * t) * (1 - t * t) : 0);
+        });
+        map = of(marks, weights, columns, rows);
+      }
+      return map;
+    }
+
+    private static Smooth of(
+        Map<Cell, Place> marks, Map<Cell, Double> weights, int columns, int rows) {
       long across = marks.keySet().stream().map(Cell::column).distinct().count();
       long up = marks.keySet().stream().map(Cell::row).distinct().count();
       int degree = (int) Math.min(3, Math.min(across, up) - 1);
@@ -164,17 +320,28 @@ public final class MarkGrid {
       int taken = Math.max(1, degree);
       RealMatrix design = new Array2DRowRealMatrix(all.size(), terms(taken));
       for (int i = 0; i < all.size(); i++) {
-        design.setRow(i, values(all.get(i).getKey(), taken, columns, rows));
+        double[] row = values(all.get(i).getKey(), taken, columns, rows);
+        double root = root(weights, all.get(i).getKey());
+        for (int k = 0; k < row.length; k++) {
+          row[k] *= root;
+        }
+        design.setRow(i, row);
       }
       var solver = new QRDecomposition(design, 1e-12).getSolver();
-      double[] px = all.stream().mapToDouble(e -> e.getValue().x()).toArray();
-      double[] py = all.stream().mapToDouble(e -> e.getValue().y()).toArray();
+      double[] px =
+          all.stream().mapToDouble(e -> root(weights, e.getKey()) * e.getValue().x()).toArray();
+      double[] py =
+          all.stream().mapToDouble(e -> root(weights, e.getKey()) * e.getValue().y()).toArray();
       return new Smooth(
           taken,
           solver.solve(new ArrayRealVector(px)).toArray(),
           solver.solve(new ArrayRealVector(py)).toArray(),
           columns,
           rows);
+    }
+
+    private static double root(Map<Cell, Double> weights, Cell cell) {
+      return Math.sqrt(weights.getOrDefault(cell, 1.0));
     }
 
     private static int terms(int degree) {

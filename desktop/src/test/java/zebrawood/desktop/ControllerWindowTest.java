@@ -224,8 +224,8 @@ class ControllerWindowTest extends WindowTest {
   void aControllerThatShowsNothingIsRecordedAndPowerAsksNoWords() {
     open("Moss");
     choose("#controller-shows", Shows.NOTHING);
-    assertThat(shows("#controller-port")).isFalse();
-    assertThat(shows("#controller-top-word")).isFalse();
+    assertThat(isSeen("#controller-port")).isFalse();
+    assertThat(isSeen("#controller-top-word")).isFalse();
     assertThat(page()).contains("nothing was said, measured or proven yet");
     fill("#controller-dump", "Top speed = 500\nPower limit = 70 %");
     for (String proof : List.of("#proof-corners", "#proof-cables")) {
@@ -241,8 +241,8 @@ class ControllerWindowTest extends WindowTest {
     until("it is recorded", () -> count() == 1);
     assertThat(standing().holds()).isTrue();
     openStation("power");
-    assertThat(shows("#power-job-top")).isFalse();
-    assertThat(shows("#power-card")).isTrue();
+    assertThat(isSeen("#power-job-top")).isFalse();
+    assertThat(isSeen("#power-card")).isTrue();
     assertThat(page()).doesNotContain("Read the top power word");
   }
 

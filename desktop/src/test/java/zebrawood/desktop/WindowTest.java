@@ -342,6 +342,11 @@ public abstract class WindowTest extends ApplicationTest {
   }
 
   protected boolean shows(String selector) {
+    return onInterface(() -> app.scene().lookup(selector) != null);
+  }
+
+  /** Whether it is there and nothing that it stands in is hidden or folded. */
+  protected boolean isSeen(String selector) {
     return onInterface(() -> {
       Node found = app.scene().lookup(selector);
       for (Node n = found; n != null; n = n.getParent()) {

@@ -51,8 +51,7 @@ final class ReferenceSection extends Section<References, Void> {
             ? List.of(FocusReference.values())
             : List.of(FocusReference.LENS_RING, FocusReference.HEAD_LINE);
     reference =
-        form.choice(
-            "reference", Message.of("focus.field.reference"), fitted, fitted.getFirst());
+        form.choice("reference", Message.of("focus.field.reference"), fitted, fitted.getFirst());
     lensRing = form.quantity("lensRing", Quantity.LENGTH, -1000, 1000);
     headLine = form.quantity("headLine", Quantity.LENGTH, -1000, 1000);
     depth = form.positive("depth", Quantity.LENGTH, 1000);
