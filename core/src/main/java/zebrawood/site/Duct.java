@@ -288,16 +288,21 @@ public final class Duct {
    * @param reynolds in the narrowest piece
    * @param operatingFlowM3H what this blower moves through this run; empty without a curve, and
    *     where the curve given does not reach so far
-   * @param costliestPiece the piece that costs most, counted from 1 as given, and {@code
-   *     costliestPa} what it costs
+   * @param costliest the piece that costs most; empty in what earlier versions found
    */
   public record Finding(
       double velocityMS,
       double lossPa,
       double reynolds,
       OptionalDouble operatingFlowM3H,
-      int costliestPiece,
-      double costliestPa) {}
+      Optional<Costliest> costliest) {}
+
+  /**
+   * What one piece costs at the flow asked for.
+   *
+   * @param piece counted from 1, as given
+   */
+  public record Costliest(int piece, double lossPa) {}
 
   public static Finding solve(Readings r) {
     List<Piece> run = r.run();
@@ -318,8 +323,7 @@ public final class Duct {
         loss,
         narrowest.reynolds(r.flowM3H),
         operating,
-        costliest + 1,
-        run.get(costliest).lossPa(r.flowM3H));
+        Optional.of(new Costliest(costliest + 1, run.get(costliest).lossPa(r.flowM3H))));
   }
 
   private static OptionalDouble operatingFlow(Readings run, List<FanPoint> curve) {
@@ -385,13 +389,15 @@ public final class Duct {
 
   /** First what costs most. */
   private static Advice widen(Readings r, Finding f) {
-    return r.run().size() < 2
-        ? Advice.act("site.duct.widen")
-        : Advice.act(
-            "site.duct.widen-piece",
-            f.costliestPiece,
-            Amount.of(f.costliestPa, Quantity.PRESSURE, 0),
-            Amount.of(f.lossPa, Quantity.PRESSURE, 0));
+    return f.costliest
+        .filter(c -> r.run().size() > 1)
+        .map(c ->
+            Advice.act(
+                "site.duct.widen-piece",
+                c.piece,
+                Amount.of(c.lossPa, Quantity.PRESSURE, 0),
+                Amount.of(f.lossPa, Quantity.PRESSURE, 0)))
+        .orElse(Advice.act("site.duct.widen"));
   }
 
   static PartFinding judge(Readings r, Finding f) {

@@ -43,7 +43,7 @@ class PlumbTest {
   void nearTheLimitItAsksForMoreHeightAndSaysHowMuch() {
     Plumb.Finding near = Plumb.solve(line(8, 0, 0.5));
     assertThat(near.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
-    assertThat(Said.by(near.advice()).getFirst()).startsWith("Lower the table further");
+    assertThat(Said.by(near.advice()).getFirst()).startsWith("Lower the work further");
     double needed =
         Double.parseDouble(Said.by(near.advice()).getFirst().replaceAll(".*: (\\d+) mm.*", "$1"));
     Plumb.Finding decided =

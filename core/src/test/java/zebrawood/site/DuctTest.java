@@ -48,8 +48,8 @@ class DuctTest {
     Piece two = new Piece(100, 3, 1, 0.15, OptionalDouble.of(2));
     assertThat(two.lossPa(400)).isCloseTo(one.lossPa(200), within(1e-9));
     Duct.Finding f = Duct.solve(run(400, two, new Piece(150, 1, 0, 0.15), one));
-    assertThat(f.costliestPiece()).isEqualTo(3);
-    assertThat(f.costliestPa()).isCloseTo(one.lossPa(400), within(1e-9));
+    assertThat(f.costliest().orElseThrow().piece()).isEqualTo(3);
+    assertThat(f.costliest().orElseThrow().lossPa()).isCloseTo(one.lossPa(400), within(1e-9));
   }
 
   /** 150 mm at 10 m/s: 0.01767 m2 times 36 000 m/h. */

@@ -44,6 +44,7 @@ import zebrawood.start.StartStation;
 /** The controller of the demo's machines, against a simulated one behind a socket. */
 class ControllerWindowTest extends WindowTest {
   private static final Dialect STAND_IN = standIn();
+  private static final int HURRY = 6;
 
   private static Dialect standIn() {
     try (var in =
@@ -117,7 +118,8 @@ class ControllerWindowTest extends WindowTest {
                 Role.TRAVEL_X, "400.000",
                 Role.TRAVEL_Y, "400.000"),
             faults);
-    served = ServedController.onSocket(controller);
+    // Where nothing is to go wrong at a time of its own, nobody waits for its motion.
+    served = ServedController.onSocket(controller, faults.equals(Faults.NONE) ? HURRY : 1);
     open(machine);
     known();
     onInterface(() -> {

@@ -179,7 +179,7 @@ class TeachWindowTest extends WindowTest {
             RILL,
             Map.of(Role.TOP_POWER_WORD, "4000", Role.TRAVEL_X, "60", Role.TRAVEL_Y, "40"),
             Faults.NONE);
-    served = ServedController.onSocket(controller);
+    served = ServedController.onSocket(controller, 6);
     keys(KeyCode.CONTROL, KeyCode.DIGIT3);
     unfold();
     set("dump", controller.settings().dump());

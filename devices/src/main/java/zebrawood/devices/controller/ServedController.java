@@ -17,22 +17,37 @@ public final class ServedController implements AutoCloseable {
   private final ServerSocket server;
   private int taken;
 
-  private ServedController(SimulatedController controller, ServerSocket server) {
+  /** How many times faster its clock runs than the wall's. */
+  private final int hurry;
+
+  private ServedController(SimulatedController controller, ServerSocket server, int hurry) {
     this.controller = controller;
     this.server = server;
+    this.hurry = hurry;
   }
 
   /** Listens on this machine only, at a port of the system's choice. */
   public static ServedController onSocket(SimulatedController controller) throws IOException {
+    return onSocket(controller, 1);
+  }
+
+  /**
+   * The same for whoever need not see it move.
+   *
+   * @param hurry how many times faster its clock runs
+   */
+  public static ServedController onSocket(SimulatedController controller, int hurry)
+      throws IOException {
     ServedController served =
-        new ServedController(controller, new ServerSocket(0, 1, InetAddress.getLoopbackAddress()));
+        new ServedController(
+            controller, new ServerSocket(0, 1, InetAddress.getLoopbackAddress()), hurry);
     Thread.ofPlatform().name("served-controller").daemon(true).start(served::accept);
     return served;
   }
 
   /** Serves over streams until they end. */
   public static void over(SimulatedController controller, InputStream in, OutputStream out) {
-    ServedController served = new ServedController(controller, null);
+    ServedController served = new ServedController(controller, null, 1);
     Thread.ofPlatform().name("served-controller-in").daemon(true).start(() -> served.take(in));
     Thread.ofPlatform().name("served-controller-out").daemon(true).start(() -> served.give(out));
   }
@@ -59,7 +74,7 @@ public final class ServedController implements AutoCloseable {
   }
 
   private long now() {
-    return System.nanoTime() - started;
+    return hurry * (System.nanoTime() - started);
   }
 
   private void take(InputStream in) {

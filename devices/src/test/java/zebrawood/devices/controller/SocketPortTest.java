@@ -9,13 +9,13 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import zebrawood.controller.Dialect;
 
-/** The same over a socket, in real time. */
+/** The same over a socket, the controller's clock four times as fast. */
 class SocketPortTest implements ControllerLinkContract {
   private final List<AutoCloseable> open = new ArrayList<>();
 
   @Override
   public ControllerLink linkTo(SimulatedController controller, Dialect dialect) throws IOException {
-    ServedController served = ServedController.onSocket(controller);
+    ServedController served = ServedController.onSocket(controller, 4);
     open.add(served);
     return new LineController(SocketPort.open("127.0.0.1", served.port()), dialect, () -> false);
   }
