@@ -124,7 +124,7 @@ class FocusWindowTest extends WindowTest {
           return ruler.getLayoutBounds().getWidth();
         });
     double room = field.getWidth() - field.getInsets().getLeft() - field.getInsets().getRight();
-    assertThat(wide).isLessThanOrEqualTo(room);
+    assertThat(wide).as("size " + field.getFont().getSize()).isLessThanOrEqualTo(room);
     double small = field.getFont().getSize();
     fill("#focus-resolution", "0.1");
     assertThat(field.getFont().getSize()).isGreaterThan(small);

@@ -41,9 +41,8 @@ public final class TypedControl extends TextField {
     if (room <= 0) {
       return;
     }
-    if (getStyle().isEmpty()) {
-      usualPx = getFont().getSize();
-    }
+    // A size that was just taken back stands there until the next pulse.
+    usualPx = Math.max(usualPx, getFont().getSize());
     RULER.setFont(Font.font(getFont().getFamily(), usualPx));
     RULER.setText(getText());
     double wide = RULER.getLayoutBounds().getWidth();
