@@ -3,6 +3,7 @@ package zebrawood.controller;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.SequencedMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -19,6 +20,10 @@ import zebrawood.words.Message;
 public record NamedFields(SequencedMap<String, String> values, Map<String, String> beside) {
   /** How {@link #text} prints a field: what a dialect of a page says. */
   public static final String LINE = "{key} = {value}";
+
+  /** Of names and values of which nobody said what they mean. */
+  public static final Dialect BARE =
+      new Dialect("-", LINE, LINE, Optional.empty(), Map.of(), Optional.empty());
 
   /** Between a section and a name. */
   public static final String INSIDE = " / ";
@@ -44,11 +49,14 @@ public record NamedFields(SequencedMap<String, String> values, Map<String, Strin
 
   private static final String NUMBER = "[+\\-]?\\d+(?:\\.\\d+)?";
 
+  /** A comma without a blank behind it belongs to one number. */
+  private static final String BETWEEN = "(?:\\s*[;/x]\\s*|\\s*,\\s+|\\s+)";
+
   /** Several numbers behind one name. */
   private static final Pattern NUMBERS =
-      Pattern.compile(NUMBER + "(?:[\\s,;/x]+" + NUMBER + "){1,30}");
+      Pattern.compile(NUMBER + "(?:" + BETWEEN + NUMBER + "){1,30}");
 
-  private static final Pattern BETWEEN_NUMBERS = Pattern.compile("[\\s,;/x]+");
+  private static final Pattern BETWEEN_NUMBERS = Pattern.compile(BETWEEN);
 
   public NamedFields(SequencedMap<String, String> values) {
     this(values, Map.of());

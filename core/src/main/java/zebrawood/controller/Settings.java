@@ -26,16 +26,7 @@ public record Settings(Dialect dialect, SequencedMap<String, String> values) {
   private static final int MOST_SETTINGS = 5_000;
 
   /** Of a controller that tells nothing. */
-  static final Settings NONE =
-      new Settings(
-          new Dialect(
-              "-",
-              NamedFields.LINE,
-              NamedFields.LINE,
-              Optional.empty(),
-              Map.of(),
-              Optional.empty()),
-          new LinkedHashMap<>());
+  static final Settings NONE = new Settings(NamedFields.BARE, new LinkedHashMap<>());
 
   public Settings {
     values = Collections.unmodifiableSequencedMap(new LinkedHashMap<>(values));

@@ -371,7 +371,8 @@ final class VisitAudit {
 
   /** What differs from the text as it was last left; nothing where that was of another kind. */
   private List<Difference> sinceLeft() {
-    if (visit.leftBefore().isEmpty()) {
+    boolean nothingNow = visit.numbered().isEmpty() && visit.named().isEmpty();
+    if (visit.leftBefore().isEmpty() || nothingNow) {
       return List.of();
     }
     try {

@@ -54,7 +54,10 @@ public final class Cooling {
     Optional<Coldest.Finding> coldest = r.coldest().map(Coldest::solve);
     List<PartFinding> parts = new ArrayList<>();
     parts.addAll(Proven.of(asked(r.flowSwitch()), r.proofs()).parts(Verdict.STOP));
-    parts.add(r.dampUnknown() ? withoutHygrometer(r) : Air.judge(air));
+    parts.add(
+        r.dampUnknown() || r.air().coolantC() >= r.air().temperatureC()
+            ? byTheRoom(r)
+            : Air.judge(air));
     parts.add(warmth(r));
     Optional<SetPoint> setPoint =
         r.bucket().isPresent() || r.dampUnknown()
@@ -112,7 +115,7 @@ public final class Cooling {
    * Water never settles on what is not below the room. Below it the humidity decides, and the one
    * at which the margin would be gone is told.
    */
-  private static PartFinding withoutHygrometer(CoolingReadings r) {
+  private static PartFinding byTheRoom(CoolingReadings r) {
     double room = r.air().temperatureC();
     double coolant = r.air().coolantC();
     if (coolant >= room) {

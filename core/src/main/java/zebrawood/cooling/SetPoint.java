@@ -13,14 +13,16 @@ import zebrawood.words.Message;
  * Where may the chiller be set? Above the dew point with its margin, and so far below the limit
  * that what the loop gained in an hour stays under it.
  *
- * @param leastC from the dew point
+ * @param leastC from the dew point; the room itself where that is lower, since water never settles
+ *     on what is not below it
  * @param mostC from the limit
  */
 public record SetPoint(double leastC, double mostC) {
   static SetPoint of(CoolingReadings r, Air.Finding air) {
     double gainedK = Math.max(0, r.afterHourC().orElse(0) - r.air().coolantC());
     return new SetPoint(
-        air.lowestCoolantC(), r.limitC() - (r.afterHourC().isPresent() ? gainedK : 0));
+        Math.min(air.lowestCoolantC(), r.air().temperatureC()),
+        r.limitC() - (r.afterHourC().isPresent() ? gainedK : 0));
   }
 
   Optional<PartFinding> judge(OptionalDouble setC) {

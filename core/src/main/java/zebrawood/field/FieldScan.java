@@ -2,7 +2,6 @@ package zebrawood.field;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -149,7 +148,10 @@ public final class FieldScan {
     return points;
   }
 
-  /** One after the other, the worst first: a spoilt mark bends the map that judges the others. */
+  /**
+   * The worst first, with those that are half as far off: a spoilt mark bends the map that judges
+   * its neighbours, so that all others are judged by a map without it.
+   */
   private static Set<Integer> farOff(List<Point> points, double fieldMm) {
     Set<Integer> far = new HashSet<>();
     while (far.size() <= MOST_LEFT_OUT * points.size()) {
@@ -166,16 +168,17 @@ public final class FieldScan {
               .sorted()
               .toArray();
       double error = Math.max(LEAST_ERROR_MM, OF_MEDIAN_RADIUS * sorted[sorted.length / 2]);
-      int worst =
+      double worst =
           IntStream.range(0, off.length)
               .filter(i -> !far.contains(i))
-              .boxed()
-              .max(Comparator.comparingDouble(i -> off[i]))
+              .mapToDouble(i -> off[i])
+              .max()
               .orElseThrow();
-      if (off[worst] <= FAR_OFF * error) {
+      if (worst <= FAR_OFF * error) {
         return far;
       }
-      far.add(worst);
+      double from = Math.max(FAR_OFF * error, worst / 2);
+      IntStream.range(0, off.length).filter(i -> off[i] >= from).forEach(far::add);
     }
     return Set.of();
   }

@@ -1,5 +1,6 @@
 package zebrawood.focus;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
@@ -79,15 +80,17 @@ public final class ModulePlumb {
         Advice.act("focus.plumb.shim", way(f)).because("focus.plumb.leans", leans, error));
   }
 
-  /** The sides on which its mount wants less: those to which the beam leans. */
+  /** The sides to which it leans; one that it leans to by a quarter of the other is left out. */
   private static Message way(Finding f) {
-    Message right = Message.of(f.rightMrad.value() > 0 ? "focus.plumb.right" : "focus.plumb.left");
-    Message rear = Message.of(f.rearMrad.value() > 0 ? "focus.plumb.rear" : "focus.plumb.front");
-    double larger = Math.max(Math.abs(f.rightMrad.value()), Math.abs(f.rearMrad.value()));
-    return Message.list(
-        List.of(right, rear).stream()
-            .filter(
-                m -> Math.abs(m == right ? f.rightMrad.value() : f.rearMrad.value()) > larger / 4)
-            .toList());
+    double right = f.rightMrad.value();
+    double rear = f.rearMrad.value();
+    List<Message> sides = new ArrayList<>();
+    if (Math.abs(right) > Math.abs(rear) / 4) {
+      sides.add(Message.of(right > 0 ? "focus.plumb.right" : "focus.plumb.left"));
+    }
+    if (Math.abs(rear) > Math.abs(right) / 4) {
+      sides.add(Message.of(rear > 0 ? "focus.plumb.rear" : "focus.plumb.front"));
+    }
+    return Message.list(sides);
   }
 }

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Set;
 import zebrawood.marks.MarkShapes.Place;
@@ -34,10 +35,9 @@ final class Lattice {
   /** What is known so many cells away tells where a mark must be. */
   private static final int NEAR_CELLS = 3;
 
-  private final List<Place> places;
+  private final PlaceIndex places;
   private final double pitch;
   private final int most;
-  private final Map<Long, List<Integer>> near = new HashMap<>();
 
   /** Column to the right, row upwards, from wherever it began. */
   record Cell(int column, int row) {}
@@ -45,14 +45,10 @@ final class Lattice {
   /** A net and what all its marks answer. */
   record Net(Map<Cell, Place> marks, double score) {}
 
-  private Lattice(List<Place> places, double pitch, int most) {
+  private Lattice(PlaceIndex places, double pitch, int most) {
     this.places = places;
     this.pitch = pitch;
     this.most = most;
-    for (int i = 0; i < places.size(); i++) {
-      near.computeIfAbsent(key(places.get(i).x(), places.get(i).y()), k -> new ArrayList<>())
-          .add(i);
-    }
   }
 
   /**
@@ -60,79 +56,62 @@ final class Lattice {
    * @param wanted how many marks there are
    */
   static Net of(List<Place> strongestFirst, double pitchPx, int wanted) {
-    Lattice lattice = new Lattice(strongestFirst, pitchPx, 4 * wanted + 40);
+    Lattice lattice =
+        new Lattice(PlaceIndex.of(strongestFirst, pitchPx / 2), pitchPx, 4 * wanted + 40);
     Net best = new Net(Map.of(), 0);
     Set<Place> seen = new HashSet<>();
     int tried = 0;
-    for (int i = 0; i < strongestFirst.size() && tried < SEEDS; i++) {
-      if (seen.contains(strongestFirst.get(i))) {
+    for (Place seed : strongestFirst) {
+      if (seen.contains(seed)) {
         continue;
       }
-      tried++;
-      for (int[] pair : lattice.neighbours(i)) {
-        Net net = lattice.grow(i, pair[0], pair[1]);
+      if (tried++ == SEEDS) {
+        break;
+      }
+      for (Corner corner : lattice.corners(seed)) {
+        Net net = lattice.grow(corner);
         if (net.score > best.score) {
           best = net;
         }
       }
-      if (best.marks.containsValue(strongestFirst.get(i))) {
+      if (best.marks.containsValue(seed)) {
         seen.addAll(best.marks.values());
       }
     }
     return best;
   }
 
-  private long key(double x, double y) {
-    return ((long) Math.floor(x / pitch) << 32) ^ ((long) Math.floor(y / pitch) & 0xffffffffL);
-  }
+  /** A place with a neighbour to a side of it, and one above or below. */
+  private record Corner(Place at, Place side, Place up) {}
 
-  private List<Integer> within(double x, double y, double reach) {
-    List<Integer> found = new ArrayList<>();
-    int cells = (int) Math.ceil(reach / pitch);
-    for (int dy = -cells; dy <= cells; dy++) {
-      for (int dx = -cells; dx <= cells; dx++) {
-        for (int i : near.getOrDefault(key(x + dx * pitch, y + dy * pitch), List.of())) {
-          if (Math.hypot(places.get(i).x() - x, places.get(i).y() - y) <= reach) {
-            found.add(i);
-          }
-        }
-      }
-    }
-    return found;
-  }
-
-  /** Pairs of a neighbour to the right or left, and one above or below, the strongest first. */
-  private List<int[]> neighbours(int from) {
-    List<Integer> sides = new ArrayList<>();
-    List<Integer> ups = new ArrayList<>();
-    Place at = places.get(from);
-    for (int i : within(at.x(), at.y(), MOST_STEP * pitch * 1.05)) {
-      double dx = Math.abs(places.get(i).x() - at.x());
-      double dy = Math.abs(places.get(i).y() - at.y());
-      double far = Math.hypot(dx, dy);
-      if (far < LEAST_STEP * pitch
-          || far > MOST_STEP * pitch
-          || places.get(i).response() < OF_PEERS * at.response()) {
+  /** The strongest first. */
+  private List<Corner> corners(Place at) {
+    List<Place> sides = new ArrayList<>();
+    List<Place> ups = new ArrayList<>();
+    for (Place p : places.within(at.x(), at.y(), MOST_STEP * pitch)) {
+      double dx = Math.abs(p.x() - at.x());
+      double dy = Math.abs(p.y() - at.y());
+      if (Math.hypot(dx, dy) < LEAST_STEP * pitch || p.response() < OF_PEERS * at.response()) {
         continue;
       }
       if (dy < MOST_ASIDE * dx) {
-        sides.add(i);
+        sides.add(p);
       } else if (dx < MOST_ASIDE * dy) {
-        ups.add(i);
+        ups.add(p);
       }
     }
-    Comparator<Integer> strongest = Comparator.comparingDouble(i -> -places.get(i).response());
+    Comparator<Place> strongest = Comparator.comparingDouble(p -> -p.response());
     sides.sort(strongest);
     ups.sort(strongest);
-    List<int[]> pairs = new ArrayList<>();
-    for (int side : sides.subList(0, Math.min(3, sides.size()))) {
-      for (int up : ups.subList(0, Math.min(3, ups.size()))) {
-        if (square(at, places.get(side), places.get(up))) {
-          pairs.add(new int[] {side, up});
+    List<Corner> corners = new ArrayList<>();
+    for (Place side : sides.subList(0, Math.min(3, sides.size()))) {
+      for (Place up : ups.subList(0, Math.min(3, ups.size()))) {
+        if (square(at, side, up)) {
+          corners.add(new Corner(at, side, up));
         }
       }
     }
-    return pairs;
+    return corners;
   }
 
   /** Whether two steps are about at right angles and about alike. */
@@ -145,47 +124,39 @@ final class Lattice {
     return Math.abs(cosine) < 0.17;
   }
 
-  /** A mark that may join: where it is, and how strongly it answers. */
-  private record Offer(Cell cell, int place, double response) {}
+  /** A mark that may join. */
+  private record Offer(Cell cell, Place place) {}
 
-  private Net grow(int start, int side, int up) {
-    Map<Cell, Integer> net = new HashMap<>();
-    Set<Integer> used = new HashSet<>(List.of(start, side, up));
-    Place at = places.get(start);
-    net.put(new Cell(0, 0), start);
-    net.put(new Cell(places.get(side).x() > at.x() ? 1 : -1, 0), side);
-    net.put(new Cell(0, places.get(up).y() < at.y() ? 1 : -1), up);
-    double sum = at.response() + places.get(side).response() + places.get(up).response();
+  private Net grow(Corner corner) {
+    Map<Cell, Place> net = new HashMap<>();
+    Set<Place> used = new HashSet<>(List.of(corner.at, corner.side, corner.up));
+    net.put(new Cell(0, 0), corner.at);
+    net.put(new Cell(corner.side.x() > corner.at.x() ? 1 : -1, 0), corner.side);
+    net.put(new Cell(0, corner.up.y() < corner.at.y() ? 1 : -1), corner.up);
+    double sum = used.stream().mapToDouble(Place::response).sum();
     PriorityQueue<Offer> offers =
-        new PriorityQueue<>(Comparator.comparingDouble((Offer o) -> -o.response));
+        new PriorityQueue<>(Comparator.comparingDouble((Offer o) -> -o.place.response()));
     for (Cell cell : List.copyOf(net.keySet())) {
       offer(cell, net, used, sum / net.size(), offers);
     }
     while (!offers.isEmpty() && net.size() < most) {
       Offer next = offers.poll();
-      if (net.containsKey(next.cell) || used.contains(next.place)) {
-        continue;
-      }
-      if (next.response < OF_PEERS * sum / net.size()) {
+      if (net.containsKey(next.cell)
+          || used.contains(next.place)
+          || next.place.response() < OF_PEERS * sum / net.size()) {
         continue;
       }
       net.put(next.cell, next.place);
       used.add(next.place);
-      sum += next.response;
+      sum += next.place.response();
       offer(next.cell, net, used, sum / net.size(), offers);
     }
-    Map<Cell, Place> marks = new HashMap<>();
-    net.forEach((cell, place) -> marks.put(cell, places.get(place)));
-    return new Net(marks, sum);
+    return new Net(net, sum);
   }
 
   /** What may join beside a mark, over gaps of one. */
   private void offer(
-      Cell from,
-      Map<Cell, Integer> net,
-      Set<Integer> used,
-      double peers,
-      PriorityQueue<Offer> offers) {
+      Cell from, Map<Cell, Place> net, Set<Place> used, double peers, PriorityQueue<Offer> offers) {
     for (int direction = 0; direction < 4; direction++) {
       int dc = direction == 0 ? 1 : direction == 1 ? -1 : 0;
       int dr = direction == 2 ? 1 : direction == 3 ? -1 : 0;
@@ -194,28 +165,24 @@ final class Lattice {
         if (net.containsKey(cell)) {
           break;
         }
-        double[] at = predicted(cell, net);
-        if (at == null) {
-          continue;
-        }
-        int best = -1;
-        for (int i : within(at[0], at[1], OFF * pitch)) {
-          if (!used.contains(i)
-              && places.get(i).response() >= OF_PEERS * peers
-              && (best < 0 || places.get(i).response() > places.get(best).response())) {
-            best = i;
-          }
-        }
-        if (best >= 0) {
-          offers.add(new Offer(cell, best, places.get(best).response()));
+        Optional<Place> best =
+            predicted(cell, net).stream()
+                .flatMap(at -> places.within(at[0], at[1], OFF * pitch).stream())
+                .filter(p -> !used.contains(p) && p.response() >= OF_PEERS * peers)
+                .max(Comparator.comparingDouble(Place::response));
+        if (best.isPresent()) {
+          offers.add(new Offer(cell, best.get()));
           break;
         }
       }
     }
   }
 
-  /** Where a mark must be: by the affine map through what is known near it. */
-  private double[] predicted(Cell cell, Map<Cell, Integer> net) {
+  /**
+   * Where a mark must be: by the affine map through what is known near it; empty where that lies on
+   * one line.
+   */
+  private Optional<double[]> predicted(Cell cell, Map<Cell, Place> net) {
     double n = 0;
     double su = 0;
     double sv = 0;
@@ -230,13 +197,13 @@ final class Lattice {
     double svy = 0;
     for (int dr = -NEAR_CELLS; dr <= NEAR_CELLS; dr++) {
       for (int dc = -NEAR_CELLS; dc <= NEAR_CELLS; dc++) {
-        Integer place = net.get(new Cell(cell.column + dc, cell.row + dr));
+        Place place = net.get(new Cell(cell.column + dc, cell.row + dr));
         if (place == null) {
           continue;
         }
         double w = 1.0 / (dc * dc + dr * dr);
-        double x = places.get(place).x();
-        double y = places.get(place).y();
+        double x = place.x();
+        double y = place.y();
         n += w;
         su += w * dc;
         sv += w * dr;
@@ -259,12 +226,13 @@ final class Lattice {
     double uv = suv / n - mu * mv;
     double det = uu * vv - uv * uv;
     if (!(det > 1e-9)) {
-      return null;
+      return Optional.empty();
     }
-    return new double[] {
-      at(sx / n, sux / n - mu * sx / n, svx / n - mv * sx / n, mu, mv, uu, vv, uv, det),
-      at(sy / n, suy / n - mu * sy / n, svy / n - mv * sy / n, mu, mv, uu, vv, uv, det)
-    };
+    return Optional.of(
+        new double[] {
+          at(sx / n, sux / n - mu * sx / n, svx / n - mv * sx / n, mu, mv, uu, vv, uv, det),
+          at(sy / n, suy / n - mu * sy / n, svy / n - mv * sy / n, mu, mv, uu, vv, uv, det)
+        });
   }
 
   private static double at(

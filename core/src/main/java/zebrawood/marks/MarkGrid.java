@@ -249,6 +249,7 @@ public final class MarkGrid {
   private static Map<Cell, Place> byMap(
       Map<Cell, Place> net, List<Place> places, int columns, int rows, double pitchPx) {
     Map<Cell, Place> now = net;
+    PlaceIndex index = PlaceIndex.of(places, OFF_THE_MAP * pitchPx);
     for (int round = 0; round < ROUNDS; round++) {
       Smooth map = Smooth.robust(now, columns, rows, pitchPx);
       double peers = median(now.values().stream().mapToDouble(Place::response).toArray());
@@ -257,8 +258,7 @@ public final class MarkGrid {
         for (int column = 0; column < columns; column++) {
           Cell cell = new Cell(column, row);
           double[] at = map.at(cell);
-          places.stream()
-              .filter(p -> Math.abs(p.x() - at[0]) < OFF_THE_MAP * pitchPx)
+          index.within(at[0], at[1], OFF_THE_MAP * pitchPx).stream()
               .filter(p -> mayBe(p, Math.hypot(p.x() - at[0], p.y() - at[1]) / pitchPx, peers))
               .max(Comparator.comparingDouble(Place::response))
               .ifPresent(p -> next.put(cell, p));
@@ -273,7 +273,7 @@ public final class MarkGrid {
   }
 
   private static boolean mayBe(Place p, double off, double peers) {
-    return off < OFF_THE_MAP && p.response() >= OF_PEERS * peers
+    return p.response() >= OF_PEERS * peers
         || off < ON_THE_MAP && p.response() >= OF_PEERS_ON_THE_MAP * peers;
   }
 

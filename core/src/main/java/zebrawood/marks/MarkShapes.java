@@ -1,10 +1,9 @@
 package zebrawood.marks;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.IntStream;
 
 /**
@@ -118,31 +117,18 @@ final class MarkShapes {
 
   private List<Place> apart(List<Place> strongestFirst, int most) {
     double cell = APART * pitch * ink.block();
-    Map<Long, List<Place>> taken = new HashMap<>();
+    PlaceIndex taken = new PlaceIndex(cell);
     List<Place> kept = new ArrayList<>();
     for (Place p : strongestFirst) {
       if (kept.size() == most) {
         break;
       }
-      boolean free = true;
-      for (int dy = -1; dy <= 1 && free; dy++) {
-        for (int dx = -1; dx <= 1 && free; dx++) {
-          for (Place other :
-              taken.getOrDefault(key(p.x() + dx * cell, p.y() + dy * cell, cell), List.of())) {
-            free &= Math.hypot(other.x() - p.x(), other.y() - p.y()) >= cell;
-          }
-        }
-      }
-      if (free) {
+      if (taken.within(p.x(), p.y(), cell).isEmpty()) {
         kept.add(p);
-        taken.computeIfAbsent(key(p.x(), p.y(), cell), k -> new ArrayList<>()).add(p);
+        taken.add(p);
       }
     }
     return kept;
-  }
-
-  private static long key(double x, double y, double cell) {
-    return ((long) Math.floor(x / cell) << 32) ^ ((long) Math.floor(y / cell) & 0xffffffffL);
   }
 
   private Place place(int x, int y, double response, double size) {
@@ -243,7 +229,7 @@ final class MarkShapes {
               (int) Math.floor(x + 0.5 + radius * Math.cos(angle)),
               (int) Math.floor(y + 0.5 + radius * Math.sin(angle)));
     }
-    java.util.Arrays.sort(all);
+    Arrays.sort(all);
     return all;
   }
 }

@@ -210,20 +210,34 @@ class ControllerVisitTest {
     assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
     assertThat(f.advice(ENGLISH).getFirst()).startsWith("Type what is known of it");
     ControllerVisitReadings.Page page =
-        new ControllerVisitReadings.Page(
-            new Dialect(
-                "-",
-                NamedFields.LINE,
-                NamedFields.LINE,
-                Optional.empty(),
-                Map.of(),
-                Optional.empty()),
-            "Top speed = 500\nPower limit = 70 %\n");
+        new ControllerVisitReadings.Page(NamedFields.BARE, "Top speed = 500\nPower limit = 70 %\n");
     ControllerVisitFinding known =
         silent(Optional.of(page), Optional.empty(), Optional.empty(), List.of()).solve(galvo);
     assertThat(known.verdict()).isEqualTo(Verdict.WITHIN);
     assertThat(known.notJudged()).isEqualTo(2);
     assertThat(known.warnings(ENGLISH)).singleElement().asString().contains("nobody judged them");
+    ControllerVisitReadings later =
+        silent(Optional.empty(), Optional.empty(), Optional.of(false), PROVEN);
+    ControllerVisitFinding without =
+        new ControllerVisitReadings(
+                later.numbered(),
+                later.named(),
+                later.lensFocalLengthMm(),
+                later.offline(),
+                Optional.of(page.text()),
+                later.across(),
+                later.along(),
+                later.runUp(),
+                later.twoMarks(),
+                later.homeAtStart(),
+                later.configuration(),
+                later.connection(),
+                later.proofs(),
+                later.panel(),
+                later.silent())
+            .solve(SEDGE);
+    assertThat(without.sinceLeft()).as("what was not typed again did not change").isEmpty();
+    assertThat(without.verdict()).isEqualTo(Verdict.WITHIN);
     assertThatThrownBy(() ->
             new ControllerVisitReadings(
                 numbered(RIGHT, Optional.empty(), Optional.empty(), TwoMarks.NOT_BURNT, List.of())

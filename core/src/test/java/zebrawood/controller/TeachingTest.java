@@ -155,6 +155,7 @@ class TeachingTest {
             "axis X  steps=80 rate=12000, accel=500\n"
                 + "Work area: 400, 300\n"
                 + "Started: 12:30\n"
+                + "Gain = 12,5\n"
                 + "Name = North bench 3\n");
     assertThat(page.values())
         .containsEntry("axis X / steps", "80")
@@ -163,8 +164,9 @@ class TeachingTest {
         .containsEntry("Work area 1", "400")
         .containsEntry("Work area 2", "300")
         .containsEntry("Started", "12:30")
+        .containsEntry("Gain", "12,5")
         .containsEntry("Name", "North bench 3")
-        .hasSize(7);
+        .hasSize(8);
     Proposals p =
         Teaching.propose(
             page.text(),

@@ -51,7 +51,8 @@ class CoolingTest {
     for (double above : new double[] {1, -8}) {
       CoolingReadings follows =
           new CoolingReadings(
-              new Air.Readings(24, 60, 24),
+              // So damp that the dew point lies less than its margin below the room.
+              new Air.Readings(24, above > 0 ? 97 : 60, 24),
               28,
               set.afterHourC(),
               set.conductivityUsCm(),

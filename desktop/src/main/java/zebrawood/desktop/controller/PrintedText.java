@@ -16,11 +16,6 @@ import zebrawood.records.configuration.ConfigurationText;
  * not read again.
  */
 final class PrintedText {
-  /** Of rows of a name and a value that somebody knows of a controller that shows nothing. */
-  private static final Dialect KNOWN =
-      new Dialect(
-          "-", NamedFields.LINE, NamedFields.LINE, Optional.empty(), Map.of(), Optional.empty());
-
   private static final int MOST_KEPT = 4;
 
   private final DialectFields fields;
@@ -58,7 +53,7 @@ final class PrintedText {
    * @throws UnusableReading when what is said of how it prints cannot be so
    */
   Dialect understood() {
-    return silent.getAsBoolean() ? KNOWN : fields.dialect();
+    return silent.getAsBoolean() ? NamedFields.BARE : fields.dialect();
   }
 
   /**

@@ -137,7 +137,14 @@ public final class SheetModel<R, F extends Finding> {
   public List<Step> steps() {
     List<Step> steps = new ArrayList<>();
     if (heldBack()) {
-      missing().forEach(line -> steps.add(toProve(line)));
+      List<GuardLine> missing = missing();
+      steps.add(toProve(missing.getFirst()));
+      if (missing.size() > 1) {
+        steps.add(
+            Step.of(
+                Message.of("guard.rest", missing.size() - 1),
+                Message.list(missing.stream().skip(1).map(GuardLine::said).toList())));
+      }
     }
     toName()
         .ifPresent(kind ->
