@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import zebrawood.ledger.Figure;
 import zebrawood.machine.Moves;
 import zebrawood.measure.Estimate;
+import zebrawood.measure.PartFinding;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
@@ -30,6 +31,14 @@ public final class Focus {
       Visit.helped(FocusReadings.class, FocusFinding.class, Focus::solve, Focus::figures)
           .saying((r, f) -> f.said(r));
 
+  /** Whether the ring of a laser module stays where it was set. */
+  public enum Held {
+    /** Locked, or there is none. */
+    HELD,
+    TURNS,
+    NOT_TRIED
+  }
+
   private Focus() {}
 
   /**
@@ -37,13 +46,22 @@ public final class Focus {
    */
   public static FocusFinding solve(FocusReadings readings, Help help) {
     FocusFinding focus = ofGap(readings, help);
-    return readings
-        .plumb()
-        .map(r -> {
-          ModulePlumb.Finding plumb = ModulePlumb.solve(r);
-          return focus.with(plumb, ModulePlumb.judge(r, plumb));
-        })
-        .orElse(focus);
+    if (readings.plumb().isPresent()) {
+      ModulePlumb.Finding plumb = ModulePlumb.solve(readings.plumb().get());
+      focus = focus.with(plumb).with(ModulePlumb.judge(readings.plumb().get(), plumb));
+    }
+    return readings.ringHeld().isPresent() ? focus.with(ring(readings.ringHeld().get())) : focus;
+  }
+
+  /**
+   * A ring that can turn moves the focus unseen; that nobody tried it is no more than a warning.
+   */
+  private static PartFinding ring(Held held) {
+    return switch (held) {
+      case HELD -> PartFinding.within();
+      case TURNS -> PartFinding.adjust(Advice.act("focus.ring.lock").because("focus.ring.turns"));
+      case NOT_TRIED -> PartFinding.within().warning(Message.of("focus.ring.not-tried"));
+    };
   }
 
   private static FocusFinding ofGap(FocusReadings readings, Help help) {

@@ -39,14 +39,20 @@ public record FocusFinding(
     this(located, offMm, allowedMm, tableUpMm, Optional.empty(), verdict, advice, warnings);
   }
 
-  /** The same with how plumb the module is; what is to be done there comes behind the focus. */
-  FocusFinding with(ModulePlumb.Finding f, PartFinding part) {
+  /** The same with how plumb the module is. */
+  FocusFinding with(ModulePlumb.Finding f) {
+    return new FocusFinding(
+        located, offMm, allowedMm, tableUpMm, Optional.of(f), verdict, advice, warnings);
+  }
+
+  /** The same with what else was asked; what is to be done there comes behind the focus. */
+  FocusFinding with(PartFinding part) {
     return new FocusFinding(
         located,
         offMm,
         allowedMm,
         tableUpMm,
-        Optional.of(f),
+        plumb,
         Verdict.worst(List.of(verdict, part.verdict())),
         Stream.concat(advice.stream(), part.advice().stream()).toList(),
         Stream.concat(warnings.stream(), part.warnings().stream()).toList());
@@ -56,7 +62,7 @@ public record FocusFinding(
   List<Message> said(FocusReadings readings) {
     return located.gapMm().stream()
         .flatMap(gap ->
-            Stream.of(FocusReference.values())
+            readings.references().places().stream()
                 .flatMap(to ->
                     readings.references().gapMm(gap.value(), to).stream()
                         .mapToObj(mm ->

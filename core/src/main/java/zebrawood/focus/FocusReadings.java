@@ -23,6 +23,7 @@ import zebrawood.measure.Resolution;
  * @param head of a machine that cuts sheet metal; else empty
  * @param moves what sets the gap; empty while nobody said so
  * @param plumb of a module on the head, where marks at two heights were burnt
+ * @param ringHeld whether a module's ring stays where it is; empty where the machine has no module
  */
 public record FocusReadings(
     FocusTask task,
@@ -36,7 +37,8 @@ public record FocusReadings(
     OptionalDouble defocusThenMm,
     Optional<CuttingHead> head,
     Optional<Moves> moves,
-    Optional<ModulePlumb.Readings> plumb) {
+    Optional<ModulePlumb.Readings> plumb,
+    Optional<Focus.Held> ringHeld) {
   public FocusReadings {
     var accepts = new Accepts().between("defocusMm", defocusMm, -200, 200);
     setGapMm.ifPresent(mm -> accepts.between("setGapMm", mm, 0, RampReadings.LONGEST_MM));

@@ -4,5 +4,7 @@ package zebrawood.focus;
 public enum FocusReference {
   NOZZLE_TIP,
   LENS_RING,
-  HEAD_LINE
+  HEAD_LINE,
+  /** The lower edge of the sheet metal or guard around the head. */
+  HEAD_SHEET
 }

@@ -1,6 +1,7 @@
 package zebrawood.focus;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import zebrawood.measure.Accepts;
@@ -12,25 +13,39 @@ import zebrawood.measure.Estimate;
  * @param from what gaps are measured from
  * @param lensRingAboveNozzleMm where that was measured
  * @param headLineAboveNozzleMm where that was measured
+ * @param headSheetAboveNozzleMm where that was measured
+ * @param noNozzle whether the head has none: then what is above its tip is above the lens ring
  */
 public record References(
     FocusReference from,
     OptionalDouble lensRingAboveNozzleMm,
-    OptionalDouble headLineAboveNozzleMm) {
+    OptionalDouble headLineAboveNozzleMm,
+    OptionalDouble headSheetAboveNozzleMm,
+    Optional<Boolean> noNozzle) {
   public References {
     var accepts = new Accepts();
     lensRingAboveNozzleMm.ifPresent(
         mm -> accepts.between("lensRingAboveNozzleMm", mm, -1000, 1000));
     headLineAboveNozzleMm.ifPresent(
         mm -> accepts.between("headLineAboveNozzleMm", mm, -1000, 1000));
+    headSheetAboveNozzleMm.ifPresent(
+        mm -> accepts.between("headSheetAboveNozzleMm", mm, -1000, 1000));
     accepts.orThrow();
+  }
+
+  /** The places that this head has, in the order of the constants. */
+  public List<FocusReference> places() {
+    return Stream.of(FocusReference.values())
+        .filter(place -> place != FocusReference.NOZZLE_TIP || !noNozzle.orElse(false))
+        .toList();
   }
 
   private OptionalDouble aboveNozzleMm(FocusReference of) {
     return switch (of) {
       case NOZZLE_TIP -> OptionalDouble.of(0);
-      case LENS_RING -> lensRingAboveNozzleMm;
+      case LENS_RING -> noNozzle.orElse(false) ? OptionalDouble.of(0) : lensRingAboveNozzleMm;
       case HEAD_LINE -> headLineAboveNozzleMm;
+      case HEAD_SHEET -> headSheetAboveNozzleMm;
     };
   }
 
@@ -58,7 +73,7 @@ public record References(
    */
   public List<FocusReference> meantBy(double makerMm, Estimate best) {
     double allowed = Math.max(SAME_PLACE_MM, 2 * best.uncertainty());
-    return Stream.of(FocusReference.values())
+    return places().stream()
         .filter(to -> {
           OptionalDouble gap = gapMm(best.value(), to);
           return gap.isPresent() && Math.abs(gap.getAsDouble() - makerMm) <= allowed;
@@ -68,6 +83,6 @@ public record References(
 
   /** The places on the head whose gap is not known for want of a measurement. */
   public List<FocusReference> notMeasured() {
-    return Stream.of(FocusReference.values()).filter(to -> gapMm(0, to).isEmpty()).toList();
+    return places().stream().filter(to -> gapMm(0, to).isEmpty()).toList();
   }
 }

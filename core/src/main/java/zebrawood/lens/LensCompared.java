@@ -92,8 +92,14 @@ public record LensCompared(
             lens.name(),
             Amount.mm(optics.spotMm(), 3),
             Amount.mm(optics.depthOfFieldMm(), 2),
-            Amount.mm(narrowestIntervalMm(), 3));
+            Amount.mm(narrowestIntervalMm(), 3),
+            Amount.mm(narrowestIntervalMm() / 2, 3));
     said.add(suits() ? does : Message.of("lens.summary.but", does, Message.list(against)));
+    if (lens.focalAssumed().orElse(false)) {
+      said.add(
+          Message.of(
+              "lens.summary.focal-assumed", lens.name(), Amount.mm(lens.focalLengthMm(), 0)));
+    }
     return said;
   }
 

@@ -43,7 +43,8 @@ public final class LensVisit {
   /** What may be worked with though nobody read it. */
   public enum Assumed {
     BEAM,
-    FOCAL_LENGTH
+    FOCAL_LENGTH,
+    BEAM_QUALITY
   }
 
   /**
@@ -115,6 +116,7 @@ public final class LensVisit {
               case BEAM -> Message.of("lens.assumed.beam", Amount.mm(rack.beam.diameterMm(), 1));
               case FOCAL_LENGTH ->
                   Message.of("lens.assumed.focal", Amount.mm(rack.on.focalLengthMm(), 0));
+              case BEAM_QUALITY -> Message.of("lens.assumed.m2", Message.number(rack.beam.m2()));
             })
         .toList();
   }

@@ -31,9 +31,6 @@ public record LensVisitFinding(
   public List<Message> said() {
     List<Message> said = new ArrayList<>();
     compared.forEach(c -> said.addAll(c.said()));
-    if (!compared.isEmpty()) {
-      said.add(Message.of("lens.summary.overlap"));
-    }
     best.ifPresent(name -> said.add(Message.of("lens.summary.best", name)));
     return said;
   }

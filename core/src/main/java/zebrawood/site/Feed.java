@@ -23,6 +23,8 @@ import zebrawood.words.Message;
  * @param askedA the circuit that its maker asks for
  * @param noEarthPin whether it is fed by an adapter without an earth pin, so that there is no earth
  *     to read; empty while nobody said so
+ * @param adapterWhole whether that adapter was looked at: marked as double insulated, whole; empty
+ *     while nobody looked
  */
 public record Feed(
     OptionalDouble earthOhm,
@@ -33,7 +35,8 @@ public record Feed(
     OptionalDouble fusePlateA,
     OptionalDouble fuseFittedA,
     OptionalDouble askedA,
-    Optional<Boolean> noEarthPin) {
+    Optional<Boolean> noEarthPin,
+    Optional<Boolean> adapterWhole) {
   /** The usual breaker for sockets lets through three to five times its rating for a moment. */
   private static final double LETS_THROUGH = 3;
 
@@ -89,10 +92,20 @@ public record Feed(
         : Optional.empty();
   }
 
+  /** What has no earth is kept apart from the mains by its insulation alone. */
+  private PartFinding adapter() {
+    Message whole = Message.of("site.feed.adapter-whole");
+    if (adapterWhole.isEmpty()) {
+      return PartFinding.again(Advice.prove(whole));
+    }
+    return adapterWhole.get()
+        ? PartFinding.within()
+        : PartFinding.stop(Advice.act("site.feed.another-adapter").because("site.feed.insulation"));
+  }
+
   private PartFinding earth() {
     if (noEarthPin.orElse(false) && earthOhm.isEmpty()) {
-      return PartFinding.within(Advice.act("site.feed.double-insulated"))
-          .warning(List.of(Message.of("site.feed.no-earth-pin")));
+      return adapter().warning(Message.of("site.feed.no-earth-pin"));
     }
     if (earthOhm.isEmpty()) {
       return new PartFinding(

@@ -25,7 +25,8 @@ class FocusTest {
     return Focus.solve(
         new FocusReadings(
             task,
-            new References(FocusReference.NOZZLE_TIP, NONE, NONE),
+            new References(
+                FocusReference.NOZZLE_TIP, NONE, NONE, OptionalDouble.empty(), Optional.empty()),
             set,
             NONE,
             depth,
@@ -33,6 +34,7 @@ class FocusTest {
             Optional.empty(),
             defocus,
             NONE,
+            Optional.empty(),
             Optional.empty(),
             Optional.empty(),
             Optional.empty()),
@@ -131,25 +133,88 @@ class FocusTest {
 
   @Test
   void aGapIsConvertedOnlyBetweenReferencesThatWereMeasured() {
-    References known = new References(FocusReference.NOZZLE_TIP, OptionalDouble.of(42), NONE);
+    References known =
+        new References(
+            FocusReference.NOZZLE_TIP,
+            OptionalDouble.of(42),
+            NONE,
+            OptionalDouble.empty(),
+            Optional.empty());
     assertThat(known.gapMm(7, FocusReference.LENS_RING)).hasValue(49);
     assertThat(known.gapMm(7, FocusReference.NOZZLE_TIP)).hasValue(7);
     assertThat(known.gapMm(7, FocusReference.HEAD_LINE)).isEmpty();
     References fromRing =
-        new References(FocusReference.LENS_RING, OptionalDouble.of(42), OptionalDouble.of(10));
+        new References(
+            FocusReference.LENS_RING,
+            OptionalDouble.of(42),
+            OptionalDouble.of(10),
+            OptionalDouble.empty(),
+            Optional.empty());
     assertThat(fromRing.gapMm(49, FocusReference.HEAD_LINE)).hasValue(17);
   }
 
   /** The maker's 40 is from the ring, 32.5 above a tip whose best gap is 7.2. */
   @Test
   void aMakersFigureIsFromThePlaceWhereItFits() {
-    References measured = new References(FocusReference.NOZZLE_TIP, OptionalDouble.of(32.5), NONE);
+    References measured =
+        new References(
+            FocusReference.NOZZLE_TIP,
+            OptionalDouble.of(32.5),
+            NONE,
+            OptionalDouble.empty(),
+            Optional.empty());
     Estimate best = new Estimate(7.2, 0.1);
     assertThat(measured.meantBy(40, best)).containsExactly(FocusReference.LENS_RING);
     assertThat(measured.meantBy(25, best)).isEmpty();
-    assertThat(measured.notMeasured()).containsExactly(FocusReference.HEAD_LINE);
+    assertThat(measured.notMeasured())
+        .containsExactly(FocusReference.HEAD_LINE, FocusReference.HEAD_SHEET);
     assertThat(measured.meantBy(42, new Estimate(7.2, 1.5)))
         .containsExactly(FocusReference.LENS_RING);
+  }
+
+  /**
+   * A galvo head has no nozzle: its sheet hangs 25 below the ring, and the maker's 180 is from
+   * there.
+   */
+  @Test
+  void onAHeadWithoutANozzleEveryPlaceIsTiedToTheRing() {
+    References galvo =
+        new References(
+            FocusReference.LENS_RING, NONE, NONE, OptionalDouble.of(-25), Optional.of(true));
+    assertThat(galvo.places()).doesNotContain(FocusReference.NOZZLE_TIP);
+    Estimate best = new Estimate(205.3, 0.2);
+    assertThat(galvo.meantBy(180, best)).containsExactly(FocusReference.HEAD_SHEET);
+    assertThat(galvo.notMeasured()).containsExactly(FocusReference.HEAD_LINE);
+  }
+
+  private static FocusFinding ofRing(Optional<Focus.Held> held) {
+    return Focus.solve(
+        new FocusReadings(
+            new FocusTask.ByGauge(7, OptionalDouble.of(0.1)),
+            new References(FocusReference.NOZZLE_TIP, NONE, NONE, NONE, Optional.empty()),
+            OptionalDouble.of(7),
+            OptionalDouble.of(0.1),
+            OptionalDouble.of(0.5),
+            Optional.empty(),
+            Optional.empty(),
+            0,
+            NONE,
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            held),
+        Help.NONE);
+  }
+
+  @Test
+  void aRingThatTurnsIsToBeLockedAndOneThatNobodyTriedIsSaid() {
+    assertThat(ofRing(Optional.of(Focus.Held.HELD)))
+        .isEqualTo(ofRing(Optional.empty()))
+        .returns(Verdict.WITHIN, FocusFinding::verdict);
+    assertThat(ofRing(Optional.of(Focus.Held.TURNS)).verdict()).isEqualTo(Verdict.ADJUST);
+    FocusFinding notTried = ofRing(Optional.of(Focus.Held.NOT_TRIED));
+    assertThat(notTried.verdict()).isEqualTo(Verdict.WITHIN);
+    assertThat(notTried.warnings(ENGLISH)).anyMatch(w -> w.contains("Nobody tried"));
   }
 
   /** A gap that is too small is made larger by what moves, in its own direction. */
@@ -160,7 +225,12 @@ class FocusTest {
           Focus.solve(
               new FocusReadings(
                   new FocusTask.ByGauge(7, OptionalDouble.of(0.1)),
-                  new References(FocusReference.NOZZLE_TIP, NONE, NONE),
+                  new References(
+                      FocusReference.NOZZLE_TIP,
+                      NONE,
+                      NONE,
+                      OptionalDouble.empty(),
+                      Optional.empty()),
                   OptionalDouble.of(5),
                   OptionalDouble.of(0.1),
                   OptionalDouble.of(0.5),
@@ -170,6 +240,7 @@ class FocusTest {
                   NONE,
                   Optional.empty(),
                   Optional.of(moves),
+                  Optional.empty(),
                   Optional.empty()),
               Help.NONE);
       assertThat(f.advice(ENGLISH).getFirst())
@@ -202,7 +273,8 @@ class FocusTest {
     FocusReadings left =
         new FocusReadings(
             new FocusTask.ByGauge(6.5, OptionalDouble.of(0.05)),
-            new References(FocusReference.NOZZLE_TIP, NONE, NONE),
+            new References(
+                FocusReference.NOZZLE_TIP, NONE, NONE, OptionalDouble.empty(), Optional.empty()),
             OptionalDouble.of(8.5),
             NONE,
             OptionalDouble.of(1),
@@ -210,6 +282,7 @@ class FocusTest {
             Optional.of(stack),
             2,
             OptionalDouble.of(2),
+            Optional.empty(),
             Optional.empty(),
             Optional.empty(),
             Optional.empty());
@@ -251,7 +324,12 @@ class FocusTest {
             Focus.solve(
                     new FocusReadings(
                         task,
-                        new References(FocusReference.NOZZLE_TIP, NONE, NONE),
+                        new References(
+                            FocusReference.NOZZLE_TIP,
+                            NONE,
+                            NONE,
+                            OptionalDouble.empty(),
+                            Optional.empty()),
                         OptionalDouble.of(7),
                         NONE,
                         OptionalDouble.of(1),
@@ -260,6 +338,7 @@ class FocusTest {
                         0,
                         NONE,
                         Optional.of(new CuttingHead(follows, recipe, Optional.empty())),
+                        Optional.empty(),
                         Optional.empty(),
                         Optional.empty()),
                     Help.NONE)
@@ -305,7 +384,8 @@ class FocusTest {
     FocusReadings coarse =
         new FocusReadings(
             new FocusTask.ByGauge(7, OptionalDouble.of(0.05)),
-            new References(FocusReference.NOZZLE_TIP, NONE, NONE),
+            new References(
+                FocusReference.NOZZLE_TIP, NONE, NONE, OptionalDouble.empty(), Optional.empty()),
             OptionalDouble.of(7),
             OptionalDouble.of(1),
             OptionalDouble.of(0.6),
@@ -313,6 +393,7 @@ class FocusTest {
             Optional.empty(),
             0,
             NONE,
+            Optional.empty(),
             Optional.empty(),
             Optional.empty(),
             Optional.empty());
@@ -413,7 +494,8 @@ class FocusTest {
     return Focus.solve(
         new FocusReadings(
             new FocusTask.ByOwn(true),
-            new References(FocusReference.NOZZLE_TIP, NONE, NONE),
+            new References(
+                FocusReference.NOZZLE_TIP, NONE, NONE, OptionalDouble.empty(), Optional.empty()),
             NONE,
             NONE,
             NONE,
@@ -423,7 +505,8 @@ class FocusTest {
             NONE,
             Optional.empty(),
             Optional.empty(),
-            Optional.of(new ModulePlumb.Readings(right, rear, 50, 0.2, most))),
+            Optional.of(new ModulePlumb.Readings(right, rear, 50, 0.2, most)),
+            Optional.empty()),
         Help.NONE);
   }
 

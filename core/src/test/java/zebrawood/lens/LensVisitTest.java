@@ -23,7 +23,7 @@ class LensVisitTest {
       Arrays.stream(Item.values()).map(i -> new Proof<>(i, true)).toList();
 
   private static RackLens lens(double focal) {
-    return new RackLens(focal + " mm", focal, LensShape.MENISCUS, NONE);
+    return new RackLens(focal + " mm", focal, LensShape.MENISCUS, NONE, Optional.empty());
   }
 
   private static LensVisit.Rack rack(LensJob job, double... focals) {
@@ -75,9 +75,9 @@ class LensVisitTest {
                     List.of(),
                     none,
                     NONE,
-                    Optional.of(List.of(LensVisit.Assumed.BEAM, LensVisit.Assumed.FOCAL_LENGTH)))));
+                    Optional.of(List.of(LensVisit.Assumed.values())))));
     LensVisitFinding f = LensVisit.solve(assumed);
-    assertThat(f.warnings(ENGLISH)).hasSize(2).allMatch(w -> w.contains("is assumed"));
+    assertThat(f.warnings(ENGLISH)).hasSize(3).allMatch(w -> w.contains("is assumed"));
     assertThat(LensVisit.figures(assumed, f))
         .extracting(Figure::id)
         .containsExactly("notSo", "spotAssumed", "depthAssumed");

@@ -72,7 +72,16 @@ class SiteTest {
 
   private static Feed feed(OptionalDouble earthOhm) {
     return new Feed(
-        earthOhm, 0.5, CIRCUIT, NONE, NONE, NONE, NONE, OptionalDouble.empty(), Optional.empty());
+        earthOhm,
+        0.5,
+        CIRCUIT,
+        NONE,
+        NONE,
+        NONE,
+        NONE,
+        OptionalDouble.empty(),
+        Optional.empty(),
+        Optional.empty());
   }
 
   private static SiteFinding solve(Arrival arrival, Feed feed, Breathing breathing) {
@@ -105,19 +114,28 @@ class SiteTest {
   }
 
   private static List<PartFinding> judged(
-      OptionalDouble asked, Optional<Boolean> noPin, OptionalDouble earth) {
-    Feed feed = new Feed(earth, 0.5, CIRCUIT, NONE, NONE, NONE, NONE, asked, noPin);
+      OptionalDouble asked,
+      Optional<Boolean> noPin,
+      Optional<Boolean> whole,
+      OptionalDouble earth) {
+    Feed feed = new Feed(earth, 0.5, CIRCUIT, NONE, NONE, NONE, NONE, asked, noPin, whole);
     return feed.judge(CIRCUIT.map(Circuit::solve));
   }
 
   @Test
   void anAdapterWithoutAPinIsNotAskedForItsEarth() {
-    assertThat(judged(NONE, Optional.empty(), NONE))
+    Optional<Boolean> yes = Optional.of(true);
+    assertThat(judged(NONE, Optional.empty(), Optional.empty(), NONE))
         .anyMatch(p -> p.verdict() == Verdict.MEASURE_AGAIN);
-    assertThat(judged(NONE, Optional.of(true), NONE))
+    assertThat(judged(NONE, yes, Optional.empty(), NONE))
+        .as("nobody looked at its insulation")
+        .anyMatch(p -> p.verdict() == Verdict.MEASURE_AGAIN);
+    assertThat(judged(NONE, yes, Optional.of(false), NONE))
+        .anyMatch(p -> p.verdict() == Verdict.STOP);
+    assertThat(judged(NONE, yes, yes, NONE))
         .allMatch(p -> p.verdict() == Verdict.WITHIN)
         .anyMatch(p -> !p.warnings().isEmpty());
-    assertThat(judged(NONE, Optional.of(true), OptionalDouble.of(40)))
+    assertThat(judged(NONE, yes, yes, OptionalDouble.of(40)))
         .as("what was read counts")
         .anyMatch(p -> p.verdict() == Verdict.STOP);
   }
@@ -125,9 +143,9 @@ class SiteTest {
   @Test
   void aBreakerBelowWhatTheMakerAsksForIsSaid() {
     double breaker = CIRCUIT.orElseThrow().breakerA();
-    assertThat(judged(OptionalDouble.of(breaker), Optional.of(true), NONE))
+    assertThat(judged(OptionalDouble.of(breaker), Optional.of(true), Optional.of(true), NONE))
         .allMatch(p -> p.verdict() == Verdict.WITHIN);
-    assertThat(judged(OptionalDouble.of(2 * breaker), Optional.of(true), NONE))
+    assertThat(judged(OptionalDouble.of(2 * breaker), Optional.of(true), Optional.of(true), NONE))
         .anyMatch(p -> p.verdict() == Verdict.ADJUST);
   }
 
@@ -156,6 +174,7 @@ class SiteTest {
                 NONE,
                 NONE,
                 OptionalDouble.empty(),
+                Optional.empty(),
                 Optional.empty()),
             new Breathing(Optional.empty(), BlowerAt.OUTLET, Outlet.OUTDOORS, Optional.empty()),
             Optional.empty(),
@@ -262,6 +281,7 @@ class SiteTest {
                 NONE,
                 NONE,
                 OptionalDouble.empty(),
+                Optional.empty(),
                 Optional.empty()),
             new Breathing(
                 Optional.of(
@@ -312,6 +332,7 @@ class SiteTest {
                 OptionalDouble.of(6.3),
                 NONE,
                 OptionalDouble.empty(),
+                Optional.empty(),
                 Optional.empty()),
             STILL);
     assertThat(plug.verdict()).isEqualTo(Verdict.STOP);
@@ -330,6 +351,7 @@ class SiteTest {
                 OptionalDouble.of(6.3),
                 OptionalDouble.of(16),
                 OptionalDouble.empty(),
+                Optional.empty(),
                 Optional.empty()),
             STILL);
     assertThat(fuse.advice(ENGLISH).getFirst()).contains("a fuse of 16 A is in it", "6.3 A");

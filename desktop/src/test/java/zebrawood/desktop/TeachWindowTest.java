@@ -266,4 +266,31 @@ class TeachWindowTest extends WindowTest {
         .as("kept with the machine")
         .isEqualTo(RILL.writeLine());
   }
+
+  /** A list of bare numbers: the line that changed while one named switch was flipped is it. */
+  @Test
+  void aSwitchIsTaughtByWhatChanges() {
+    keys(KeyCode.CONTROL, KeyCode.DIGIT3);
+    unfold();
+    set("dump", "20=1\n21=0\n30=60\n31=40\n");
+    settle();
+    press("#change-remember");
+    assertThat(said()).contains("How a line is printed is not known yet");
+    press("#dialect-teach");
+    press("#confirm-line");
+    settle();
+    press("#change-remember");
+    assertThat(said()).contains("Remembered: 4 lines");
+    set("dump", "20=1\n21=0\n30=60\n31=40\n");
+    settle();
+    press("#change-what");
+    assertThat(shows("#confirm-laser-follows-motion")).as("nothing changed").isFalse();
+    set("dump", "20=1\n21=1\n30=60\n31=40\n");
+    settle();
+    press("#change-what");
+    press("#confirm-laser-follows-motion");
+    assertThat(words("#controller-role-laser-follows-motion")).isEqualTo("21");
+    assertThat(words("#controller-role-laser-follows-motion-on")).isEqualTo("1");
+    assertThat(words("#controller-role-laser-follows-motion-off")).isEqualTo("0");
+  }
 }

@@ -39,12 +39,24 @@ final class TaughtByChange {
     model.say(
         before
             .map(s -> Message.of("controller.change.remembered", s.values().size()))
-            .orElse(Message.of("controller.change.nothing-remembered")));
+            .orElseGet(this::notRead));
+  }
+
+  /** Nothing is there, or it is not known yet how its lines are printed. */
+  private Message notRead() {
+    return Message.of(
+        model.dump.isEmpty()
+            ? "controller.change.nothing-remembered"
+            : "controller.change.lines-first");
   }
 
   private void ask() {
     Optional<Settings> now = model.settings();
-    if (before.isEmpty() || now.isEmpty()) {
+    if (now.isEmpty()) {
+      model.say(notRead());
+      return;
+    }
+    if (before.isEmpty()) {
       model.say(Message.of("controller.change.nothing-remembered"));
       return;
     }

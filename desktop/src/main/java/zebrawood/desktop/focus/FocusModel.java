@@ -346,7 +346,8 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
         table.defocusThenMm(),
         head.flatMap(Section::read),
         machine.moves(),
-        plumb.flatMap(Section::read));
+        plumb.flatMap(Section::read),
+        measuredFrom.ringHeld());
   }
 
   /** What the gaps are measured from: a gap without it says nothing. */

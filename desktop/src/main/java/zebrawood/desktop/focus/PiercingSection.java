@@ -79,9 +79,7 @@ final class PiercingSection extends Section<CuttingHead, CuttingHead.Piercing> {
   protected Optional<CuttingHead> understood() {
     return Optional.of(
         new CuttingHead(
-            sensor.isEmpty()
-                ? Optional.empty()
-                : Optional.of(sensor.get() == ProofField.Answer.YES),
+            sensor.so(),
             new CuttingHead.Recipe(
                 gas.get(),
                 bar.value(),

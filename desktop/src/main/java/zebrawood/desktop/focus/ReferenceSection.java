@@ -8,12 +8,14 @@ import java.util.function.Supplier;
 import java.util.stream.Stream;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
+import zebrawood.desktop.form.ProofField;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
 import zebrawood.desktop.station.Part;
 import zebrawood.desktop.station.Section;
 import zebrawood.desktop.text.Text;
+import zebrawood.focus.Focus;
 import zebrawood.focus.FocusReference;
 import zebrawood.focus.References;
 import zebrawood.machine.Build;
@@ -33,9 +35,11 @@ final class ReferenceSection extends Section<References, Void> {
   private final boolean nozzled;
   private final QuantityField lensRing;
   private final QuantityField headLine;
+  private final QuantityField headSheet;
   private final QuantityField depth;
   private final QuantityField makerGap;
   private final Optional<WordsField> ringPlace;
+  private final Optional<ProofField> ringProof;
   private final Supplier<Optional<Estimate>> best;
 
   /**
@@ -46,20 +50,20 @@ final class ReferenceSection extends Section<References, Void> {
     this.best = best;
     nozzled = machine.build() != Build.GALVO;
     // A galvo head has no nozzle to measure from.
-    List<FocusReference> fitted =
-        nozzled
-            ? List.of(FocusReference.values())
-            : List.of(FocusReference.LENS_RING, FocusReference.HEAD_LINE);
+    List<FocusReference> fitted = notMeasured().places();
     reference =
         form.choice("reference", Message.of("focus.field.reference"), fitted, fitted.getFirst());
     lensRing = form.quantity("lensRing", Quantity.LENGTH, -1000, 1000);
-    headLine = form.quantity("headLine", Quantity.LENGTH, -1000, 1000);
+    headLine = form.quantity(nozzled ? "headLine" : "lineAboveRing", Quantity.LENGTH, -1000, 1000);
+    headSheet =
+        form.quantity(nozzled ? "headSheet" : "sheetAboveRing", Quantity.LENGTH, -1000, 1000);
     depth = form.positive("depth", Quantity.LENGTH, 1000);
     makerGap = form.positive("makerGap", Quantity.LENGTH, 1000);
     ringPlace =
         machine.build() == Build.GANTRY_WITH_HEAD_MODULE
             ? Optional.of(form.plainWords("ringPlace"))
             : Optional.empty();
+    ringProof = ringPlace.map(p -> form.proof("ring", Message.of("focus.ring")));
   }
 
   QuantityField depth() {
@@ -72,12 +76,36 @@ final class ReferenceSection extends Section<References, Void> {
   }
 
   References references() {
-    return new References(reference.get(), lensRing.value(), headLine.value());
+    return new References(
+        reference.get(),
+        lensRing.value(),
+        headLine.value(),
+        headSheet.value(),
+        nozzled ? Optional.empty() : Optional.of(true));
+  }
+
+  /** Its places, before anybody says how they lie. */
+  private References notMeasured() {
+    OptionalDouble not = OptionalDouble.empty();
+    return new References(
+        FocusReference.LENS_RING, not, not, not, nozzled ? Optional.empty() : Optional.of(true));
+  }
+
+  /** Whether the module's ring stays where it is; empty where there is no module. */
+  Optional<Focus.Held> ringHeld() {
+    return ringProof.map(proof ->
+        switch (proof.get()) {
+          case YES -> Focus.Held.HELD;
+          case NO -> Focus.Held.TURNS;
+          case NOT_YET -> Focus.Held.NOT_TRIED;
+        });
   }
 
   @Override
   public Stream<Field> fields() {
-    return Stream.of(lensRing, headLine, depth, makerGap);
+    Stream<QuantityField> places =
+        nozzled ? Stream.of(lensRing, headLine, headSheet) : Stream.of(headLine, headSheet);
+    return Stream.concat(places, Stream.of(depth, makerGap));
   }
 
   @Override
@@ -88,11 +116,11 @@ final class ReferenceSection extends Section<References, Void> {
                 Part.rows(reference),
                 Part.hint("focus.measured-from.hint"),
                 nozzled
-                    ? Part.rows(lensRing, headLine, depth, makerGap)
-                    : Part.rows(depth, makerGap),
+                    ? Part.rows(lensRing, headLine, headSheet, depth, makerGap)
+                    : Part.rows(headLine, headSheet, depth, makerGap),
                 said()));
     ringPlace.ifPresent(place -> {
-      parts.add(Part.rows(place));
+      parts.add(Part.rows(place, ringProof.orElseThrow()));
       parts.add(Part.hint("focus.ring-place.hint"));
     });
     return Part.fold("focus.measured-from", parts);

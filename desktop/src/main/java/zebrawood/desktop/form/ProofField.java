@@ -48,6 +48,11 @@ public final class ProofField extends Field {
     return answer.get();
   }
 
+  /** Whether it is so; empty while nobody looked. */
+  public Optional<Boolean> so() {
+    return isEmpty() ? Optional.empty() : Optional.of(get() == Answer.YES);
+  }
+
   public void set(Answer now) {
     answer.set(now);
   }

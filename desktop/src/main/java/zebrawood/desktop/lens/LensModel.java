@@ -79,7 +79,6 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
         .findFirst()
         .ifPresent(this::take);
     fillRack(told);
-    m2.set(usualM2());
     startSolving();
   }
 
@@ -127,8 +126,7 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
   protected LensVisitReadings readings() {
     boolean engraved = focal.value().isPresent() || field.value().isPresent();
     return new LensVisitReadings(
-        proofs.answers(),
-        engraved && m2.value().isPresent() ? Optional.of(rack()) : Optional.empty());
+        proofs.answers(), engraved ? Optional.of(rack()) : Optional.empty());
   }
 
   /** Of beams at the lens, 1/e², as data sheets of such sources give them. */
@@ -150,18 +148,24 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
     if (focal.value().isEmpty()) {
       assumed.add(LensVisit.Assumed.FOCAL_LENGTH);
     }
+    if (m2.value().isEmpty()) {
+      assumed.add(LensVisit.Assumed.BEAM_QUALITY);
+    }
     return assumed;
   }
 
   private LensVisit.Rack rack() {
     return new LensVisit.Rack(
         new LensCompared.Beam(
-            machine.source().wavelengthNm(), beam.value().orElse(usualBeamMm()), m2.number()),
+            machine.source().wavelengthNm(),
+            beam.value().orElse(usualBeamMm()),
+            m2.value().orElse(usualM2())),
         new RackLens(
             fitted.orElse(ON),
             focal.value().orElseGet(() -> Lens.focalForField(field.number())),
             shape.get(),
-            field.value()),
+            field.value(),
+            Optional.empty()),
         rack.rows().stream().filter(RackRow::told).map(RackRow::lens).toList(),
         new LensJob(
             thickness.value(), finest.value(), area.value(), mostTaper.value(), trialDepth.value()),

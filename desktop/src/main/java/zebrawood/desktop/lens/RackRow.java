@@ -1,6 +1,7 @@
 package zebrawood.desktop.lens;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
@@ -39,12 +40,14 @@ record RackRow(
 
   void set(Lens lens) {
     name.set(lens.called());
-    focal.set(lens.focalLengthMm());
+    if (!lens.knownByField()) {
+      focal.set(lens.focalLengthMm());
+    }
     lens.fieldMm().ifPresent(field::set);
   }
 
   boolean told() {
-    return !name.isEmpty() && focal.value().isPresent();
+    return !name.isEmpty() && (focal.value().isPresent() || field.value().isPresent());
   }
 
   List<Field> fields() {
@@ -52,6 +55,11 @@ record RackRow(
   }
 
   RackLens lens() {
-    return new RackLens(name.text().strip(), focal.number(), shape.get(), field.value());
+    return new RackLens(
+        name.text().strip(),
+        focal.value().orElseGet(() -> Lens.focalForField(field.number())),
+        shape.get(),
+        field.value(),
+        focal.value().isEmpty() ? Optional.of(true) : Optional.empty());
   }
 }

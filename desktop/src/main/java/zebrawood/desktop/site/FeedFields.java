@@ -6,6 +6,7 @@ import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Group;
+import zebrawood.desktop.form.ProofField;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.station.Part;
@@ -19,6 +20,7 @@ final class FeedFields {
   private static final int MOST_LOADS = 30;
   private final QuantityField earth;
   private final ChoiceField<EarthBy> earthed;
+  private final ProofField adapter;
   private final QuantityField earthLimit;
   private final QuantityField asked;
   private final QuantityField volts;
@@ -34,6 +36,7 @@ final class FeedFields {
   FeedFields(StationForm form) {
     earth = form.quantity("reading.earth", Quantity.RESISTANCE, 0, 10_000_000);
     earthed = form.choice("earthed", EarthBy.class, EarthBy.PIN);
+    adapter = form.proof("adapter", Message.of("site.feed.adapter-whole"));
     asked = form.quantity("asked", Quantity.CURRENT, 0.1, 1000);
     earthLimit = form.quantity("earthLimit", Quantity.RESISTANCE, 0.01, 10);
     volts = form.quantity("volts", Quantity.VOLTAGE, 12, 1000);
@@ -72,7 +75,9 @@ final class FeedFields {
     return List.of(
         new Part.LabelledChoices(List.of(earthed)),
         new Part.ShownWhile(
-            earthed.valueProperty().isEqualTo(EarthBy.PIN), List.of(Part.rows(earth))));
+            earthed.valueProperty().isEqualTo(EarthBy.PIN), List.of(Part.rows(earth))),
+        new Part.ShownWhile(
+            earthed.valueProperty().isEqualTo(EarthBy.ADAPTER), List.of(Part.rows(adapter))));
   }
 
   QuantityField earthLimit() {
@@ -114,7 +119,8 @@ final class FeedFields {
         fusePlate.value(),
         fuseFitted.value(),
         asked.value(),
-        earthed.get() == EarthBy.PIN ? Optional.empty() : Optional.of(true));
+        earthed.get() == EarthBy.PIN ? Optional.empty() : Optional.of(true),
+        adapter.so());
   }
 
   private Optional<Circuit.Readings> drawn() {

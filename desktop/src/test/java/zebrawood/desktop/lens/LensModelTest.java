@@ -1,11 +1,13 @@
 package zebrawood.desktop.lens;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.withinPercentage;
 import static zebrawood.desktop.Models.ALDER;
 import static zebrawood.desktop.Models.answerAll;
 import static zebrawood.desktop.Models.finding;
 import static zebrawood.desktop.Models.refusal;
 import static zebrawood.desktop.Models.type;
+import static zebrawood.words.Phrasebook.ENGLISH;
 
 import java.time.Instant;
 import java.util.List;
@@ -14,6 +16,7 @@ import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import zebrawood.desktop.Models;
 import zebrawood.desktop.form.ProofField.Answer;
+import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.Ledger;
@@ -46,6 +49,23 @@ class LensModelTest {
         .isBetween(limit, 1.5 * limit);
     type(model, "beam", "thin");
     assertThat(refusal(model)).contains("thin is no number");
+  }
+
+  /** Few have the data sheet of their source at hand. */
+  @Test
+  void aBeamQualityThatNobodyTypedIsAssumedAndSaidToBe() {
+    type(model, "focal", "63.5", "beam", "6");
+    assertThat(finding(model).warnings(ENGLISH)).anyMatch(w -> w.contains("M² 1.3"));
+    type(model, "m2", "1.2");
+    assertThat(finding(model).warnings(ENGLISH)).noneMatch(w -> w.contains("assumed"));
+  }
+
+  @Test
+  void aLensOfTheRackThatIsKnownByItsFieldIsCompared() {
+    type(model, "focal", "160", "beam", "7", "rack.1.name", "wide", "rack.1.field", "175");
+    assertThat(finding(model).compared().getLast().lens().focalLengthMm())
+        .isCloseTo(254, withinPercentage(3));
+    assertThat(finding(model).said()).anyMatch(m -> Text.of(m).contains("wide: its focal length"));
   }
 
   @Test
