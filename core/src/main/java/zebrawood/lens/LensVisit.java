@@ -92,6 +92,7 @@ public final class LensVisit {
                     rack.job.thicknessMm().getAsDouble(),
                     rack.job.trialDepthMm().getAsDouble()));
     boolean cut = r.rack().filter(rack -> rack.job.thicknessMm().isPresent()).isPresent();
+    OptionalDouble pauseS = r.rack().map(rack -> rack.job.pauseS()).orElse(OptionalDouble.empty());
     List<Advice> advice = new ArrayList<>();
     List<PartFinding> proven = new ArrayList<>(List.of(PartFinding.within()));
     proven.addAll(Proven.of(List.of(Item.values()), r.proofs()).parts(Verdict.STOP));
@@ -99,7 +100,9 @@ public final class LensVisit {
     if (advice.isEmpty()) {
       advice.add(Advice.leave("lens.leave"));
     }
-    compared.stream().findFirst().ifPresent(on -> advice.addAll(ofJob(on, best, passes, cut)));
+    compared.stream()
+        .findFirst()
+        .ifPresent(on -> advice.addAll(ofJob(on, best, passes, cut, pauseS)));
     return new LensVisitFinding(
         compared,
         best.map(b -> b.lens().name()),
@@ -122,14 +125,18 @@ public final class LensVisit {
   }
 
   private static List<Advice> ofJob(
-      LensCompared on, Optional<LensCompared> best, Optional<Passes> passes, boolean cut) {
+      LensCompared on,
+      Optional<LensCompared> best,
+      Optional<Passes> passes,
+      boolean cut,
+      OptionalDouble pauseS) {
     List<Advice> advice = new ArrayList<>();
     if (!on.suits() && best.isPresent()) {
       advice.add(
           Advice.act("lens.take", best.get().lens().name()).because(Message.list(on.against())));
     }
     if (cut) {
-      advice.add(passes.map(LensVisit::passes).orElseGet(LensVisit::trial));
+      advice.add(passes.map(p -> passes(p, pauseS)).orElseGet(LensVisit::trial));
     }
     return advice;
   }
@@ -138,12 +145,20 @@ public final class LensVisit {
     return Advice.read("lens.trial").because("lens.trial.why");
   }
 
-  private static Advice passes(Passes p) {
+  private static Advice passes(Passes p, OptionalDouble pauseS) {
     if (p.through()) {
       return Advice.act("lens.passes.one").because("lens.passes.one.why");
     }
-    return Advice.act("lens.passes", p.count(), Amount.mm(p.layerMm(), 2))
-        .because(p.clean() ? "lens.passes.stays" : "lens.passes.goes-down");
+    Amount layer = Amount.mm(p.layerMm(), 2);
+    Advice plan =
+        pauseS.isPresent() && pauseS.getAsDouble() > 0
+            ? Advice.act(
+                "lens.passes.pause",
+                p.count(),
+                layer,
+                Amount.plain(pauseS.getAsDouble(), Quantity.TIME))
+            : Advice.act("lens.passes", p.count(), layer);
+    return plan.because(p.clean() ? "lens.passes.stays" : "lens.passes.goes-down");
   }
 
   private static List<Message> warnings(List<LensCompared> compared, List<Message> assumed) {

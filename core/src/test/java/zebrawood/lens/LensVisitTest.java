@@ -63,7 +63,7 @@ class LensVisitTest {
   /** A usual beam stands there as such: its figures have names that no other station looks for. */
   @Test
   void whatIsAssumedIsSaidAndNeverTakenForRead() {
-    LensJob none = new LensJob(NONE, NONE, NONE, NONE, NONE);
+    LensJob none = new LensJob(NONE, NONE, NONE, NONE, NONE, NONE);
     LensVisit.Rack read = rack(none, 63.5);
     LensVisitReadings assumed =
         new LensVisitReadings(
@@ -102,18 +102,20 @@ class LensVisitTest {
 
   @Test
   void theShortestLensThatSuitsTheJobIsTaken() {
-    LensJob fine = new LensJob(NONE, OptionalDouble.of(0.12), OptionalDouble.of(300), NONE, NONE);
+    LensJob fine =
+        new LensJob(NONE, OptionalDouble.of(0.12), OptionalDouble.of(300), NONE, NONE, NONE);
     LensVisitFinding f = solve(ALL, Optional.of(rack(fine, 101.6, 63.5, 50.8)));
     assertThat(f.best()).contains("50.8 mm");
     assertThat(f.on().orElseThrow().suits()).as("4 M2 lambda f / (pi D) is 0.198").isFalse();
     assertThat(f.advice(ENGLISH)).anyMatch(a -> a.contains("Take the lens 50.8 mm"));
 
-    LensJob thick = new LensJob(OptionalDouble.of(12), NONE, NONE, OptionalDouble.of(0.1), NONE);
+    LensJob thick =
+        new LensJob(OptionalDouble.of(12), NONE, NONE, OptionalDouble.of(0.1), NONE, NONE);
     LensVisitFinding cut = solve(ALL, Optional.of(rack(thick, 38.1, 101.6, 190)));
     assertThat(cut.best()).as("the long one leans least").contains("190.0 mm");
     assertThat(cut.on().orElseThrow().taperMm().getAsDouble()).isPositive();
 
-    LensJob large = new LensJob(NONE, NONE, OptionalDouble.of(900), NONE, NONE);
+    LensJob large = new LensJob(NONE, NONE, OptionalDouble.of(900), NONE, NONE, NONE);
     LensVisitFinding none = solve(ALL, Optional.of(rack(large, 50.8)));
     assertThat(none.best()).isEmpty();
     assertThat(none.warnings(ENGLISH)).anyMatch(w -> w.contains("field ends at 700 mm"));
@@ -122,7 +124,7 @@ class LensVisitTest {
   /** 6 mm plywood through a lens of 51 mm: cut every day, in one to three passes. */
   @Test
   void passesComeFromATrial() {
-    LensJob untried = new LensJob(OptionalDouble.of(6), NONE, NONE, NONE, NONE);
+    LensJob untried = new LensJob(OptionalDouble.of(6), NONE, NONE, NONE, NONE, NONE);
     LensVisitFinding open = solve(ALL, Optional.of(rack(untried, 50.8)));
     assertThat(open.passes()).isEmpty();
     assertThat(open.advice(ENGLISH)).anyMatch(a -> a.contains("one pass on scrap"));
@@ -131,13 +133,18 @@ class LensVisitTest {
     assertThat(passes(6, 3.7)).isEqualTo(2);
     assertThat(passes(6, 6)).as("through").isEqualTo(1);
     assertThat(passes(6, 5.5)).as("nearly through").isEqualTo(2);
+    LensJob paused =
+        new LensJob(
+            OptionalDouble.of(6), NONE, NONE, NONE, OptionalDouble.of(2.1), OptionalDouble.of(30));
+    assertThat(solve(ALL, Optional.of(rack(paused, 50.8))).advice(ENGLISH))
+        .anyMatch(a -> a.startsWith("Plan 4 passes, 1.50 mm each, with 30 s between two"));
     LensVisitFinding through = solve(ALL, Optional.of(rack(tried(6, 6), 50.8)));
     assertThat(through.advice(ENGLISH)).anyMatch(a -> a.contains("One pass goes through"));
     assertThat(through.passes().orElseThrow().clean()).isFalse();
   }
 
   private static LensJob tried(double thick, double deep) {
-    return new LensJob(OptionalDouble.of(thick), NONE, NONE, NONE, OptionalDouble.of(deep));
+    return new LensJob(OptionalDouble.of(thick), NONE, NONE, NONE, OptionalDouble.of(deep), NONE);
   }
 
   private static int passes(double thick, double deep) {
@@ -146,7 +153,7 @@ class LensVisitTest {
 
   @Test
   void twoLensesOfOneNameAreRefused() {
-    LensJob any = new LensJob(NONE, NONE, NONE, NONE, NONE);
+    LensJob any = new LensJob(NONE, NONE, NONE, NONE, NONE, NONE);
     assertThatThrownBy(() -> rack(any, 50.8, 50.8)).hasMessageContaining("others");
   }
 

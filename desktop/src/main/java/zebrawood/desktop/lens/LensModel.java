@@ -63,6 +63,8 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
   private final ChoiceField<LensShape> shape;
   private final QuantityField mostTaper = form().positive("mostTaper", MM, 100);
   private final QuantityField trialDepth = form().positive("trialDepth", MM, 1000);
+  private final QuantityField pause =
+      form().quantity("pause", Quantity.TIME, 0, LensJob.LONGEST_PAUSE_S);
   private final Group<RackRow> rack;
   private final Proofs<Item> proofs = form().proofs(List.of(Item.values()));
 
@@ -118,7 +120,8 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
   @Override
   protected Stream<Field> used() {
     return Stream.concat(
-        Stream.of(focal, field, working, beam, m2, thickness, trialDepth, mostTaper, finest, area),
+        Stream.of(
+            focal, field, working, beam, m2, thickness, trialDepth, pause, mostTaper, finest, area),
         rack.rows().stream().flatMap(r -> r.fields().stream()));
   }
 
@@ -168,7 +171,12 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
             Optional.empty()),
         rack.rows().stream().filter(RackRow::told).map(RackRow::lens).toList(),
         new LensJob(
-            thickness.value(), finest.value(), area.value(), mostTaper.value(), trialDepth.value()),
+            thickness.value(),
+            finest.value(),
+            area.value(),
+            mostTaper.value(),
+            trialDepth.value(),
+            pause.value()),
         machine.build().headTravels()
             ? OptionalDouble.of(Math.max(machine.areaXMm(), machine.areaYMm()))
             : OptionalDouble.empty(),
@@ -187,7 +195,7 @@ public final class LensModel extends StationModel<LensVisitReadings, LensVisitFi
         Part.fold(
             "lens.job",
             Part.hint("lens.job.hint"),
-            Part.rows(thickness, trialDepth, mostTaper, finest, area)),
+            Part.rows(thickness, trialDepth, pause, mostTaper, finest, area)),
         Part.fold("lens.rack", Part.hint("lens.rack.hint"), RackRow.part(rack)));
   }
 
