@@ -15,7 +15,16 @@ import java.util.Set;
 @AnalyzeClasses(packages = "zebrawood", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
   private static final Set<String> SHARED =
-      Set.of("quantity", "words", "measure", "machine", "ledger", "station", "climate", "marks");
+      Set.of(
+          "quantity",
+          "words",
+          "measure",
+          "machine",
+          "ledger",
+          "station",
+          "climate",
+          "marks",
+          "tape");
 
   @ArchTest
   static final ArchRule noScreen =

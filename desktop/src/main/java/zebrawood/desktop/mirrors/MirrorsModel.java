@@ -25,6 +25,7 @@ import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.station.Step;
 import zebrawood.desktop.text.Text;
+import zebrawood.devices.picture.PictureFile;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Ledger;
@@ -44,6 +45,8 @@ import zebrawood.quantity.DisplayUnits;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.kept.KeptReadings;
 import zebrawood.records.picture.Canvas;
+import zebrawood.tape.TapePhoto;
+import zebrawood.tape.TapePhotoReadings;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
 
@@ -52,7 +55,12 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
   public static final StationDefinition DEFINITION =
       StationDefinition.of(
               MirrorStation.STATION, (ledger, units) -> new MirrorsModel(ledger.machine(), units))
-          .with(Solver.of("mirrors", MirrorReadings.class, Alignment::solve));
+          .with(
+              Solver.of("mirrors", MirrorReadings.class, Alignment::solve),
+              Solver.of(
+                  "tape-photo",
+                  TapePhotoReadings.class,
+                  r -> TapePhoto.solve(r, PictureFile.read("imagePath", r.imagePath()))));
 
   static final double FURTHEST_MM = 200;
   private static final double USUAL_STEP_MM = 0.1;
