@@ -121,7 +121,7 @@ public final class TapePhoto {
     boolean clipped = b.shape() == Burns.Shape.CLIPPED;
     // The printed cross runs through most burns, and what it hides of their rims is filled in.
     double rim =
-        (0.006 + 0.05 * blurMm + 0.05 * noise / Math.max(0.1, b.darkness())) * (1 + 4 * b.hidden());
+        (0.006 + 0.05 * blurMm + 0.05 * noise / Math.max(0.1, b.darkness())) * (1 + 8 * b.hidden());
     double completed = clipped ? 0.02 + 0.06 * b.share() * b.diameter() : 0;
     double xy = Math.sqrt(placeMm * placeMm + rim * rim + completed * completed);
     double wide = Math.sqrt(square(2 * rim) + square(2 * completed) + placeMm * placeMm);

@@ -20,8 +20,9 @@ final class Targets {
   /** Of a ring's ellipse by its moments, over its outer radius: root of 1.25. */
   private static final double RING_ELLIPSE = Math.sqrt(1.25);
 
-  private static final int MOST_NEAR = 24;
+  private static final int MOST_NEAR = 44;
   private static final int LEAST_SMALL = 6;
+  private static final int LEAST_MARKS = 9;
   private static final int TURNS = 24;
 
   /** Of the area of most: the disc that is the number has 2.25 times theirs. */
@@ -191,7 +192,7 @@ final class Targets {
     double disc = r * TapeCard.DISC_MM / TapeCard.RING_MM;
     List<Blob> near =
         discs.stream()
-            .filter(d -> d.radius() > 0.5 * disc && d.radius() < 2 * disc)
+            .filter(d -> d.radius() > 0.58 * disc && d.radius() < 2 * disc)
             .filter(d -> apart(ring, d) > 7 * r && apart(ring, d) < 36 * r)
             .sorted(Comparator.comparingDouble(d -> apart(ring, d)))
             .limit(MOST_NEAR)
@@ -254,7 +255,7 @@ final class Targets {
     }
     Arrays.sort(white);
     double paper = white[white.length / 2];
-    if (white[2] < 0.55 * paper || paper < 0.02) {
+    if (white[2] < 0.35 * paper || paper < 0.02) {
       return 0;
     }
     double fits = 0;
@@ -312,7 +313,7 @@ final class Targets {
         double far = Math.hypot(u, v) * step;
         // About half of the way: a shadow's edge or a fold is far from either end.
         double d = far > reach ? 0 : Math.clamp(2 * dark - 0.5, 0, 1);
-        if (far > radius + 0.4 && far < reach) {
+        if (far > radius + 0.2 && far < reach) {
           around++;
           covered += dark > 0.5 ? 1 : 0;
         }
@@ -343,10 +344,11 @@ final class Targets {
             .filter(m -> m.areaMm2 < 10)
             .ifPresent(middles::add);
       }
-      if (middles.size() < 9) {
+      List<Middle> clear = middles.stream().filter(Middle::clear).toList();
+      if (middles.size() < LEAST_MARKS) {
         return Optional.empty();
       }
-      used = kept(map, middles);
+      used = kept(map, clear.size() < LEAST_MARKS ? middles : clear);
       double[][] places = used.stream().map(Middle::mm).toArray(double[][]::new);
       double[][] px = used.stream().map(Middle::px).toArray(double[][]::new);
       map = round < 1 ? CardMap.flat(places, px) : CardMap.bowed(places, px, 5);
@@ -377,7 +379,7 @@ final class Targets {
     double most = Math.max(0.2, 4 * sorted[sorted.length / 2]);
     List<Middle> kept = new ArrayList<>();
     for (int i = 0; i < off.length; i++) {
-      if (off[i] <= most || i < 4) {
+      if (off[i] <= most) {
         kept.add(all.get(i));
       }
     }
