@@ -9,7 +9,7 @@ import org.hipparchus.linear.RealMatrix;
  * From places of a card in mm to pixels: a projective map of the flat card, and before it what a
  * bowed card or a bent lens shifts.
  */
-final class CardMap {
+final class CardMap implements TapeSeen.Card {
   /** Bowed across, bowed up, and about a diagonal. */
   private static final int SHAPES = 3;
 
@@ -129,7 +129,20 @@ final class CardMap {
     return shift;
   }
 
-  double[] px(double x, double y) {
+  private static final int STEPS = 8;
+
+  @Override
+  public double[] mm(double xPx, double yPx) {
+    double[] at = {0, 0};
+    for (int i = 0; i < STEPS; i++) {
+      double[] off = leftMm(at, new double[] {xPx, yPx});
+      at = new double[] {at[0] + off[0], at[1] + off[1]};
+    }
+    return at;
+  }
+
+  @Override
+  public double[] px(double x, double y) {
     double[] d = shift(bow, x, y);
     double u = x + d[0];
     double v = y + d[1];

@@ -1,15 +1,18 @@
 package zebrawood.tape;
 
+import java.util.Arrays;
+import java.util.List;
+
 /** What is printed on a target, in mm from its middle, x to the right and y up. */
-final class TapeCard {
-  static final int NUMBERS = 8;
-  static final double SPAN_MM = 32;
-  static final double CORNER_MM = 16;
+public final class TapeCard {
+  public static final int NUMBERS = 8;
+  public static final double SPAN_MM = 32;
+  public static final double CORNER_MM = 16;
   static final double RING_MM = 2.2;
   static final double HOLE_MM = 1.1;
-  static final double DISC_MM = 2;
-  static final double SMALL_MM = 1;
-  static final double NUMBER_MM = 1.5;
+  public static final double DISC_MM = 2;
+  public static final double SMALL_MM = 1;
+  public static final double NUMBER_MM = 1.5;
 
   /** Ring, then the discs clockwise from it. */
   static final double[][] CORNERS = {{-16, 16}, {16, 16}, {16, -16}, {-16, -16}};
@@ -23,6 +26,11 @@ final class TapeCard {
   private static final double HALF_LINE_MM = 0.15;
 
   private TapeCard() {}
+
+  /** Middles of the small discs, x right and y up, clockwise from the ring. */
+  public static List<double[]> small() {
+    return Arrays.stream(SMALL).map(double[]::clone).toList();
+  }
 
   /** How far a place lies from the nearest print; less than 0 within it. */
   static double fromPrintMm(double x, double y) {

@@ -42,8 +42,13 @@ public final class TapePhoto {
    *     blurred, mirrored
    */
   public static TapePhotoFinding solve(TapePhotoReadings readings, Picture picture) {
+    return read(readings, picture).finding();
+  }
+
+  /** The same with where each target lies in the picture. */
+  public static TapeSeen read(TapePhotoReadings readings, Picture picture) {
     Targets.Found found = Targets.find(picture, readings.stretch());
-    List<Target> targets = new ArrayList<>();
+    List<Placed> placed = new ArrayList<>();
     List<Message> warnings = new ArrayList<>();
     List<Message> refused = new ArrayList<>();
     for (Targets.Target t : found.targets()) {
@@ -52,7 +57,7 @@ public final class TapePhoto {
       } else if (t.blurMm() > MOST_BLUR_MM) {
         refused.add(Message.of("tape.too-blurred", Amount.mm(t.blurMm(), 2)));
       } else {
-        targets.add(read(picture, t, readings.stretch()));
+        placed.add(new Placed(t.map(), read(picture, t, readings.stretch())));
       }
     }
     for (int i = 0; i < found.mirrored(); i++) {
@@ -69,24 +74,28 @@ public final class TapePhoto {
                 p.pxPerMm() < LEAST_PX_PER_MM
                     ? Message.of("tape.too-small", Amount.of(p.pxPerMm(), Quantity.NUMBER, 1))
                     : Message.of("tape.too-blurred", Amount.mm(p.blurMm(), 2))));
-    if (targets.isEmpty()) {
+    if (placed.isEmpty()) {
       throw UnusableReading.of(
           "imagePath",
           refused.isEmpty() ? Message.of("tape.no-target") : refused.getFirst(),
           Message.of("tape.accepted"));
     }
     refused.forEach(r -> warnings.add(Message.of("tape.left-out", r)));
-    targets.sort(
-        Comparator.comparingInt((Target t) -> t.number().orElse(TapeCard.NUMBERS + 1))
-            .thenComparingDouble(t -> t.middlePx().getFirst()));
+    placed.sort(
+        Comparator.comparingInt((Placed p) -> p.target.number().orElse(TapeCard.NUMBERS + 1))
+            .thenComparingDouble(p -> p.target.middlePx().getFirst()));
+    List<Target> targets = placed.stream().map(Placed::target).toList();
     for (int i = 1; i < targets.size(); i++) {
       if (targets.get(i).number().isPresent()
           && targets.get(i).number().equals(targets.get(i - 1).number())) {
         warnings.add(Message.of("tape.twice", targets.get(i).number().getAsInt()));
       }
     }
-    return judged(readings, targets, warnings);
+    return new TapeSeen(
+        judged(readings, targets, warnings), placed.stream().map(Placed::card).toList());
   }
+
+  private record Placed(TapeSeen.Card card, Target target) {}
 
   private static Target read(Picture picture, Targets.Target t, double[] stretch) {
     CardView view = CardView.of(picture, t.map(), stretch, t.blurMm());

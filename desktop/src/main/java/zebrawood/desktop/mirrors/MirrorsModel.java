@@ -20,6 +20,7 @@ import zebrawood.desktop.station.FigureTile;
 import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Part;
 import zebrawood.desktop.station.Practice;
+import zebrawood.desktop.station.Section;
 import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
@@ -80,6 +81,7 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
   private final MarkFields tube = aim(Field.READING + "tube");
   final MarkFields againMark = aim(Field.READING + "again");
   private final NozzleFields nozzle;
+  private final TapeSection tape;
   final WordsField leastPulse = form().plainWords(Field.VISIT + "leastPulse");
   private final ProofField round = form().proof(Look.ROUND);
   private Optional<MarkPlace> active = Optional.empty();
@@ -103,10 +105,19 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
     again = form().choice("again", Message.of("mirrors.again"), places, places.getLast());
     legs = new BeamLegs(machine, form());
     screws = new ScrewFields(form(), train.mirrors());
+    tape =
+        new TapeSection(
+            form(), resolution, () -> asked().map(Map.Entry::getValue).toList(), nozzle);
     resolution.set(0.5);
     aperture.set(16);
     tolerance.set(1);
     startSolving();
+    tape.follow();
+  }
+
+  @Override
+  protected List<Section<?, ?>> sections() {
+    return List.of(tape);
   }
 
   /** As it was named in the first version's records. */
@@ -145,7 +156,9 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
   /** Takes a place on the drawn tape for the mark that is typed now, read to the tape's step. */
   @Override
   public void pressed(double x, double y, double width, double height) {
-    put(new MarksPicture(this, width, height), x, y);
+    if (!tape.draws()) {
+      put(new MarksPicture(this, width, height), x, y);
+    }
   }
 
   private void put(MarksPicture on, double x, double y) {
@@ -160,6 +173,9 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
   /** A mark is drawn along on the tape as it was when it was taken. */
   @Override
   public Optional<Dragged> grabbed(double x, double y, double width, double height) {
+    if (tape.draws()) {
+      return tape.grabbed(x, y, width, height);
+    }
     MarksPicture as = new MarksPicture(this, width, height);
     return as.markAt(x, y)
         .map(place -> {
@@ -287,6 +303,7 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
                 new Part.ReadingStatus(),
                 Part.hint(train.foldsDown() ? "mirrors.hint.down" : "mirrors.hint"),
                 new Part.PracticeEntry()));
+    parts.add(tape.part());
     if (train.alignedByMaker()) {
       parts.add(Part.hint("mirrors.sealed.hint"));
       parts.addAll(nozzleParts());
@@ -372,7 +389,11 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
 
   @Override
   public void draw(Canvas on) {
-    new MarksPicture(this, on.width(), on.height()).draw(on);
+    if (tape.draws()) {
+      tape.draw(on);
+    } else {
+      new MarksPicture(this, on.width(), on.height()).draw(on);
+    }
   }
 
   @Override

@@ -42,11 +42,11 @@ public final class PhotoView {
     return top + scale * preview.heightPx();
   }
 
-  private double pxX(double x) {
+  public double pxX(double x) {
     return Math.clamp((x - left) / scale, 0, preview.widthPx());
   }
 
-  private double pxY(double y) {
+  public double pxY(double y) {
     return Math.clamp((y - top) / scale, 0, preview.heightPx());
   }
 

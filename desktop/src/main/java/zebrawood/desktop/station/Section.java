@@ -79,6 +79,11 @@ public abstract class Section<R, F> {
     return said.getReadOnlyProperty();
   }
 
+  /** Something changed that is no field: the station is solved and drawn anew. */
+  protected final void solveAgain() {
+    station().solveAgain();
+  }
+
   /** What is said, as a part of the fold. */
   protected final Part said() {
     return new Part.LiveText(saidProperty());

@@ -181,7 +181,8 @@ public final class Paper {
   private static final Pattern STYLE = Pattern.compile("(?s)<style>.*?</style>");
   private static final Pattern POINTS = Pattern.compile("(\\d+(?:\\.\\d+)?|\\.\\d+)pt");
 
-  private static void pdf(String page, OutputStream out) throws IOException {
+  /** The page alone, as a PDF. */
+  public static void pdf(String page, OutputStream out) throws IOException {
     Letters.Printable printable = Letters.forPaper(page, bundled(), Paper::installed);
     boolean onePage = printable.html().startsWith(ONE_PAGE);
     for (double size : onePage ? SIZES : new double[] {1}) {

@@ -75,6 +75,11 @@ public final class SvgWriter {
     return element(element, attributes(attributes), "");
   }
 
+  /** An element of words. */
+  public SvgWriter text(String words, String... attributes) {
+    return element("text", attributes(attributes), words);
+  }
+
   /**
    * @param words of the element; empty where it has none
    */
