@@ -5,6 +5,7 @@ import java.io.File;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
@@ -108,12 +109,14 @@ public final class FocusTrials {
       RampPhotoReadings readings =
           new RampPhotoReadings(
               file.toString(),
-              new PixelScale(List.of(100.0, 100.0), List.of(100 + 200 * scale, 100.0), 200),
+              Optional.of(
+                  new PixelScale(List.of(100.0, 100.0), List.of(100 + 200 * scale, 100.0), 200)),
               new RampPhotoReadings.Line(
                   aside(photo.startPx(), scale, random), aside(photo.endPx(), scale, random)),
               RUN_MM,
               ramp.riseMm,
-              ramp.startMm);
+              ramp.startMm,
+              Optional.empty());
       double decode = Double.MAX_VALUE;
       double whole = Double.MAX_VALUE;
       RampPhotoFinding f = null;

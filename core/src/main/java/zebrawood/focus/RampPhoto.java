@@ -76,6 +76,16 @@ public final class RampPhoto {
   public static RampPhotoFinding solve(
       RampPhotoReadings readings, Picture picture, DoubleConsumer reached) {
     inside(readings, picture);
+    if (readings.board().isEmpty()) {
+      return square(readings, picture, reached);
+    }
+    SquaredBoard board = SquaredBoard.of(readings, picture);
+    return board.inPicture(square(board.readings(), board.picture(), reached));
+  }
+
+  /** Of a picture that is seen from straight above. */
+  private static RampPhotoFinding square(
+      RampPhotoReadings readings, Picture picture, DoubleConsumer reached) {
     double pxPerMm = readings.pxPerMm();
     List<Double> start = readings.line().startPx();
     List<Double> end = readings.line().endPx();

@@ -48,6 +48,21 @@ public record RampPhotoFinding(
         all);
   }
 
+  RampPhotoFinding withSamples(List<Sample> its) {
+    return new RampPhotoFinding(
+        focusGapMm,
+        thinnestAlongMm,
+        lineWidthAtFocusMm,
+        depthOfFocusMm,
+        higherLaw,
+        law,
+        its,
+        leftOut,
+        verdict,
+        advice,
+        warnings);
+  }
+
   @Override
   public Optional<Estimate> place() {
     return focusGapMm;

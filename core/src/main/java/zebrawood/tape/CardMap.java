@@ -4,6 +4,7 @@ import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.QRDecomposition;
 import org.hipparchus.linear.RealMatrix;
+import zebrawood.measure.Projective;
 
 /**
  * From places of a card in mm to pixels: a projective map of the flat card, and before it what a
@@ -16,56 +17,17 @@ final class CardMap implements TapeSeen.Card {
   /** Focal length over the picture's longer side: of 24 to 28 mm on 36 mm of film. */
   private static final double FOCAL_SHARE = 0.75;
 
-  private final double[] h;
+  private final Projective flat;
   private final double[] bow;
 
-  private CardMap(double[] h, double[] bow) {
-    this.h = h;
+  private CardMap(Projective flat, double[] bow) {
+    this.flat = flat;
     this.bow = bow;
   }
 
   /** Through four or more places, flat. */
   static CardMap flat(double[][] mm, double[][] px) {
-    return new CardMap(projective(mm, px), new double[2 * SHAPES]);
-  }
-
-  /** Least squares of the projective map, its last number 1. */
-  private static double[] projective(double[][] mm, double[][] px) {
-    int n = mm.length;
-    // In sizes about 1, so that no column outweighs another.
-    double scale = 16;
-    double size = 1e-9;
-    double cx = 0;
-    double cy = 0;
-    for (double[] p : px) {
-      cx += p[0] / n;
-      cy += p[1] / n;
-    }
-    for (double[] p : px) {
-      size = Math.max(size, Math.hypot(p[0] - cx, p[1] - cy));
-    }
-    RealMatrix a = new Array2DRowRealMatrix(2 * n, 8);
-    double[] b = new double[2 * n];
-    for (int i = 0; i < n; i++) {
-      double x = mm[i][0] / scale;
-      double y = mm[i][1] / scale;
-      double u = (px[i][0] - cx) / size;
-      double v = (px[i][1] - cy) / size;
-      a.setRow(2 * i, new double[] {x, y, 1, 0, 0, 0, -u * x, -u * y});
-      a.setRow(2 * i + 1, new double[] {0, 0, 0, x, y, 1, -v * x, -v * y});
-      b[2 * i] = u;
-      b[2 * i + 1] = v;
-    }
-    double[] s = new QRDecomposition(a, 1e-12).getSolver().solve(new ArrayRealVector(b)).toArray();
-    double[] h = new double[9];
-    double[] third = {s[6] / scale, s[7] / scale, 1};
-    for (int k = 0; k < 3; k++) {
-      double of = k < 2 ? 1 / scale : 1;
-      h[k] = size * s[k] * of + cx * third[k];
-      h[3 + k] = size * s[3 + k] * of + cy * third[k];
-      h[6 + k] = third[k];
-    }
-    return h;
+    return new CardMap(Projective.through(mm, px), new double[2 * SHAPES]);
   }
 
   /**
@@ -78,7 +40,7 @@ final class CardMap implements TapeSeen.Card {
     int n = mm.length;
     double[] bow = new double[2 * SHAPES];
     for (int round = 0; round < 3; round++) {
-      CardMap now = new CardMap(flat.h, bow);
+      CardMap now = new CardMap(flat.flat, bow);
       // What is left, in mm, told by the map's own slope.
       double[] left = new double[2 * n];
       double[][] moved = new double[n][];
@@ -110,7 +72,7 @@ final class CardMap implements TapeSeen.Card {
       }
       flat = flat(moved, px);
     }
-    return new CardMap(flat.h, bow);
+    return new CardMap(flat.flat, bow);
   }
 
   private static double[] shapes(double x, double y) {
@@ -144,10 +106,7 @@ final class CardMap implements TapeSeen.Card {
   @Override
   public double[] px(double x, double y) {
     double[] d = shift(bow, x, y);
-    double u = x + d[0];
-    double v = y + d[1];
-    double w = h[6] * u + h[7] * v + h[8];
-    return new double[] {(h[0] * u + h[1] * v + h[2]) / w, (h[3] * u + h[4] * v + h[5]) / w};
+    return flat.at(x + d[0], y + d[1]);
   }
 
   /** How far, in mm on the card, a place in the picture lies from where this map has a mark. */

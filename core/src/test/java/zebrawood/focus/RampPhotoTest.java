@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import zebrawood.measure.Picture;
@@ -56,12 +57,14 @@ class RampPhotoTest {
     return RampPhoto.solve(
         new RampPhotoReadings(
             "board.png",
-            new PixelScale(List.of(60.0, 500.0), List.of(60 + 100 * PX_PER_MM, 500.0), 100),
+            Optional.of(
+                new PixelScale(List.of(60.0, 500.0), List.of(60 + 100 * PX_PER_MM, 500.0), 100)),
             new RampPhotoReadings.Line(
                 List.of(60.0, 300 + asidePx), List.of(60 + RUN * PX_PER_MM, 300 + asidePx)),
             RUN,
             RISE,
-            START),
+            START,
+            Optional.empty()),
         board);
   }
 
@@ -90,5 +93,71 @@ class RampPhotoTest {
     assertThat(solve(new Board(20, 0, 4, 3), 0).warnings())
         .extracting(Message::key)
         .contains("focus.photo.blurred");
+  }
+
+  /** The board of these tests as a camera at an angle sees it: followed pixel by pixel. */
+  private record AtAnAngle(Board board, double perspective, double shear) implements Picture {
+    /** Where a place of the board's own picture falls. */
+    List<Double> at(double x, double y) {
+      double w = 1 + perspective * x / board.width();
+      return List.of(20 + (x + shear * y) / w, 40 + 0.8 * y / w);
+    }
+
+    @Override
+    public int width() {
+      return board.width() + 200;
+    }
+
+    @Override
+    public int height() {
+      return board.height();
+    }
+
+    @Override
+    public double light(int px, int py) {
+      // Backwards: y / w and x / w are linear in each other.
+      double v = (py + 0.5 - 40) / 0.8;
+      double u = px + 0.5 - 20 - shear * v;
+      double x = u / (1 - perspective * u / board.width());
+      double y = v * (1 + perspective * x / board.width());
+      int ix = (int) Math.floor(x);
+      int iy = (int) Math.floor(y);
+      return ix < 0 || iy < 0 || ix >= board.width() || iy >= board.height()
+          ? 90
+          : board.light(ix, iy);
+    }
+  }
+
+  @Test
+  void aPhotographAtAnAngleIsSquaredByTheBoardsCorners() {
+    Board flat = new Board(0, 0, 0.4, 1);
+    AtAnAngle seen = new AtAnAngle(flat, 0.35, 0.15);
+    double left = 40;
+    double right = 60 + (RUN + 5) * PX_PER_MM;
+    double top = 60;
+    double below = 540;
+    RampPhotoReadings.Board corners =
+        new RampPhotoReadings.Board(
+            List.of(
+                seen.at(left, top),
+                seen.at(right, top),
+                seen.at(right, below),
+                seen.at(left, below)),
+            (right - left) / PX_PER_MM,
+            (below - top) / PX_PER_MM);
+    RampPhotoFinding f =
+        RampPhoto.solve(
+            new RampPhotoReadings(
+                "board.png",
+                Optional.empty(),
+                new RampPhotoReadings.Line(seen.at(60, 302), seen.at(60 + RUN * PX_PER_MM, 302)),
+                RUN,
+                RISE,
+                START,
+                Optional.of(corners)),
+            seen);
+    assertThat(f.focusGapMm().orElseThrow().value())
+        .isCloseTo(FOCUS, within(2.5 * f.focusGapMm().orElseThrow().uncertainty()));
+    assertThat(f.samples()).allMatch(s -> Math.abs(seen.at(0, 300).getLast() - s.yPx()) < 80);
   }
 }

@@ -99,7 +99,7 @@ class FocusWindowTest extends WindowTest {
     choose(FocusWay.GAUGE);
     fill("#focus-gauge", "7");
     fill("#focus-gauge-read", "0.1");
-    assertThat(page()).contains("measure lens ring, line on the head as well");
+    assertThat(page()).contains("measure lens ring, line on the head, lower edge of the head");
     fill("#focus-lens-ring", "33");
     assertThat(page()).contains("The maker's 40 mm is from: lens ring");
     choose("#focus-felt", FeltIfTried.LEAVES_GAP);

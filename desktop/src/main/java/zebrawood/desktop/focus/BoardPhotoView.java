@@ -43,7 +43,12 @@ final class BoardPhotoView {
     PhotoMarks photo = place.marks();
     PhotoView view = seen.get();
     view.drawPicture(on);
-    view.between(on, photo.of(Mark.SCALE_FROM), photo.of(Mark.SCALE_TO), "photo-scale");
+    boolean corners = photo.all().contains(photo.of(Mark.UPPER_LEFT));
+    between(view, corners, Mark.UPPER_LEFT, Mark.UPPER_RIGHT);
+    between(view, corners, Mark.UPPER_RIGHT, Mark.LOWER_RIGHT);
+    between(view, corners, Mark.LOWER_RIGHT, Mark.LOWER_LEFT);
+    between(view, corners, Mark.LOWER_LEFT, Mark.UPPER_LEFT);
+    between(view, !corners, Mark.SCALE_FROM, Mark.SCALE_TO);
     view.between(on, photo.of(Mark.LINE_START), photo.of(Mark.LINE_END), "photo-line");
     solved.ifPresent(found -> widths(view, found.finding().located().widths()));
     view.drawMarks(on, photo);
@@ -55,6 +60,12 @@ final class BoardPhotoView {
         view.bottom() + WORDS_BELOW / 2);
     if (solved.isPresent()) {
       new FocusPicture(on, view.bottom() + WORDS_BELOW).draw(solved);
+    }
+  }
+
+  private void between(PhotoView view, boolean asked, Mark from, Mark to) {
+    if (asked) {
+      view.between(on, place.marks().of(from), place.marks().of(to), "photo-scale");
     }
   }
 

@@ -2,6 +2,7 @@ package zebrawood.desktop.photo;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
@@ -18,6 +19,7 @@ public final class PhotoMarks {
   private final StationForm form;
   private final WordsField path;
   private final List<Mark> marks;
+  private Predicate<Enum<?>> asked = what -> true;
 
   /**
    * One place.
@@ -74,8 +76,14 @@ public final class PhotoMarks {
     return path.text().strip();
   }
 
+  /** Some of them are not wanted for now; what they stand at is kept. */
+  public void askOnly(Predicate<Enum<?>> which) {
+    asked = which;
+  }
+
+  /** Those that are wanted now. */
   public List<Mark> all() {
-    return marks;
+    return marks.stream().filter(m -> asked.test(m.what)).toList();
   }
 
   public Mark of(Enum<?> what) {
@@ -83,12 +91,12 @@ public final class PhotoMarks {
   }
 
   public Stream<Field> fields() {
-    return marks.stream().flatMap(m -> Stream.of(m.x(), m.y()));
+    return all().stream().flatMap(m -> Stream.of(m.x(), m.y()));
   }
 
   /** The first that is not set yet. */
   public Optional<Mark> next() {
-    return marks.stream().filter(m -> !m.set()).findFirst();
+    return all().stream().filter(m -> !m.set()).findFirst();
   }
 
   public void set(Mark mark, double xPx, double yPx) {

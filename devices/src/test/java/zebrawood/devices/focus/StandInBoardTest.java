@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
@@ -86,13 +87,14 @@ class StandInBoardTest {
     double ny = (ex - sx) / length * pxPerMm;
     return new RampPhotoReadings(
         path,
-        new PixelScale(List.of(10.0, 10.0), List.of(10.0 + 100 * pxPerMm, 10.0), 100),
+        Optional.of(new PixelScale(List.of(10.0, 10.0), List.of(10.0 + 100 * pxPerMm, 10.0), 100)),
         new RampPhotoReadings.Line(
             List.of(sx + startOff * nx, sy + startOff * ny),
             List.of(ex + endOff * nx, ey + endOff * ny)),
         120,
         10,
-        12);
+        12,
+        Optional.empty());
   }
 
   private static StandInBoard.Camera camera(int width, int height, double tilt) {
