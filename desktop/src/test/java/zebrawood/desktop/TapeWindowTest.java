@@ -13,6 +13,9 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.time.Duration;
+import java.time.Instant;
 import javafx.event.EventType;
 import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
@@ -120,8 +123,8 @@ class TapeWindowTest extends WindowTest {
     press("#mirrors-tape-take");
     assertThat(page()).contains("There is no mark yet");
     fill("#mirrors-photo", photograph("tape.png").toString());
-    says("target 6");
-    assertThat(page()).contains("target 4: right -3.50 mm, up 2.00 mm");
+    says("Target 6");
+    assertThat(page()).contains("Target 4: -3.50 mm right, 2.00 mm up");
     assertThat(words("#mirrors-head-front-right-up")).as("nothing is taken yet").isEmpty();
 
     Region picture = (Region) node("#mirrors-picture");
@@ -154,6 +157,26 @@ class TapeWindowTest extends WindowTest {
     fill("#mirrors-target-file", sheet.toString());
     press("#mirrors-tape-sheet");
     until("it is written", () -> Files.exists(sheet));
+  }
+
+  /** What comes in from the phone is offered, once it is whole; older pictures are not. */
+  @Test
+  void theNewestPictureOfAFolderIsOffered() throws IOException {
+    keys(KeyCode.CONTROL, KeyCode.DIGIT5);
+    goOnWithoutProof();
+    unfold();
+    fill("#mirrors-photo-folder", "nowhere");
+    says("no folder");
+    Path old = photograph("phone/old.png");
+    Files.setLastModifiedTime(old, FileTime.from(Instant.now().minus(Duration.ofDays(1))));
+    fill("#mirrors-photo-folder", old.getParent().toString());
+    Path fresh = photograph("phone/fresh.png");
+    Files.writeString(fresh.resolveSibling("note.txt"), "no picture");
+    until("it is offered", () -> app.scene().lookup("#mirrors-tape-choose-offered").isVisible());
+    assertThat(words("#mirrors-tape-choose-offered")).isEqualTo("Take fresh.png");
+    press("#mirrors-tape-choose-offered");
+    says("Target 6");
+    assertThat(words("#mirrors-photo")).isEqualTo(fresh.toString());
   }
 
   private void says(String words) {

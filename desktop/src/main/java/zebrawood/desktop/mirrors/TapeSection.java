@@ -169,17 +169,20 @@ final class TapeSection extends Section<Void, Void> {
     spots = all;
     shown.set(true);
     List<Message> said = new ArrayList<>(now.finding().warnings());
-    targets.forEach(t -> t.marks().forEach(m -> said.add(said(t, m))));
     now.finding().advice().forEach(a -> said.add(a.what()));
-    say(Message.sentences(said));
+    targets.forEach(t -> t.marks().forEach(m -> said.add(said(t, m))));
+    say(
+        said.stream()
+            .reduce((before, next) -> Message.of("mirrors.tape.lines", before, next))
+            .orElseThrow());
     solveAgain();
   }
 
   private static Message said(Target target, Mark mark) {
     Message of =
         target.number().isPresent()
-            ? Message.of("tape.target", target.number().getAsInt())
-            : Message.of("tape.target.unread");
+            ? Message.of("mirrors.tape.on", target.number().getAsInt())
+            : Message.of("mirrors.tape.on-unread");
     return Message.of(
         "mirrors.tape.found",
         of,

@@ -18,6 +18,7 @@ public final class PhotoMarks {
 
   private final StationForm form;
   private final WordsField path;
+  private final WordsField folder;
   private final List<Mark> marks;
   private Predicate<Enum<?>> asked = what -> true;
 
@@ -48,6 +49,7 @@ public final class PhotoMarks {
   public PhotoMarks(StationForm form, String label, Enum<?>... of) {
     this.form = form;
     path = form.words("visit.photo");
+    folder = form.words("photoFolder");
     marks =
         Stream.of(of)
             .map(what -> new Mark(what, px(label, what, "x"), px(label, what, "y")))
@@ -65,7 +67,7 @@ public final class PhotoMarks {
 
   /** The file, and below it nothing: the places are pressed. */
   public Part fileName(String chooserId) {
-    return new Part.FileName(path, chooserId);
+    return new Part.FileName(path, chooserId, Optional.of(folder));
   }
 
   public WordsField path() {

@@ -10,13 +10,11 @@ import zebrawood.desktop.text.Text;
 
 /** A file by its name: typed, chosen, or dropped here. */
 public final class FileField extends HeightCachingBox {
-  /**
-   * @param id of the button that chooses
-   */
-  public FileField(WordsField path, String id, FormPane pane) {
+  FileField(Part.FileName file, FormPane pane) {
     super(4);
+    WordsField path = file.path();
     Button choose = new Button(Text.of("sheet.choose-file"));
-    choose.setId(id);
+    choose.setId(file.id());
     choose.setOnAction(e -> {
       FileChooser chooser = new FileChooser();
       chooser.setTitle(Text.of(path.label()));
@@ -26,6 +24,9 @@ public final class FileField extends HeightCachingBox {
       }
     });
     getChildren().addAll(pane.make(Part.rows(path)), choose);
+    file.folder()
+        .ifPresent(folder ->
+            getChildren().add(new PictureOffer(path, folder, file.id() + "-offered", pane)));
     setOnDragOver(e -> {
       if (e.getDragboard().hasFiles()) {
         e.acceptTransferModes(TransferMode.COPY);

@@ -110,7 +110,7 @@ public final class FormPane extends HeightCachingBox {
       case Part.ReadingStatus s -> message;
       case Part.PracticeEntry(var choices) -> practiceEntry(choices);
       case Part.Press press -> button(press);
-      case Part.FileName(var path, String id) -> new FileField(path, id, this);
+      case Part.FileName file -> new FileField(file, this);
       case Part.CustomNode(NodeView view) -> view.make(this);
       case Part.CustomNode(var other) -> throw new IllegalArgumentException("no node for " + other);
       case Part.Together(var several) -> box(several);

@@ -1,6 +1,7 @@
 package zebrawood.desktop.station;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.beans.value.ObservableBooleanValue;
 import javafx.beans.value.ObservableValue;
@@ -64,8 +65,13 @@ public sealed interface Part {
    * A file by its name: typed, chosen, or dropped there.
    *
    * @param id of the button that chooses
+   * @param folder whose newest picture is offered; empty of a file that is no picture
    */
-  record FileName(WordsField path, String id) implements Part {}
+  record FileName(WordsField path, String id, Optional<WordsField> folder) implements Part {
+    public FileName(WordsField path, String id) {
+      this(path, id, Optional.empty());
+    }
+  }
 
   /** Why something typed cannot be used, else how it was understood. */
   record ReadingStatus() implements Part {}
