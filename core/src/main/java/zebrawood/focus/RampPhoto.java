@@ -60,6 +60,9 @@ public final class RampPhoto {
   /** Of the scale from one end of the line to the other, one standard deviation. */
   private static final double NOT_SQUARE = 0.02;
 
+  /** The same where the board's corners were pressed, each to a few pixels of a thousand. */
+  private static final double SQUARED = 0.005;
+
   /** A line whose edges are softer than it is wide is as wide as the picture makes it. */
   private static final double MOST_SOFT = 1;
 
@@ -301,7 +304,12 @@ public final class RampPhoto {
             / readings.pxPerMm();
     double share = Math.clamp(ramp.thinnestAlongMm().orElse(0) / lengthMm, 0, 1);
     double askew =
-        NOT_SQUARE * lengthMm * share * (1 - share) * readings.riseMm() / readings.runMm();
+        (readings.board().isPresent() ? SQUARED : NOT_SQUARE)
+            * lengthMm
+            * share
+            * (1 - share)
+            * readings.riseMm()
+            / readings.runMm();
     double uneven = OF_PICTURE * ramp.depthOfFocusMm().orElse(0);
     return Optional.of(
         new Estimate(gap.value(), Math.hypot(gap.uncertainty(), Math.hypot(uneven, askew))));

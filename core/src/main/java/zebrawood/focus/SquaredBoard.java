@@ -50,7 +50,7 @@ record SquaredBoard(RampPhotoReadings readings, Picture picture, Projective back
             r.runMm(),
             r.riseMm(),
             r.gapAtStartMm(),
-            Optional.empty());
+            r.board());
     return new SquaredBoard(squared, seen, back);
   }
 

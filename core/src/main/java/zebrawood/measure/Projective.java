@@ -5,6 +5,7 @@ import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.QRDecomposition;
 import org.hipparchus.linear.RealMatrix;
+import zebrawood.words.Message;
 
 /**
  * A flat thing as a camera without distortion sees it: the map that keeps straight lines straight
@@ -44,8 +45,8 @@ public final class Projective {
     } catch (MathRuntimeException e) {
       throw UnusableReading.of(
           "corners",
-          zebrawood.words.Message.of("measure.found.on-a-line"),
-          zebrawood.words.Message.of("measure.accepts.four-corners"));
+          Message.of("measure.found.on-a-line"),
+          Message.of("measure.accepts.four-corners"));
     }
     // Both changes of size and middle are taken into the nine numbers.
     double[] h = new double[9];

@@ -308,7 +308,7 @@ final class Burns {
     seen.sort(Comparator.comparingDouble(p -> Math.atan2(p[1] - my, p[0] - mx)));
     return Optional.of(
         shaped(
-            new Outline(seen, (double) hidden / rims),
+            new Outline(seen),
             view.blurMm(),
             view.noise(),
             new Burn(

@@ -1,6 +1,7 @@
 package zebrawood.tape;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -10,9 +11,8 @@ import java.util.Optional;
  * <p>What the print hides of it is left out of every fit: what is completed there is the shape's.
  *
  * @param seen places along the rim that no print hides
- * @param hidden how large a share of the rim the print hides
  */
-record Outline(List<double[]> seen, double hidden) {
+record Outline(List<double[]> seen) {
   private static final int TURNS = 72;
   private static final int COARSE = 36;
   private static final int MOST_POINTS = 120;
@@ -69,7 +69,7 @@ record Outline(List<double[]> seen, double hidden) {
     double[] middle = middle(points);
     double scale = middle[2];
     double[] weights = new double[points.size()];
-    java.util.Arrays.fill(weights, 1);
+    Arrays.fill(weights, 1);
     double[] q = {1, 0, 1, 0, 0};
     for (int round = 0; round < 4; round++) {
       double[][] normal = new double[5][6];

@@ -9,7 +9,6 @@ public final class TapeCard {
   public static final double SPAN_MM = 32;
   public static final double CORNER_MM = 16;
   static final double RING_MM = 2.2;
-  static final double HOLE_MM = 1.1;
   public static final double DISC_MM = 2;
   public static final double SMALL_MM = 1;
   public static final double NUMBER_MM = 1.5;

@@ -39,8 +39,8 @@ public record TapePhotoReadings(
       if (span.size() != 2) {
         accepts.complain(
             "spanMm",
-            Message.of("controller.accepts.numbers", span.size()),
-            Message.of("controller.controller-readings.two-right-rear"));
+            Message.of("accepts.of-them", span.size()),
+            Message.of("tape.accepts.two-spans"));
       }
       for (int i = 0; i < span.size(); i++) {
         accepts.between("spanMm[" + i + "]", span.get(i), 30, 34);

@@ -20,46 +20,46 @@ import zebrawood.measure.Picture;
  * reader. Each pixel's ray goes through a bent lens to the bowed card, where print and burns are
  * asked what they reflect; then light, softness, shake, noise, and what a camera writes.
  */
-final class DrawnTape {
-  int width = 1400;
-  int height = 1050;
-  double pxPerMm = 20;
-  double tiltDeg = 15;
-  double tiltTowardsDeg = 30;
-  double focalShare = 0.9;
+public final class DrawnTape {
+  public int width = 1400;
+  public int height = 1050;
+  public double pxPerMm = 20;
+  public double tiltDeg = 15;
+  public double tiltTowardsDeg = 30;
+  public double focalShare = 0.9;
 
   /** How far the lens shifts the picture's corner, of its distance from the middle. */
-  double bend;
+  public double bend;
 
-  double unevenShare = 0.25;
-  double shadowShare;
-  double glare;
-  double grain = 0.004;
-  double softPx = 0.9;
-  double shakePx;
-  double shakeDeg;
-  double noise = 1.5;
-  int jpeg;
-  long seed = 1;
-  final List<Card> cards = new ArrayList<>();
+  public double unevenShare = 0.25;
+  public double shadowShare;
+  public double glare;
+  public double grain = 0.004;
+  public double softPx = 0.9;
+  public double shakePx;
+  public double shakeDeg;
+  public double noise = 1.5;
+  public int jpeg;
+  public long seed = 1;
+  public final List<Card> cards = new ArrayList<>();
 
   /** One target on the table, its middle and turn there; its paper is bowed about a line. */
-  static final class Card {
-    int number = 3;
-    double xMm;
-    double yMm;
-    double turnDeg = 8;
-    double bowMm;
-    double bowDeg;
-    boolean mirrored;
-    double stretchX = 1;
-    double stretchY = 1;
-    double fold;
-    double crepe;
-    double strayMm;
-    final List<Burn> burns = new ArrayList<>();
+  public static final class Card {
+    public int number = 3;
+    public double xMm;
+    public double yMm;
+    public double turnDeg = 8;
+    public double bowMm;
+    public double bowDeg;
+    public boolean mirrored;
+    public double stretchX = 1;
+    public double stretchY = 1;
+    public double fold;
+    public double crepe;
+    public double strayMm;
+    public final List<Burn> burns = new ArrayList<>();
 
-    Card with(Burn burn) {
+    public Card with(Burn burn) {
       burns.add(burn);
       return this;
     }
@@ -74,7 +74,7 @@ final class DrawnTape {
    * @param archMm radius of that rim, which bends away from the burn's middle; straight where 0
    * @param hole burnt through: what shows there is lighter or darker, of paper
    */
-  record Burn(
+  public record Burn(
       double xMm,
       double yMm,
       double diameterMm,
@@ -87,16 +87,16 @@ final class DrawnTape {
       double archMm,
       double soot,
       double hole) {
-    static Burn round(double x, double y, double diameter, double dark) {
+    public static Burn round(double x, double y, double diameter, double dark) {
       return new Burn(x, y, diameter, dark, 1, 0, 0.05, 1e9, 0, 0, 0.25, 0);
     }
 
-    Burn cut(double mm, double deg, double arch) {
+    public Burn cut(double mm, double deg, double arch) {
       return new Burn(
           xMm, yMm, diameterMm, dark, stretch, turnDeg, edgeMm, mm, deg, arch, soot, hole);
     }
 
-    Burn oval(double ratio, double deg) {
+    public Burn oval(double ratio, double deg) {
       return new Burn(
           xMm,
           yMm,
@@ -112,17 +112,17 @@ final class DrawnTape {
           hole);
     }
 
-    Burn edge(double mm) {
+    public Burn edge(double mm) {
       return new Burn(
           xMm, yMm, diameterMm, dark, stretch, turnDeg, mm, cutMm, cutDeg, archMm, soot, hole);
     }
 
-    Burn soot(double share) {
+    public Burn soot(double share) {
       return new Burn(
           xMm, yMm, diameterMm, dark, stretch, turnDeg, edgeMm, cutMm, cutDeg, archMm, share, hole);
     }
 
-    Burn through(double mm) {
+    public Burn through(double mm) {
       return new Burn(
           xMm, yMm, diameterMm, dark, stretch, turnDeg, edgeMm, cutMm, cutDeg, archMm, soot, mm);
     }
@@ -265,7 +265,7 @@ final class DrawnTape {
   }
 
   /** Where a card's place falls, in pixels. */
-  double[] at(Card card, double x, double y) {
+  public double[] at(Card card, double x, double y) {
     double[] t = table(card, x, y);
     return at(t[0], t[1], bow(card, x, y));
   }
@@ -342,7 +342,7 @@ final class DrawnTape {
     }
   }
 
-  Picture picture() {
+  public Picture picture() {
     float[] linear = new float[width * height];
     Eye eye = new Eye();
     IntStream.range(0, height)

@@ -127,6 +127,7 @@ class FocusWindowTest extends WindowTest {
     assertThat(wide).as("size " + field.getFont().getSize()).isLessThanOrEqualTo(room);
     double small = field.getFont().getSize();
     fill("#focus-resolution", "0.1");
+    until("it is written larger again", () -> field.getFont().getSize() > small);
     assertThat(field.getFont().getSize()).isGreaterThan(small);
   }
 

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.beans.property.BooleanProperty;
@@ -107,6 +108,7 @@ final class TapeSection extends Section<Void, Void> {
   /** From now on a picture that is named is read at once. */
   void follow() {
     place.follow(this::load);
+    Stream.of(spanAcross, spanUp).forEach(f -> f.textProperty().subscribe((was, now) -> load()));
   }
 
   /** What moved in the picture, or was read: draws anew. */
@@ -147,7 +149,7 @@ final class TapeSection extends Section<Void, Void> {
             ? Optional.of(List.of(spanAcross.number(), spanUp.number()))
             : Optional.empty();
     TapePhotoReadings readings =
-        new TapePhotoReadings(file, spans, java.util.OptionalDouble.empty(), Optional.empty());
+        new TapePhotoReadings(file, spans, OptionalDouble.empty(), Optional.empty());
     station()
         .make(
             progress -> {
@@ -212,6 +214,11 @@ final class TapeSection extends Section<Void, Void> {
   }
 
   private void take() {
+    if (seen.isEmpty() && !place.marks().file().isEmpty()) {
+      // Named on an earlier visit: read now, and taken with the next press.
+      load();
+      return;
+    }
     if (spots.isEmpty()) {
       say(Message.of("mirrors.tape.nothing"));
       return;

@@ -144,8 +144,8 @@ class SolveCommandTest {
     assertThat(none.code()).isEqualTo(2);
     assertThat(none.err())
         .isEqualTo(
-            "STATION is \"beds\", accepted is site or controller or mirrors or bed or shims or focus-ramp"
-                + " or focus-ramp-photo or focus-ladder or lens or field or field-scan or pointer or power-cap"
+            "STATION is \"beds\", accepted is site or controller or mirrors or tape-photo or bed or shims"
+                + " or focus-ramp or focus-ramp-photo or focus-ladder or lens or field or field-scan or pointer or power-cap"
                 + " or rescale.\n");
   }
 

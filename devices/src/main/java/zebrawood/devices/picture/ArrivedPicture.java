@@ -1,11 +1,13 @@
 package zebrawood.devices.picture;
 
 import java.io.IOException;
+import java.nio.file.DirectoryIteratorException;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.BasicFileAttributes;
 import java.nio.file.attribute.FileTime;
+import java.util.Locale;
 import java.util.Optional;
 import zebrawood.measure.UnusableReading;
 import zebrawood.words.Message;
@@ -42,14 +44,14 @@ public record ArrivedPicture(Path file, FileTime changed, long bytes) {
           newest = one;
         }
       }
-    } catch (IOException | IllegalArgumentException | java.nio.file.DirectoryIteratorException e) {
+    } catch (IOException | IllegalArgumentException | DirectoryIteratorException e) {
       throw refused("measure.picture.no-folder", folder);
     }
     return newest;
   }
 
   private static boolean named(Path file) {
-    String name = file.getFileName().toString().toLowerCase(java.util.Locale.ROOT);
+    String name = file.getFileName().toString().toLowerCase(Locale.ROOT);
     return !name.startsWith(".")
         && (name.endsWith(".jpg") || name.endsWith(".jpeg") || name.endsWith(".png"));
   }

@@ -1,5 +1,6 @@
 package zebrawood.devices.picture;
 
+import java.awt.color.ColorSpace;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferByte;
 import java.io.IOException;
@@ -99,12 +100,34 @@ public final class PictureFile {
 
   /** Row by row, so that a row of colours is all that is held twice. */
   private static BufferedImage inBytes(BufferedImage image) {
+    if (image.getColorModel().getColorSpace().getType() == ColorSpace.TYPE_GRAY) {
+      return greyInBytes(image);
+    }
     BufferedImage bytes =
         new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_3BYTE_BGR);
     int[] row = new int[image.getWidth()];
     for (int y = 0; y < image.getHeight(); y++) {
       image.getRGB(0, y, row.length, 1, row, 0, row.length);
       bytes.setRGB(0, y, row.length, 1, row, 0, row.length);
+    }
+    return bytes;
+  }
+
+  /**
+   * Grey of more than eight bits: its levels as they are coded. Asked for colours it would be taken
+   * for linear light, and come out too light.
+   */
+  private static BufferedImage greyInBytes(BufferedImage image) {
+    BufferedImage bytes =
+        new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_BYTE_GRAY);
+    double most = Math.pow(2, image.getColorModel().getComponentSize(0)) - 1;
+    int[] row = new int[image.getWidth()];
+    for (int y = 0; y < image.getHeight(); y++) {
+      image.getRaster().getSamples(0, y, row.length, 1, 0, row);
+      for (int x = 0; x < row.length; x++) {
+        row[x] = (int) Math.round(255 * row[x] / most);
+      }
+      bytes.getRaster().setSamples(0, y, row.length, 1, 0, row);
     }
     return bytes;
   }

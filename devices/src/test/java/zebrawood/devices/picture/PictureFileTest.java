@@ -92,6 +92,18 @@ class PictureFileTest {
     }
   }
 
+  /** A level of a third is a third, in eight bits and in sixteen. */
+  @Test
+  void greyOfSixteenBitsKeepsItsLevels() throws IOException {
+    BufferedImage image = new BufferedImage(4, 3, BufferedImage.TYPE_USHORT_GRAY);
+    image.getRaster().setSample(2, 1, 0, 65_535 / 3);
+    Path file = folder.resolve("deep.png");
+    ImageIO.write(image, "png", file.toFile());
+    Picture picture = PictureFile.read("imagePath", file.toString());
+    assertThat(picture.light(2, 1)).isCloseTo(85, within(0.6));
+    assertThat(picture.light(1, 1)).isZero();
+  }
+
   @Test
   void tellsHowFarItIsAndEndsWhenNobodyWaits() throws IOException {
     Path file = folder.resolve("large.jpg");
