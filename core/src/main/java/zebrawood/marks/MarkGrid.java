@@ -135,7 +135,9 @@ public final class MarkGrid {
       }
       done++;
       reached.accept(0.8 * done / looks.size());
-      if (best.marks.size() >= ENOUGH * columns * rows) {
+      // A large dot leaves bits along its rim to a narrow look: a wide one sees it whole.
+      boolean asked = kind == MarkKind.CROSS || done % 2 == 0;
+      if (asked && best.marks.size() >= ENOUGH * columns * rows) {
         break;
       }
     }

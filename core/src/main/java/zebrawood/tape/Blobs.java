@@ -30,7 +30,7 @@ final class Blobs {
     }
 
     boolean ring() {
-      return fullness > 0.42 && fullness < 0.82 && long1 < 3 * short1;
+      return fullness > 0.3 && fullness < 0.82 && long1 < 3 * short1;
     }
   }
 

@@ -37,6 +37,14 @@ class MarkGridTest {
           s.rows = 5;
         });
     all.put(
+        "dots a quarter of the pitch wide",
+        s -> {
+          s.dots = true;
+          s.sizeMm = 3.6;
+          s.pitchMm = 14;
+          s.toneLevels = 4;
+        });
+    all.put(
         "large dots",
         s -> {
           s.dots = true;

@@ -84,7 +84,7 @@ final class FieldPicture {
     String next =
         photo
             .next()
-            .map(m -> Text.of("field.scan.press", m.number(), Message.of(m.what())))
+            .map(m -> Text.of("field.scan.press", photo.numberOf(m), Message.of(m.what())))
             .orElseGet(() -> Text.of("field.scan.told"));
     say(next, view.bottom() + 16);
     if (readings.isPresent() && found.isPresent()) {

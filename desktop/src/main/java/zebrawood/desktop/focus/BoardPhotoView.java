@@ -55,7 +55,7 @@ final class BoardPhotoView {
     say(
         photo
             .next()
-            .map(m -> Text.of("focus.photo.press", m.number(), Message.of(m.what())))
+            .map(m -> Text.of("focus.photo.press", photo.numberOf(m), Message.of(m.what())))
             .orElseGet(() -> Text.of("focus.photo.told")),
         view.bottom() + WORDS_BELOW / 2);
     if (solved.isPresent()) {

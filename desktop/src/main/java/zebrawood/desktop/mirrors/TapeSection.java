@@ -153,7 +153,7 @@ final class TapeSection extends Section<Void, Void> {
     station()
         .make(
             progress -> {
-              Picture picture = place.read(file, progress);
+              Picture picture = place.help(progress).pictures().apply(file);
               return TapePhoto.read(readings, picture);
             },
             this::found);

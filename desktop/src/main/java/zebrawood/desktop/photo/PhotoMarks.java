@@ -35,11 +35,6 @@ public final class PhotoMarks {
     public List<Double> px() {
       return List.of(x.number(), y.number());
     }
-
-    /** Its number, as it is shown: from 1. */
-    public int number() {
-      return what.ordinal() + 1;
-    }
   }
 
   /**
@@ -86,6 +81,11 @@ public final class PhotoMarks {
   /** Those that are wanted now. */
   public List<Mark> all() {
     return marks.stream().filter(m -> asked.test(m.what)).toList();
+  }
+
+  /** Its number, as it is shown, among those that are wanted: from 1. */
+  public int numberOf(Mark mark) {
+    return all().indexOf(mark) + 1;
   }
 
   public Mark of(Enum<?> what) {

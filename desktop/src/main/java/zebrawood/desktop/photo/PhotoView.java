@@ -61,7 +61,7 @@ public final class PhotoView {
         double x = x(mark.x().number());
         double y = y(mark.y().number());
         on.circle(x, y, 7, "photo-mark");
-        on.words(String.valueOf(mark.number()), x, y, 20, "mark-number");
+        on.words(String.valueOf(marks.numberOf(mark)), x, y, 20, "mark-number");
       }
     }
   }
