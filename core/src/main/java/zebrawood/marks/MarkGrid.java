@@ -123,8 +123,8 @@ public final class MarkGrid {
     List<Look> looks =
         List.of(
             new Look(narrow, false),
-            new Look(wide, false),
             new Look(narrow, true),
+            new Look(wide, false),
             new Look(wide, true));
     Seen best = new Seen(Map.of(), false);
     int done = 0;
@@ -135,8 +135,9 @@ public final class MarkGrid {
       }
       done++;
       reached.accept(0.8 * done / looks.size());
-      // A large dot leaves bits along its rim to a narrow look: a wide one sees it whole.
-      boolean asked = kind == MarkKind.CROSS || done % 2 == 0;
+      // Between light marks dark ones seem to lie, and a large dot leaves bits along its rim to a
+      // narrow look: crosses are decided between dark and light, dots when all looked.
+      boolean asked = kind == MarkKind.CROSS && done % 2 == 0;
       if (asked && best.marks.size() >= ENOUGH * columns * rows) {
         break;
       }
