@@ -34,21 +34,14 @@ public record RampPhotoFinding(
   RampPhotoFinding warning(Message more) {
     List<Message> all = new ArrayList<>(warnings);
     all.add(more);
-    return new RampPhotoFinding(
-        focusGapMm,
-        thinnestAlongMm,
-        lineWidthAtFocusMm,
-        depthOfFocusMm,
-        higherLaw,
-        law,
-        samples,
-        leftOut,
-        verdict,
-        advice,
-        all);
+    return with(samples, all);
   }
 
   RampPhotoFinding withSamples(List<Sample> its) {
+    return with(its, warnings);
+  }
+
+  private RampPhotoFinding with(List<Sample> its, List<Message> warned) {
     return new RampPhotoFinding(
         focusGapMm,
         thinnestAlongMm,
@@ -60,7 +53,7 @@ public record RampPhotoFinding(
         leftOut,
         verdict,
         advice,
-        warnings);
+        warned);
   }
 
   @Override

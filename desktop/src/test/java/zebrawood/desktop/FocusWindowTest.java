@@ -7,12 +7,9 @@ import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
-import javafx.event.EventType;
-import javafx.geometry.Point2D;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import org.junit.jupiter.api.Test;
@@ -294,31 +291,6 @@ class FocusWindowTest extends WindowTest {
     assertThat(Double.parseDouble(words("#focus-mark-3-x")))
         .isCloseTo(before - 50 / scale, within(1.0));
     until("it is measured again", () -> !app.scene().lookup("#primary").isDisabled());
-  }
-
-  /** At a place of the picture; the toolkit counts from the scene's corner. */
-  private static void mouse(Region on, EventType<MouseEvent> type, double x, double y) {
-    Point2D at = on.localToScene(x, y);
-    on.fireEvent(
-        new MouseEvent(
-            type,
-            at.getX(),
-            at.getY(),
-            at.getX(),
-            at.getY(),
-            MouseButton.PRIMARY,
-            1,
-            false,
-            false,
-            false,
-            false,
-            true,
-            false,
-            false,
-            true,
-            false,
-            true,
-            null));
   }
 
   @Test

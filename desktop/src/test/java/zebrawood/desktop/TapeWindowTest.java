@@ -16,14 +16,12 @@ import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.time.Duration;
 import java.time.Instant;
-import javafx.event.EventType;
-import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import zebrawood.desktop.mirrors.TapeUse;
 
 /** Marks of the demo's Alder from a photograph of six targets, drawn here by code of its own. */
 class TapeWindowTest extends WindowTest {
@@ -91,30 +89,6 @@ class TapeWindowTest extends WindowTest {
     return file;
   }
 
-  private static void mouse(Region on, EventType<MouseEvent> type, double x, double y) {
-    Point2D at = on.localToScene(x, y);
-    on.fireEvent(
-        new MouseEvent(
-            type,
-            at.getX(),
-            at.getY(),
-            at.getX(),
-            at.getY(),
-            MouseButton.PRIMARY,
-            1,
-            false,
-            false,
-            false,
-            false,
-            true,
-            false,
-            false,
-            true,
-            false,
-            true,
-            null));
-  }
-
   @Test
   void marksOfSixTargetsAreTakenMovedAndWritten() throws IOException {
     keys(KeyCode.CONTROL, KeyCode.DIGIT5);
@@ -150,6 +124,17 @@ class TapeWindowTest extends WindowTest {
     assertThat(number("head-front-right-right")).isCloseTo(-6, within(0.03));
     assertThat(number("head-front-right-up")).isCloseTo(1, within(0.03));
     assertThat(number("resolution")).as("the picture's").isLessThan(0.2);
+
+    choose("#mirrors-tape-use", TapeUse.PLUMB);
+    press("#mirrors-tape-take");
+    settle();
+    assertThat(number("high-right")).isCloseTo(0.5, within(0.03));
+    assertThat(number("low-rear")).as("moved by hand").isCloseTo(-1.5, within(0.1));
+    choose("#mirrors-tape-use", TapeUse.POINTER);
+    press("#mirrors-tape-take");
+    settle();
+    assertThat(number("dot-right")).as("the cross from the mark").isCloseTo(-0.5, within(0.03));
+    assertThat(number("dot-rear")).isCloseTo(0.5, within(0.03));
 
     fill("#mirrors-photo", "gone.jpg");
     says("no file gone.jpg");

@@ -19,6 +19,7 @@ import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
 import javafx.event.Event;
 import javafx.event.EventType;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
@@ -28,6 +29,9 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.control.TitledPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
@@ -389,5 +393,30 @@ public abstract class WindowTest extends ApplicationTest {
           .forEach(n -> all.append(((Labeled) n).getText()).append('\n'));
       return all.toString();
     });
+  }
+
+  /** At a place of the picture; the toolkit counts from the scene's corner. */
+  protected static void mouse(Region on, EventType<MouseEvent> type, double x, double y) {
+    Point2D at = on.localToScene(x, y);
+    on.fireEvent(
+        new MouseEvent(
+            type,
+            at.getX(),
+            at.getY(),
+            at.getX(),
+            at.getY(),
+            MouseButton.PRIMARY,
+            1,
+            false,
+            false,
+            false,
+            false,
+            true,
+            false,
+            false,
+            true,
+            false,
+            true,
+            null));
   }
 }

@@ -1,7 +1,7 @@
 package zebrawood.desktop.mirrors;
 
 /** What burns on photographed targets are of. */
-enum TapeUse {
+public enum TapeUse {
   /** The n-th row's mark is on target n. */
   BY_NUMBER,
   /** Row by row: by the targets' numbers, and on one target from left to right. */
