@@ -15,9 +15,9 @@ import zebrawood.marks.MarkGrid;
 import zebrawood.marks.MarkKind;
 import zebrawood.measure.Picture;
 import zebrawood.measure.UnusableReading;
-import zebrawood.tape.DrawnTape;
 import zebrawood.tape.DrawnTape.Burn;
 import zebrawood.tape.DrawnTape.Card;
+import zebrawood.tape.DrawnTape;
 import zebrawood.tape.TapePhoto;
 import zebrawood.tape.TapePhotoFinding.Mark;
 import zebrawood.tape.TapePhotoReadings;
@@ -85,7 +85,7 @@ public final class PictureTrials {
     System.out.println(out);
   }
 
-  private static double at(List<Double> all, double share) {
+  static double at(List<Double> all, double share) {
     double[] sorted = all.stream().mapToDouble(d -> d).sorted().toArray();
     return sorted.length == 0 ? Double.NaN : sorted[(int) (share * (sorted.length - 1))];
   }

@@ -46,6 +46,7 @@ public enum EventKind {
       case NOZZLE_CHANGED -> machine.build().headTravels() && machine.has(Fitting.AIR_ASSIST);
       case BED_CHANGED -> machine.build().headTravels();
       case SUPPLY_TOUCHED -> glass || machine.source().kind() == SourceKind.CO2_RF_TUBE;
+      case CAMERA_MOVED -> machine.has(Fitting.CAMERA);
       case WITHDRAWN, WENT_ON, UNKNOWN -> false;
       default -> true;
     };

@@ -20,7 +20,7 @@ public enum Fitting {
   ROTARY;
 
   /** What machines of this build and source mostly come with. */
-  static List<Fitting> usual(Build build, SourceKind source) {
+  public static List<Fitting> usual(Build build, SourceKind source) {
     List<Fitting> usual = new ArrayList<>();
     boolean enclosed = build == Build.GANTRY_WITH_MIRRORS || build == Build.FIBRE_CUTTING_HEAD;
     if (build != Build.GANTRY_WITH_HEAD_MODULE) {

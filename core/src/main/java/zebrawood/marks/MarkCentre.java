@@ -7,12 +7,17 @@ import zebrawood.measure.Picture;
  * The middle of one mark to a fraction of a pixel: of a dot the centre of what is dark, of a cross
  * where the middles of its two bars meet.
  */
-final class MarkCentre {
+public final class MarkCentre {
   /** Of the pitch: what is looked at about a mark. */
   private static final double WINDOW = 0.4;
 
   /** Of the mark's own darkness: less is the sheet's grain. */
   private static final double CUT = 0.35;
+
+  /** Of a dot's own darkness: from here on a place is all dot, however light falls on it. */
+  private static final double FULL = 0.65;
+
+  private static final double LEAST_LIGHT = 8;
 
   private static final int ROUNDS = 4;
   private static final int LEVELS = 1024;
@@ -25,7 +30,7 @@ final class MarkCentre {
   private MarkCentre() {}
 
   /** Where it is, in pixels, whole ones at the pixels' corners. */
-  record Centre(double x, double y) {}
+  public record Centre(double x, double y) {}
 
   /** Darkness about a place: nothing where it is as light as the sheet there. */
   private record Window(int left, int top, int size, double[] dark) {
@@ -34,15 +39,22 @@ final class MarkCentre {
     }
   }
 
-  static Optional<Centre> of(Picture picture, MarkKind kind, double x, double y, double pitchPx) {
-    Optional<Window> window = window(picture, x, y, pitchPx);
+  /**
+   * @param x roughly, as {@code y}
+   * @param pitchPx so wide is the place that belongs to it
+   * @return empty where nothing dark enough stands there, or it lies at the picture's edge
+   */
+  public static Optional<Centre> of(
+      Picture picture, MarkKind kind, double x, double y, double pitchPx) {
+    Optional<Window> window = window(picture, kind, x, y, pitchPx);
     return window.flatMap(w ->
         kind == MarkKind.DOT
             ? dot(w, x - w.left, y - w.top, pitchPx)
             : cross(w, x - w.left, y - w.top, pitchPx));
   }
 
-  private static Optional<Window> window(Picture picture, double x, double y, double pitchPx) {
+  private static Optional<Window> window(
+      Picture picture, MarkKind kind, double x, double y, double pitchPx) {
     int half = (int) Math.max(4, Math.round(WINDOW * pitchPx));
     int left = (int) Math.floor(x) - half;
     int top = (int) Math.floor(y) - half;
@@ -61,15 +73,18 @@ final class MarkCentre {
     for (int v = 0; v < size; v++) {
       for (int u = 0; u < size; u++) {
         double ground = sheet[0] + sheet[1] * (u - half) + sheet[2] * (v - half);
-        dark[v * size + u] = ground - light[v * size + u];
+        // By the sheet's light there, as if it were lit evenly.
+        dark[v * size + u] =
+            (ground - light[v * size + u]) * sheet[0] / Math.max(LEAST_LIGHT, ground);
       }
     }
     double darkest = quantile(dark, 1, 0.995);
     if (darkest < LEAST_CONTRAST) {
       return Optional.empty();
     }
+    double most = kind == MarkKind.DOT ? (FULL - CUT) * darkest : Double.MAX_VALUE;
     for (int i = 0; i < dark.length; i++) {
-      dark[i] = Math.max(0, dark[i] - CUT * darkest);
+      dark[i] = Math.clamp(dark[i] - CUT * darkest, 0, most);
     }
     return Optional.of(new Window(left, top, size, dark));
   }

@@ -79,32 +79,6 @@ public final class MarkGrid {
     }
   }
 
-  /** Light marks on dark stock, seen as dark ones on light. */
-  private record Inverted(Picture of) implements Picture {
-    @Override
-    public int width() {
-      return of.width();
-    }
-
-    @Override
-    public int height() {
-      return of.height();
-    }
-
-    @Override
-    public double light(int x, int y) {
-      return 255 - of.light(x, y);
-    }
-
-    @Override
-    public void row(int x, int y, double[] into) {
-      of.row(x, y, into);
-      for (int i = 0; i < into.length; i++) {
-        into[i] = 255 - into[i];
-      }
-    }
-  }
-
   /**
    * @param pitchPx from mark to mark, to a fifth
    * @param pxPerMm how many pixels a millimetre has
@@ -150,7 +124,7 @@ public final class MarkGrid {
         Math.min(
             pitchPx,
             Math.max(LEAST_ABOUT_PX, (kind == MarkKind.CROSS ? ABOUT_CROSS : ABOUT_DOT) * size));
-    Picture seenAs = best.lightOnDark ? new Inverted(picture) : picture;
+    Picture seenAs = best.lightOnDark ? new InvertedPicture(picture) : picture;
     List<Mark> marks =
         best.marks.entrySet().parallelStream()
             .map(e -> centre(seenAs, kind, e.getKey(), e.getValue(), about))

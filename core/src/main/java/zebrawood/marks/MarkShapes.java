@@ -5,13 +5,14 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
+import zebrawood.measure.Picture;
 
 /**
  * Places of a picture that have a mark's shape. A cross has four arms: it answers by the weakest of
  * them, less what stands between them. A dot is ink all over and has none about it. A speck, a
  * pen's stroke, a rule's tick, grain or a shadow's edge has neither, however dark it is.
  */
-final class MarkShapes {
+public final class MarkShapes {
   /** Lengths of an arm, or radii of a dot, that are tried: in pitches, from the smallest. */
   private static final double[] SIZES = {0.02, 0.03, 0.045, 0.065, 0.09, 0.13, 0.18, 0.24};
 
@@ -44,6 +45,7 @@ final class MarkShapes {
   private final Ink ink;
   private final MarkKind kind;
   private final double pitch;
+  private final Where where;
 
   /**
    * A place that may be a mark, in pixels of the picture.
@@ -51,10 +53,11 @@ final class MarkShapes {
    * @param response how much it is one: its ink, less what speaks against it
    * @param sizePx an arm's length, or a radius
    */
-  record Place(double x, double y, double response, double sizePx) {}
+  public record Place(double x, double y, double response, double sizePx) {}
 
-  private MarkShapes(Ink ink, MarkKind kind, double pitch) {
+  private MarkShapes(Ink ink, MarkKind kind, double pitch, Where where) {
     this.ink = ink;
+    this.where = where;
     this.kind = kind;
     this.pitch = pitch;
   }
@@ -65,8 +68,38 @@ final class MarkShapes {
    * @param pitchPx roughly, from mark to mark
    */
   static List<Place> of(Ink ink, MarkKind kind, double pitchPx, int wanted) {
-    MarkShapes shapes = new MarkShapes(ink, kind, pitchPx / ink.block());
-    return shapes.strongest(Math.max(LEAST_KEPT, TIMES_AS_MANY * wanted));
+    MarkShapes shapes = new MarkShapes(ink, kind, pitchPx / ink.block(), (x, y) -> true);
+    return shapes.strongest(most(wanted));
+  }
+
+  /**
+   * The places of a picture that is seen from straight above, the strongest first.
+   *
+   * @param pitchPx roughly, from mark to mark
+   * @param widestPx of a mark's line, or of a dot
+   * @param wanted how many marks there are
+   * @param where a mark may be at all
+   */
+  public static List<Place> seen(
+      Picture picture,
+      MarkKind kind,
+      double pitchPx,
+      double widestPx,
+      int wanted,
+      boolean lightOnDark,
+      Where where) {
+    Ink ink = Ink.of(picture, 1, (int) Math.max(2, Math.ceil(widestPx)), lightOnDark);
+    return new MarkShapes(ink, kind, pitchPx, where).strongest(most(wanted));
+  }
+
+  private static int most(int wanted) {
+    return Math.max(LEAST_KEPT, TIMES_AS_MANY * wanted);
+  }
+
+  /** Which places of a picture come into question. */
+  @FunctionalInterface
+  public interface Where {
+    boolean mayBe(int x, int y);
   }
 
   private record Spot(int x, int y, float ink) {}
@@ -100,7 +133,7 @@ final class MarkShapes {
   private List<Spot> row(int y, float least) {
     List<Spot> spots = new ArrayList<>();
     for (int x = 1; x < ink.width() - 1; x++) {
-      if (ink.at(x, y) < least) {
+      if (ink.at(x, y) < least || !where.mayBe(x, y)) {
         continue;
       }
       float here = ink.about(x, y);

@@ -7,7 +7,7 @@ import java.util.Map;
 import zebrawood.marks.MarkShapes.Place;
 
 /** Places of a picture by where they are: what lies near is found without looking at all. */
-final class PlaceIndex {
+public final class PlaceIndex {
   private final double cell;
   private final Map<Long, List<Place>> places = new HashMap<>();
 
@@ -18,7 +18,7 @@ final class PlaceIndex {
     this.cell = cell;
   }
 
-  static PlaceIndex of(List<Place> all, double cell) {
+  public static PlaceIndex of(List<Place> all, double cell) {
     PlaceIndex index = new PlaceIndex(cell);
     all.forEach(index::add);
     return index;
@@ -31,7 +31,7 @@ final class PlaceIndex {
   }
 
   /** All within a circle. */
-  List<Place> within(double x, double y, double reach) {
+  public List<Place> within(double x, double y, double reach) {
     List<Place> found = new ArrayList<>();
     int cells = (int) Math.ceil(reach / cell);
     for (int dy = -cells; dy <= cells; dy++) {

@@ -11,7 +11,7 @@ import zebrawood.words.Message;
  * A flat thing as a camera without distortion sees it: the map that keeps straight lines straight
  * (a homography, eight numbers), by least squares through four places or more.
  */
-public final class Projective {
+public final class Projective implements PlaneMap {
   private final double[] h;
 
   private Projective(double[] h) {
@@ -76,7 +76,7 @@ public final class Projective {
     return of;
   }
 
-  /** Where a place falls. */
+  @Override
   public double[] at(double x, double y) {
     double w = h[6] * x + h[7] * y + h[8];
     return new double[] {(h[0] * x + h[1] * y + h[2]) / w, (h[3] * x + h[4] * y + h[5]) / w};

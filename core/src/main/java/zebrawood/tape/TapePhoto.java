@@ -12,6 +12,7 @@ import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.tape.TapePhotoFinding.Clipped;
 import zebrawood.tape.TapePhotoFinding.Mark;
+import zebrawood.tape.TapePhotoFinding.PerhapsClipped;
 import zebrawood.tape.TapePhotoFinding.Shape;
 import zebrawood.tape.TapePhotoFinding.Target;
 import zebrawood.words.Advice;
@@ -145,7 +146,8 @@ public final class TapePhoto {
         b.least(),
         b.darkness(),
         Shape.valueOf(b.shape().name()),
-        clipped ? Optional.of(new Clipped(b.towardsDeg(), b.share())) : Optional.empty());
+        new PerhapsClipped(
+            clipped ? Optional.of(new Clipped(b.towardsDeg(), b.share())) : Optional.empty()));
   }
 
   private static TapePhotoFinding judged(
@@ -173,6 +175,7 @@ public final class TapePhoto {
                       Amount.mm(readings.allowedMm(), 2)));
         }
         m.clipped()
+            .by()
             .ifPresent(c ->
                 cut.add(
                     Advice.act("tape.find-what-cuts", which, side(c.towardsDeg()))

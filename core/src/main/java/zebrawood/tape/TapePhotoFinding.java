@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import zebrawood.measure.Finding;
+import zebrawood.measure.PlainValue;
 import zebrawood.measure.Verdict;
 import zebrawood.words.Advice;
 import zebrawood.words.Message;
@@ -56,13 +57,21 @@ public record TapePhotoFinding(
       double leastMm,
       double darkness,
       Shape shape,
-      Optional<Clipped> clipped) {}
+      PerhapsClipped clipped) {}
 
   /**
    * @param towardsDeg from its middle to what is missing, 0 right and 90 up
    * @param share of the circle's area
    */
   public record Clipped(double towardsDeg, double share) {}
+
+  /** What a rim has cut off, which stands in an answer as null where nothing has. */
+  public record PerhapsClipped(Optional<Clipped> by) implements PlainValue {
+    @Override
+    public Object plainValue() {
+      return by.orElse(null);
+    }
+  }
 
   /** The target of that number; empty where there is none. */
   Optional<Target> ofNumber(int number) {

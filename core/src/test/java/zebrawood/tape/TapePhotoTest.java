@@ -114,13 +114,13 @@ class TapePhotoTest {
     assertThat(m.shape()).isEqualTo(Shape.CLIPPED);
     isAt(m, whole);
     assertThat(m.diameterMm()).isCloseTo(4.4, within(0.1));
-    double turned = m.clipped().orElseThrow().towardsDeg() - towards;
+    double turned = m.clipped().by().orElseThrow().towardsDeg() - towards;
     assertThat(Math.abs(Math.IEEEremainder(turned, 360))).isLessThan(4);
     if (arch == 0) {
       // Beyond 0.9 of 2.2: a segment of half angle acos(0.41).
       double half = Math.acos(0.9 / 2.2);
       double share = (half - Math.sin(half) * Math.cos(half)) / Math.PI;
-      assertThat(m.clipped().orElseThrow().share()).isCloseTo(share, within(0.02));
+      assertThat(m.clipped().by().orElseThrow().share()).isCloseTo(share, within(0.02));
     }
     assertThat(f.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(f.advice(ENGLISH)).singleElement().asString().contains(side);

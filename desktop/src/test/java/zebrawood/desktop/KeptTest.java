@@ -113,6 +113,7 @@ class KeptTest {
         for (long number = 1; number <= PRACTICES; number++) {
           StationModel<?, ?> model = Models.open(definition(station), ledger);
           long of = number;
+          Models.readWithoutPictures(model);
           Optional<? extends Practice<?, ?, ?, ?>> practice =
               model.practice().filter(Practice::offered);
           practice.ifPresent(p -> {

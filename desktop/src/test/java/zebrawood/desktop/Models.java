@@ -10,6 +10,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import zebrawood.desktop.camera.CameraModel;
 import zebrawood.desktop.form.ProofField.Answer;
 import zebrawood.desktop.station.AtMachine;
 import zebrawood.desktop.station.Outcome;
@@ -44,6 +45,13 @@ public final class Models {
   /** Opens a station where nobody looks. */
   public static StationModel<?, ?> open(StationDefinition definition, Ledger ledger) {
     return definition.open(new AtMachine(ledger, DisplayUnits.METRIC, Clock.systemUTC()));
+  }
+
+  /** A practice that would photograph reads typed marks: tests that draw many are no slower. */
+  public static void readWithoutPictures(StationModel<?, ?> work) {
+    if (work instanceof CameraModel) {
+      type(work, "way", "MARKS");
+    }
   }
 
   /** Names and texts in turn. */

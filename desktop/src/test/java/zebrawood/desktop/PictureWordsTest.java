@@ -182,6 +182,7 @@ class PictureWordsTest {
           for (long number = 1; number <= PRACTICES; number++) {
             StationModel<?, ?> tried = Models.open(definition, ledger);
             long of = number;
+            Models.readWithoutPictures(tried);
             tried
                 .practice()
                 .filter(Practice::offered)

@@ -26,6 +26,7 @@ import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.sheet.ProofRow;
 import zebrawood.desktop.shell.Shell;
 import zebrawood.desktop.text.Text;
+import zebrawood.devices.camera.StandInCamera;
 import zebrawood.start.StartStation;
 
 /**
@@ -60,10 +61,7 @@ final class Shots {
       Path demo = home.resolve("demo.zebrawood");
       DemoWorkshop.write(demo, DAY.instant());
       shots.open(demo);
-      shots.demoViews();
-      shots.close();
-      shots.open(home.resolve("empty.zebrawood"));
-      shots.take("empty-workshop");
+      shots.demoViews(home);
       shots.close();
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
@@ -75,7 +73,7 @@ final class Shots {
     return 0;
   }
 
-  private void demoViews() throws InterruptedException {
+  private void demoViews(Path home) throws InterruptedException, IOException {
     take("today");
     show("bed");
     press("#reading-1-1");
@@ -160,6 +158,9 @@ final class Shots {
     });
     press("#proof-leaks");
     take("cooling");
+    show("camera");
+    photographTarget(home.resolve("target.png"));
+    take("camera");
     show(Shell.ALL);
     while (!ask(() -> node("#workshop-rows") != null)) {
       frames(1);
@@ -214,6 +215,48 @@ final class Shots {
                 """));
     press("#proof-homes");
     take("controller");
+  }
+
+  /** A target on Alder's bed, as its camera sees it since the lid was moved. */
+  private void photographTarget(Path file) throws InterruptedException, IOException {
+    StandInCamera camera = new StandInCamera(700, 500, 9);
+    camera.knockLid(0.005, -0.0045);
+    StandInCamera.Target target = new StandInCamera.Target(9, 6, 80, 30, 50, true, 3);
+    ImageIO.write(camera.photograph(target), "png", file.toFile());
+    onInterface(() ->
+        ((javafx.scene.control.ComboBox<?>) node("#camera-way")).getSelectionModel().select(0));
+    frames(2);
+    onInterface(() -> {
+      type("#camera-tolerance", "1");
+      String[] grid = {
+        "columns", "9", "rows", "6", "pitch", "80", "originX", "30", "originY", "50"
+      };
+      for (int i = 0; i < grid.length; i += 2) {
+        type("#camera-" + dashed(grid[i]), grid[i + 1]);
+      }
+      type("#camera-sheet-height", "3");
+      type("#camera-photo", file.toString());
+      ((javafx.scene.control.TitledPane) node("#camera-by-hand-fold")).setExpanded(true);
+    });
+    frames(2);
+    onInterface(() -> {
+      double[][] corners = {{30, 50}, {670, 50}, {670, 450}, {30, 450}};
+      for (int i = 0; i < corners.length; i++) {
+        double[] px = camera.px(corners[i][0], corners[i][1], 3);
+        type("#camera-mark-" + i + "-x", String.valueOf(Math.round(px[0] + 2)));
+        type("#camera-mark-" + i + "-y", String.valueOf(Math.round(px[1] - 3)));
+      }
+      ((javafx.scene.control.TitledPane) node("#camera-by-hand-fold")).setExpanded(false);
+    });
+    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
+    while (ask(() -> node("#primary").isDisabled()) && System.nanoTime() < end) {
+      frames(2);
+    }
+    press("#camera-sheet-height");
+  }
+
+  private static String dashed(String camelCase) {
+    return camelCase.replaceAll("([A-Z])", "-$1").toLowerCase(java.util.Locale.ROOT);
   }
 
   /** So that the sheets after it show their own advice. */

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import zebrawood.desktop.form.ProofField.Answer;
 import zebrawood.desktop.station.AtMachine;
 import zebrawood.desktop.station.EntryRecorder;
@@ -29,6 +30,7 @@ import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Recorded;
 import zebrawood.machine.BedSupport;
 import zebrawood.machine.Build;
+import zebrawood.machine.Fitting;
 import zebrawood.machine.Identity;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
@@ -41,13 +43,13 @@ import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
 /**
- * Writes the label workshop into an empty file: Alder, whose bed is stale since it was moved and
- * whose lens is out of focus; Sedge, which holds; Flint, which is out and whose new lens was never
- * focused; Bryony, whose bed was never read, whose coolant is colder than the air allows and whose
- * field is a tenth too large and skewed; Tansy, whose software's 100 % reaches a quarter of its
- * laser; Madder, whose tube is 18 months old and whose monthly check is overdue. What happened to
- * them stands in a resource; its readings go through the same forms and the same core as typed
- * ones, in the order in which they were written down.
+ * Writes the label workshop into an empty file: Alder, whose bed is stale since it was moved, whose
+ * lens is out of focus and whose camera was moved with the lid; Sedge, which holds; Flint, which is
+ * out and whose new lens was never focused; Bryony, whose bed was never read, whose coolant is
+ * colder than the air allows and whose field is a tenth too large and skewed; Tansy, whose
+ * software's 100 % reaches a quarter of its laser; Madder, whose tube is 18 months old and whose
+ * monthly check is overdue. What happened to them stands in a resource; its readings go through the
+ * same forms and the same core as typed ones, in the order in which they were written down.
  */
 public final class DemoWorkshop {
   private static final String STORIES = "/zebrawood/desktop/demo/stories.json";
@@ -72,6 +74,7 @@ public final class DemoWorkshop {
       double areaYMm,
       BedSupport bedSupport,
       double levelToleranceMm,
+      Optional<List<Fitting>> alsoFitted,
       Optional<Identity> identity) {}
 
   private sealed interface Line {
@@ -166,7 +169,7 @@ public final class DemoWorkshop {
             m.areaYMm(),
             m.bedSupport(),
             m.levelToleranceMm(),
-            Optional.empty(),
+            fittings(m),
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
@@ -178,6 +181,14 @@ public final class DemoWorkshop {
     machines.put(m.name(), machine);
     histories.put(m.name(), new ArrayList<>());
     workshop.record(machine, MORNING, now.minus(Duration.ofDays(60)));
+  }
+
+  /** What is usual for its build, and what it has besides; empty where it has nothing besides. */
+  private static Optional<List<Fitting>> fittings(Told m) {
+    return m.alsoFitted()
+        .map(more ->
+            Stream.concat(Fitting.usual(m.build(), m.source().kind()).stream(), more.stream())
+                .toList());
   }
 
   private void write(Read read) {

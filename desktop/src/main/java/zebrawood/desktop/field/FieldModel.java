@@ -4,12 +4,14 @@ import static zebrawood.desktop.station.Ways.needs;
 import static zebrawood.desktop.station.Ways.shows;
 import static zebrawood.desktop.station.Ways.way;
 
+import java.nio.file.attribute.FileTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
@@ -32,8 +34,8 @@ import zebrawood.desktop.station.Ways;
 import zebrawood.devices.picture.PictureFile;
 import zebrawood.field.FieldCorrection;
 import zebrawood.field.FieldFinding;
-import zebrawood.field.FieldReadings;
 import zebrawood.field.FieldReadings.Edges;
+import zebrawood.field.FieldReadings;
 import zebrawood.field.FieldScan;
 import zebrawood.field.FieldScanReadings;
 import zebrawood.field.FieldStation;
@@ -229,6 +231,11 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
   protected boolean slow() {
     return way.get() == FieldWay.SCAN
         || way.get() == FieldWay.GRID && grid.text().length() > QUICK_GRID_LETTERS;
+  }
+
+  @Override
+  protected Optional<Supplier<Optional<FileTime>>> pictureAge() {
+    return way.get() == FieldWay.SCAN ? Optional.of(scan.place.age()) : Optional.empty();
   }
 
   @Override

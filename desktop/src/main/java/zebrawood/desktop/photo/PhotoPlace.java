@@ -1,6 +1,8 @@
 package zebrawood.desktop.photo;
 
+import java.nio.file.attribute.FileTime;
 import java.util.Optional;
+import java.util.function.Supplier;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.job.Jobs;
 import zebrawood.desktop.station.Dragged;
@@ -43,6 +45,12 @@ public final class PhotoPlace {
   /** The small copy, once the file that is named was read. */
   public Optional<Preview> preview() {
     return photograph.preview(marks.file());
+  }
+
+  /** Tells when the file that is named now was changed last; it may wait for a disk. */
+  public Supplier<Optional<FileTime>> age() {
+    String file = marks.file();
+    return () -> Photograph.changed(file);
   }
 
   /** Whether a file is named that was not read yet. */

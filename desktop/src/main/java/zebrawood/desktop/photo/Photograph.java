@@ -39,7 +39,8 @@ public final class Photograph {
     return now.picture;
   }
 
-  private static Optional<FileTime> changed(String path) {
+  /** When a file was changed last; empty where there is none. */
+  static Optional<FileTime> changed(String path) {
     try {
       return Optional.of(Files.getLastModifiedTime(Path.of(path)));
     } catch (java.io.IOException | IllegalArgumentException noFile) {

@@ -1,9 +1,11 @@
 package zebrawood.desktop.station;
 
+import java.nio.file.attribute.FileTime;
 import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import zebrawood.desktop.job.Jobs;
@@ -22,6 +24,12 @@ final class Solving<R, F extends Finding> {
   private Optional<Jobs> solving = Optional.empty();
   private Optional<Jobs> making = Optional.empty();
 
+  /** Looks whether a photograph is still the one that was measured. */
+  private Optional<Jobs> looking = Optional.empty();
+
+  /** When the photograph behind the outcome was changed last, before it was measured. */
+  private volatile Optional<FileTime> measuredAge = Optional.empty();
+
   /**
    * @param onShown runs after every change, also of what leaves the outcome as it was
    */
@@ -36,6 +44,7 @@ final class Solving<R, F extends Finding> {
   void attach(Executor ui) {
     solving = Optional.of(withProgress(ui));
     making = Optional.of(withProgress(ui));
+    looking = Optional.of(new Jobs(ui));
   }
 
   /** Jobs whose progress is shown as the outcome. */
@@ -53,6 +62,7 @@ final class Solving<R, F extends Finding> {
 
   void cancel() {
     solving.ifPresent(Jobs::cancel);
+    looking.ifPresent(Jobs::cancel);
   }
 
   /**
@@ -79,6 +89,43 @@ final class Solving<R, F extends Finding> {
     show(now);
   }
 
+  /**
+   * Measures in a photograph. What was found of the same readings stays, and is found anew only if
+   * the file has changed since.
+   *
+   * @param age of the file; may wait for a disk, so it is asked beside the interface
+   */
+  void solveOfPicture(
+      R readings,
+      Supplier<Optional<FileTime>> age,
+      Jobs.Work<F> work,
+      Function<Throwable, Outcome<R, F>> not) {
+    Jobs.Work<F> measuring =
+        progress -> {
+          Optional<FileTime> before = age.get();
+          F found = work.run(progress);
+          measuredAge = before;
+          return found;
+        };
+    boolean same =
+        outcome.get().solved().map(Outcome.Solved::readings).filter(readings::equals).isPresent();
+    if (!same || looking.isEmpty()) {
+      solve(readings, true, measuring, not);
+      return;
+    }
+    onShown.run();
+    looking
+        .get()
+        .run(
+            progress -> age.get().equals(measuredAge),
+            unchanged -> {
+              if (!unchanged) {
+                solve(readings, true, measuring, not);
+              }
+            },
+            e -> solve(readings, true, measuring, not));
+  }
+
   /** Nobody waits, and nobody is told. */
   private static final Jobs.Progress ALONE =
       new Jobs.Progress() {
@@ -92,8 +139,25 @@ final class Solving<R, F extends Finding> {
       };
 
   <T> void inBackground(Jobs.Work<T> make, Consumer<T> then, Consumer<Throwable> otherwise) {
+    if (making.isEmpty()) {
+      alone(make, then, otherwise);
+      return;
+    }
     show(new Outcome.Working<>(Message.of("sheet.working")));
-    making.orElseThrow().run(make, then, otherwise);
+    making.get().run(make, then, otherwise);
+  }
+
+  /** Without a window nobody waits. */
+  private static <T> void alone(
+      Jobs.Work<T> make, Consumer<T> then, Consumer<Throwable> otherwise) {
+    T made;
+    try {
+      made = make.run(ALONE);
+    } catch (Exception e) {
+      otherwise.accept(e);
+      return;
+    }
+    then.accept(made);
   }
 
   void show(Outcome<R, F> now) {
@@ -104,5 +168,6 @@ final class Solving<R, F extends Finding> {
   void close() {
     solving.ifPresent(Jobs::close);
     making.ifPresent(Jobs::close);
+    looking.ifPresent(Jobs::close);
   }
 }

@@ -1,9 +1,11 @@
 package zebrawood.desktop.station;
 
+import java.nio.file.attribute.FileTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import zebrawood.desktop.form.Field;
@@ -106,7 +108,13 @@ public abstract class StationModel<R, F extends Finding> {
     }
     try {
       R readings = readings();
-      solving.solve(readings, slow(), p -> visit.solve(readings, help(p)), this::refusedOrFailed);
+      Jobs.Work<F> work = p -> visit.solve(readings, help(p));
+      Optional<Supplier<Optional<FileTime>>> age = pictureAge();
+      if (slow() && age.isPresent()) {
+        solving.solveOfPicture(readings, age.get(), work, this::refusedOrFailed);
+      } else {
+        solving.solve(readings, slow(), work, this::refusedOrFailed);
+      }
     } catch (UnusableReading e) {
       solving.show(refused(e));
     }
@@ -151,8 +159,11 @@ public abstract class StationModel<R, F extends Finding> {
    * @param says gets what the work says, or why it did not work
    */
   public final void inBackground(Jobs.Work<Message> work, Consumer<Message> says) {
+    Outcome<R, F> before = outcome();
     Consumer<Message> then =
         said -> {
+          // What was worked out before stays, where what is typed is still the same.
+          before.solved().ifPresent(s -> solving.show(before));
           solveAgain();
           says.accept(said);
         };
@@ -162,6 +173,14 @@ public abstract class StationModel<R, F extends Finding> {
   /** Whether solving takes longer than a frame: then it runs beside the interface, newest wins. */
   protected boolean slow() {
     return false;
+  }
+
+  /**
+   * Tells, beside the interface, when the photograph that is measured in was changed last: the same
+   * one, read in the same way, is not measured again. Empty to measure at every change.
+   */
+  protected Optional<Supplier<Optional<FileTime>>> pictureAge() {
+    return Optional.empty();
   }
 
   /** What solving is helped with: a station with a photograph reads it here. */

@@ -2,6 +2,7 @@ package zebrawood.desktop.stations;
 
 import java.util.List;
 import zebrawood.desktop.bed.BedModel;
+import zebrawood.desktop.camera.CameraModel;
 import zebrawood.desktop.controller.ControllerModel;
 import zebrawood.desktop.cooling.CoolingModel;
 import zebrawood.desktop.field.FieldModel;
@@ -30,7 +31,8 @@ public final class StationList {
           FocusModel.DEFINITION,
           LensModel.DEFINITION,
           FieldModel.DEFINITION,
-          PowerModel.DEFINITION);
+          PowerModel.DEFINITION,
+          CameraModel.DEFINITION);
 
   public static List<Station> stations() {
     return ALL.stream().map(StationDefinition::station).toList();

@@ -146,7 +146,7 @@ class SolveCommandTest {
         .isEqualTo(
             "STATION is \"beds\", accepted is site or controller or mirrors or tape-photo or bed or shims"
                 + " or focus-ramp or focus-ramp-photo or focus-ladder or lens or field or field-scan or pointer or power-cap"
-                + " or rescale.\n");
+                + " or rescale or camera or camera-photo.\n");
   }
 
   @Test
@@ -306,4 +306,26 @@ class SolveCommandTest {
             mirrors(mark("head", 500, "", 0, 0)).getBytes(StandardCharsets.UTF_8));
     assertThat(wrong.err()).contains("marks[0].pathFrom2Mm is missing");
   }
+
+  /** What cannot be answered stands there as null. */
+  @Test
+  void oneHeightOfMarksLeavesTheCameraOpen() throws IOException {
+    Ran ran = run("camera", false, CAMERA);
+    assertThat(ran.code()).isZero();
+    assertThat(ran.out())
+        .contains("\"cameraMm\":null", "\"heightSlopeMmPerMm\":null", "\"verdict\":\"within\"")
+        .containsPattern(
+            "\"at\":\\[\\{\"xMm\":9[67]\\.[0-9]+,\"yMm\":10[34]\\.[0-9]+,[^}]*\\},null\\]");
+  }
+
+  private static final String CAMERA =
+      """
+      {"image":{"widthPx":1000,"heightPx":1000},"marks":[{"xMm":20,"yMm":20,"xPx":284.2,"yPx":73\
+      8.8},{"xMm":100,"yMm":20,"xPx":513.8,"yPx":743.7},{"xMm":180,"yMm":20,"xPx":742.2,"yPx":73\
+      8.1},{"xMm":20,"yMm":100,"xPx":278.9,"yPx":509.7},{"xMm":100,"yMm":100,"xPx":514.0,"yPx":5\
+      10.0},{"xMm":180,"yMm":100,"xPx":747.9,"yPx":509.7},{"xMm":20,"yMm":180,"xPx":283.3,"yPx":\
+      279.2},{"xMm":100,"yMm":180,"xPx":513.8,"yPx":274.7},{"xMm":180,"yMm":180,"xPx":743.2,"yPx\
+      ":279.9}],"markResolutionPx":0.2,"toleranceMm":2,"bedMm":[200,200],"at":[{"xPx":505,"yPx":\
+      498,"heightMm":0},{"xPx":-5,"yPx":1,"heightMm":0}]}
+      """;
 }

@@ -8,16 +8,28 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
+import zebrawood.records.file.TableFiles;
 import zebrawood.records.file.WholeFile;
 import zebrawood.records.picture.SvgWriter;
 import zebrawood.words.Message;
 
 /**
- * A grid of crosses to burn, about the field's centre.
+ * A grid of crosses to burn or to print.
  *
  * @param crossMm from end to end of a bar
+ * @param middleXMm of the grid, as {@code middleYMm}; a field's grid lies about 0
+ * @param checkBar whether a bar of 100 mm, drawn below it, shows that a printer keeps the size
  */
-public record BurnGrid(int columns, int rows, double pitchMm, double crossMm) {
+public record BurnGrid(
+    int columns,
+    int rows,
+    double pitchMm,
+    double crossMm,
+    double middleXMm,
+    double middleYMm,
+    boolean checkBar) {
+  private static final double BAR_MM = 100;
+  private static final double BAR_END_MM = 4;
   private static final int MOST_A_SIDE = 200;
   private static final double LARGEST_MM = 10_000;
   private static final double SECONDS_A_MINUTE = 60;
@@ -28,14 +40,21 @@ public record BurnGrid(int columns, int rows, double pitchMm, double crossMm) {
             .between("columns", columns, 3, MOST_A_SIDE)
             .between("rows", rows, 3, MOST_A_SIDE)
             .positive("pitchMm", pitchMm, LARGEST_MM)
-            .positive("crossMm", crossMm, LARGEST_MM);
+            .positive("crossMm", crossMm, LARGEST_MM)
+            .between("middleXMm", middleXMm, -LARGEST_MM, LARGEST_MM)
+            .between("middleYMm", middleYMm, -LARGEST_MM, LARGEST_MM);
     if (accepts.fine() && crossMm > 0.6 * pitchMm) {
       accepts.complain("crossMm", crossMm, Message.of("field.accepts.cross"));
     }
     accepts.orThrow();
   }
 
-  /** A bar from one end to the other, in mm from the centre, y up. */
+  /** About the field's centre, to be burnt. */
+  public BurnGrid(int columns, int rows, double pitchMm, double crossMm) {
+    this(columns, rows, pitchMm, crossMm, 0, 0, false);
+  }
+
+  /** A bar from one end to the other, in mm, y up. */
   record Bar(double fromX, double fromY, double toX, double toY) {}
 
   List<Bar> bars() {
@@ -43,8 +62,8 @@ public record BurnGrid(int columns, int rows, double pitchMm, double crossMm) {
     double arm = crossMm / 2;
     for (int row = 0; row < rows; row++) {
       for (int column = 0; column < columns; column++) {
-        double x = (column - (columns - 1) / 2.0) * pitchMm;
-        double y = (row - (rows - 1) / 2.0) * pitchMm;
+        double x = middleXMm + (column - (columns - 1) / 2.0) * pitchMm;
+        double y = middleYMm + (row - (rows - 1) / 2.0) * pitchMm;
         bars.add(new Bar(x - arm, y, x + arm, y));
         bars.add(new Bar(x, y - arm, x, y + arm));
       }
@@ -60,21 +79,42 @@ public record BurnGrid(int columns, int rows, double pitchMm, double crossMm) {
     return (rows - 1) * pitchMm / 2 + crossMm / 2;
   }
 
-  /** SVG in millimetres, its middle the field's centre, y downwards as SVG has it. */
+  /** With the bar where there is one, which lies below the grid and begins at its left. */
+  private List<Bar> drawn() {
+    List<Bar> drawn = new ArrayList<>(bars());
+    if (checkBar) {
+      double left = middleXMm - halfWidthMm();
+      double y = middleYMm - halfHeightMm() - 2 * BAR_END_MM;
+      drawn.add(new Bar(left, y, left + BAR_MM, y));
+      drawn.add(new Bar(left, y - BAR_END_MM / 2, left, y + BAR_END_MM / 2));
+      drawn.add(new Bar(left + BAR_MM, y - BAR_END_MM / 2, left + BAR_MM, y + BAR_END_MM / 2));
+    }
+    return drawn;
+  }
+
+  /** SVG in millimetres, y downwards as SVG has it. */
   public String svg() {
-    double w = halfWidthMm();
-    double h = halfHeightMm();
-    String box = Decimals.of(-w) + " " + Decimals.of(-h) + " " + Decimals.of(2 * w);
+    double below = checkBar ? 3 * BAR_END_MM : 0;
+    double wide = Math.max(2 * halfWidthMm(), checkBar ? BAR_MM : 0);
+    double high = 2 * halfHeightMm() + below;
+    double left = middleXMm - halfWidthMm();
+    double top = -middleYMm - halfHeightMm();
     SvgWriter svg =
         new SvgWriter(
             "width",
-            Decimals.of(2 * w) + "mm",
+            Decimals.of(wide) + "mm",
             "height",
-            Decimals.of(2 * h) + "mm",
+            Decimals.of(high) + "mm",
             "viewBox",
-            box + " " + Decimals.of(2 * h));
+            Decimals.of(left)
+                + " "
+                + Decimals.of(top)
+                + " "
+                + Decimals.of(wide)
+                + " "
+                + Decimals.of(high));
     svg.begin("g", "stroke", "black", "stroke-width", "0.1", "fill", "none");
-    for (Bar bar : bars()) {
+    for (Bar bar : drawn()) {
       String from = Decimals.of(bar.fromX) + " " + Decimals.of(-bar.fromY);
       String to = Decimals.of(bar.toX) + " " + Decimals.of(-bar.toY);
       svg.element("path", "d", "M" + from + " L" + to);
@@ -85,7 +125,7 @@ public record BurnGrid(int columns, int rows, double pitchMm, double crossMm) {
   /** DXF of lines alone, in millimetres, as every reader takes it. */
   public String dxf() {
     StringBuilder out = new StringBuilder("0\nSECTION\n2\nENTITIES\n");
-    for (Bar bar : bars()) {
+    for (Bar bar : drawn()) {
       out.append("0\nLINE\n8\n0\n10\n")
           .append(Decimals.of(bar.fromX))
           .append("\n20\n")
@@ -134,18 +174,18 @@ public record BurnGrid(int columns, int rows, double pitchMm, double crossMm) {
       text = dxf();
     } else if (plain.endsWith(".gcode") || plain.endsWith(".nc")) {
       if (speedMmS.isEmpty() || powerWord.isEmpty()) {
-        throw FieldTable.refused("field.file.needs-speed", plain);
+        throw TableFiles.refused("field.file.needs-speed", plain);
       }
       text = gcode(speedMmS.getAsDouble(), powerWord.getAsDouble());
     } else {
-      throw FieldTable.refused("field.file.ending", plain);
+      throw TableFiles.refused("field.file.ending", plain);
     }
     try {
       WholeFile.write(Path.of(plain), out -> out.write(text));
     } catch (FileAlreadyExistsException e) {
-      throw FieldTable.refused("field.file.there", plain);
+      throw TableFiles.refused("field.file.there", plain);
     } catch (IOException | InvalidPathException e) {
-      throw FieldTable.refused("field.file.not-written", plain);
+      throw TableFiles.refused("field.file.not-written", plain);
     }
   }
 }

@@ -2,8 +2,6 @@ package zebrawood.records.field;
 
 import java.io.IOException;
 import java.io.Writer;
-import java.nio.file.FileAlreadyExistsException;
-import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
@@ -15,6 +13,7 @@ import zebrawood.field.CommandTable;
 import zebrawood.field.FieldFinding.Row;
 import zebrawood.field.FieldReadings;
 import zebrawood.measure.UnusableReading;
+import zebrawood.records.file.TableFiles;
 import zebrawood.records.file.WholeFile;
 import zebrawood.records.json.RecordJson;
 import zebrawood.words.Message;
@@ -64,7 +63,7 @@ public record FieldTable(String format, double fieldMm, int size, List<Row> rows
    * @throws UnusableReading when there is none, or it is no such table
    */
   public static FieldTable read(String name) {
-    String path = plain(name) + ".json";
+    String path = TableFiles.plain(name) + ".json";
     FieldTable table;
     try {
       Path file = Path.of(path);
@@ -90,10 +89,6 @@ public record FieldTable(String format, double fieldMm, int size, List<Row> rows
         Message.of("field.loaded.accepted"));
   }
 
-  private static String plain(String name) {
-    return name.strip().replaceFirst("\\.(csv|json)$", "");
-  }
-
   /** Marks were burnt through this table: theirs, joined to it. */
   public List<Row> joined(List<Row> next) {
     return new CommandTable(rows, fieldMm).joined(next);
@@ -105,26 +100,7 @@ public record FieldTable(String format, double fieldMm, int size, List<Row> rows
    * @param name a path without ending; an ending of either kind is taken off
    */
   public void write(String name) {
-    String plain = plain(name);
-    try {
-      Path csv = Path.of(plain + ".csv");
-      Path json = Path.of(plain + ".json");
-      if (Files.exists(csv) || Files.exists(json)) {
-        throw new FileAlreadyExistsException(plain);
-      }
-      WholeFile.write(csv, this::csv);
-      try {
-        WholeFile.write(json, out -> out.write(RecordJson.write(this) + "\n"));
-      } catch (IOException e) {
-        // One without the other would be half of it.
-        Files.deleteIfExists(csv);
-        throw e;
-      }
-    } catch (FileAlreadyExistsException e) {
-      throw refused("field.file.there", plain);
-    } catch (IOException | InvalidPathException e) {
-      throw refused("field.file.not-written", plain);
-    }
+    TableFiles.write(name, this::csv, out -> out.write(RecordJson.write(this) + "\n"));
   }
 
   private void csv(Writer out) throws IOException {
@@ -138,10 +114,5 @@ public record FieldTable(String format, double fieldMm, int size, List<Row> rows
           Decimals.of(row.commandYMm()));
     }
     printer.flush();
-  }
-
-  static UnusableReading refused(String why, String path) {
-    return UnusableReading.of(
-        "file", Message.of(why, Message.quoted(path)), Message.of("field.file.accepted"));
   }
 }
