@@ -21,4 +21,15 @@ public interface Picture {
       into[i] = light(x + i, y);
     }
   }
+
+  /** How much light a pixel stands for, 0 to 1: each colour made linear, then weighted alike. */
+  default double linear(int x, int y) {
+    return SrgbCurve.linear(light(x, y));
+  }
+
+  /** Whether a colour of it is at the end of what the picture can tell. */
+  default boolean atLimit(int x, int y) {
+    double light = light(x, y);
+    return light <= 0 || light >= 255;
+  }
 }

@@ -12,6 +12,7 @@ import javax.imageio.ImageIO;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 import zebrawood.measure.Picture;
+import zebrawood.measure.SrgbCurve;
 import zebrawood.measure.UnusableReading;
 import zebrawood.words.Message;
 
@@ -160,11 +161,37 @@ public final class PictureFile {
 
     @Override
     public double light(int x, int y) {
+      return stored(place(x, y));
+    }
+
+    private int place(int x, int y) {
       int across = orientation.mirroredX() ? width() - 1 - x : x;
       int down = orientation.mirroredY() ? height() - 1 - y : y;
       int column = orientation.swapped() ? down : across;
       int row = orientation.swapped() ? across : down;
-      return stored((row * storedWidth + column) * bands);
+      return (row * storedWidth + column) * bands;
+    }
+
+    @Override
+    public double linear(int x, int y) {
+      int at = place(x, y);
+      return bands == 1
+          ? SrgbCurve.linear(data[at] & 0xff)
+          : 0.0722 * SrgbCurve.linear(data[at] & 0xff)
+              + 0.7152 * SrgbCurve.linear(data[at + 1] & 0xff)
+              + 0.2126 * SrgbCurve.linear(data[at + 2] & 0xff);
+    }
+
+    @Override
+    public boolean atLimit(int x, int y) {
+      int at = place(x, y);
+      for (int band = 0; band < bands; band++) {
+        int level = data[at + band] & 0xff;
+        if (level == 0 || level == 255) {
+          return true;
+        }
+      }
+      return false;
     }
 
     private double stored(int at) {
