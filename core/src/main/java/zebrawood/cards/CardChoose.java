@@ -89,17 +89,17 @@ public final class CardChoose {
             Advice.leave("cards.choose.set", percent(fastest), speed(fastest))
                 .because(
                     "cards.choose.set.why",
-                    Amount.of(fastest.darkness().value(), Quantity.NUMBER, 2),
-                    Amount.of(fastest.darkness().uncertainty(), Quantity.NUMBER, 2)),
+                    Amount.of(fastest.darkness().value(), Quantity.NUMBER, 3),
+                    Amount.of(fastest.darkness().uncertainty(), Quantity.NUMBER, 3)),
             Advice.leave("cards.choose.steadier", percent(steadiest), speed(steadiest))
                 .because(
                     "cards.choose.steadier.why",
-                    Amount.of(change(steadiest), Quantity.NUMBER, 2))),
+                    Amount.of(change(steadiest), Quantity.NUMBER, 3))),
         warnings);
   }
 
   private static Amount percent(Setting s) {
-    return Amount.of(s.percent(), Quantity.PERCENT, 1);
+    return Amount.of(s.percent(), Quantity.PERCENT, s.percent() < 10 ? 1 : 0);
   }
 
   private static Amount speed(Setting s) {

@@ -34,6 +34,10 @@ final class CrossFinder {
   private static final double MIDDLE_WINDOW = 1.3;
   private static final int ROUNDS = 2;
 
+  private static final String[] CORNERS = {
+    "lower-left", "lower-right", "upper-right", "upper-left"
+  };
+
   private final CardScanReadings r;
   private final Picture picture;
   private final double[][] mm = new double[CardScanReadings.CROSSES][];
@@ -139,7 +143,7 @@ final class CrossFinder {
   private static UnusableReading notFound(int i) {
     return UnusableReading.of(
         "crossesPx[" + i + "]",
-        Message.of("cards.found.no-cross", Message.of("cards.corner." + i)),
+        Message.of("cards.found.no-cross", Message.of("cards.corner." + CORNERS[i])),
         Message.of("cards.accepts.cross"));
   }
 

@@ -27,6 +27,7 @@ public enum EventKind {
   SUPPLY_TOUCHED,
   METER_CHANGED,
   CAMERA_MOVED,
+  STOCK_TAKEN,
   SPOILT,
   NOTE,
   /** Not offered: kept when somebody fires without the day's proof, with the reason. */
@@ -52,11 +53,12 @@ public enum EventKind {
     };
   }
 
-  /** What it names, if anything: the lens or the configuration that is on it from now on. */
+  /** What it names, if anything: the lens, configuration or stock that is on it from now on. */
   public Optional<SubjectKind> names() {
     return switch (this) {
       case LENS_KNOWN, LENS_NEW -> Optional.of(SubjectKind.LENS);
       case HEAD_SWAPPED -> Optional.of(SubjectKind.CONFIGURATION);
+      case STOCK_TAKEN -> Optional.of(SubjectKind.STOCK);
       default -> Optional.empty();
     };
   }

@@ -213,12 +213,27 @@ public final class Ledger {
     return station
         .subject()
         .flatMap(kind ->
-            fitted(kind)
+            namedNow(kind)
                 .or(() ->
                     entriesAt(station).reversed().stream()
                         .flatMap(e -> e.subject().stream())
                         .findFirst())
                 .or(() -> onlyOne(kind, station)));
+  }
+
+  /** The same as it is said in short: of a stock without the lens, which other stations name. */
+  public Optional<String> subjectInShort(Station station) {
+    return station.subject().equals(Optional.of(SubjectKind.STOCK))
+        ? fitted(SubjectKind.STOCK).or(() -> subjectNow(station))
+        : subjectNow(station);
+  }
+
+  /** A stock is burnt through a lens: its figures are of both. */
+  private Optional<String> namedNow(SubjectKind kind) {
+    Optional<String> named = fitted(kind);
+    return kind == SubjectKind.STOCK
+        ? named.map(stock -> fitted(SubjectKind.LENS).map(l -> stock + ", " + l).orElse(stock))
+        : named;
   }
 
   /**

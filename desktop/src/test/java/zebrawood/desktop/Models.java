@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import zebrawood.desktop.camera.CameraModel;
+import zebrawood.desktop.cards.CardsModel;
 import zebrawood.desktop.form.ProofField.Answer;
 import zebrawood.desktop.station.AtMachine;
 import zebrawood.desktop.station.Outcome;
@@ -51,6 +52,9 @@ public final class Models {
   public static void readWithoutPictures(StationModel<?, ?> work) {
     if (work instanceof CameraModel) {
       type(work, "way", "MARKS");
+    }
+    if (work instanceof CardsModel) {
+      type(work, "way", "FIGURES");
     }
   }
 

@@ -13,6 +13,9 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
 import javafx.animation.AnimationTimer;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -26,7 +29,13 @@ import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.sheet.ProofRow;
 import zebrawood.desktop.shell.Shell;
 import zebrawood.desktop.text.Text;
+import zebrawood.cards.CardGrid;
+import zebrawood.cards.CardPlan;
+import zebrawood.cards.CardPlanFinding;
+import zebrawood.cards.CardPlanReadings;
 import zebrawood.devices.camera.StandInCamera;
+import zebrawood.devices.cards.SimulatedJob;
+import zebrawood.devices.cards.StandInStock;
 import zebrawood.start.StartStation;
 
 /**
@@ -79,9 +88,6 @@ final class Shots {
     press("#reading-1-1");
     take("bed");
     onInterface(() -> assembly.model().darkProperty().set(true));
-    onInterface(() -> fire(KeyCode.F1, false));
-    take("about");
-    escape();
     onInterface(() -> assembly.shell().show(Shell.TODAY));
     take("today-dark");
     onInterface(() -> assembly.model().darkProperty().set(false));
@@ -161,6 +167,9 @@ final class Shots {
     show("camera");
     photographTarget(home.resolve("target.png"));
     take("camera");
+    show("cards");
+    scanCard(home.resolve("card-laminate.png"));
+    take("cards");
     show(Shell.ALL);
     while (!ask(() -> node("#workshop-rows") != null)) {
       frames(1);
@@ -217,6 +226,57 @@ final class Shots {
     take("controller");
   }
 
+  /** Alder's card on another batch, burnt and scanned. */
+  private void scanCard(Path file) throws IOException, InterruptedException {
+    StandInStock stock = new StandInStock(12);
+    List<Double> percents = CardGrid.evenly(10, 58, 7);
+    List<Double> speeds = CardGrid.steps(60, 450, 6);
+    CardPlanReadings plan =
+        new CardPlanReadings(
+            percents,
+            speeds,
+            List.of(6.0, 6.0),
+            2,
+            List.of(60.0, 60.0),
+            0.1,
+            OptionalDouble.of(3000),
+            List.of(700.0, 500.0),
+            OptionalDouble.of(1000),
+            OptionalDouble.of(300),
+            OptionalDouble.empty(),
+            new CardPlanReadings.CrossAt(58, 60),
+            OptionalInt.empty());
+    CardPlanFinding planned = CardPlan.solve(plan);
+    List<List<Double>> crosses = planned.crossesMm();
+    StandInStock.Scan scan =
+        stock.scan(
+            new SimulatedJob(1000, true, 300).run(planned.gcode().text().orElseThrow()),
+            crosses.get(0).get(0),
+            crosses.get(0).get(1),
+            crosses.get(2).get(0) - crosses.get(0).get(0),
+            crosses.get(2).get(1) - crosses.get(0).get(1));
+    ImageIO.write(scan.image(), "png", file.toFile());
+    onInterface(() ->
+        ((javafx.scene.control.ComboBox<?>) node("#cards-way")).getSelectionModel().select(0));
+    frames(2);
+    onInterface(() -> {
+      type("#cards-photo", file.toString());
+      type("#cards-wanted", "0.5");
+      ((javafx.scene.control.TitledPane) node("#cards-by-hand-fold")).setExpanded(true);
+    });
+    frames(2);
+    onInterface(() -> {
+      for (int i = 0; i < crosses.size(); i++) {
+        double[] px = scan.px(crosses.get(i).get(0), crosses.get(i).get(1));
+        type("#cards-mark-" + i + "-x", String.valueOf(Math.round(px[0])));
+        type("#cards-mark-" + i + "-y", String.valueOf(Math.round(px[1])));
+      }
+      ((javafx.scene.control.TitledPane) node("#cards-by-hand-fold")).setExpanded(false);
+    });
+    awaitPrimary();
+    press("#cards-wanted");
+  }
+
   /** A target on Alder's bed, as its camera sees it since the lid was moved. */
   private void photographTarget(Path file) throws InterruptedException, IOException {
     StandInCamera camera = new StandInCamera(700, 500, 9);
@@ -248,11 +308,15 @@ final class Shots {
       }
       ((javafx.scene.control.TitledPane) node("#camera-by-hand-fold")).setExpanded(false);
     });
+    awaitPrimary();
+    press("#camera-sheet-height");
+  }
+
+  private void awaitPrimary() throws InterruptedException {
     long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
     while (ask(() -> node("#primary").isDisabled()) && System.nanoTime() < end) {
       frames(2);
     }
-    press("#camera-sheet-height");
   }
 
   private static String dashed(String camelCase) {

@@ -24,6 +24,7 @@ import zebrawood.desktop.form.Proofs;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.station.AtMachine;
+import zebrawood.desktop.station.AuditedWords;
 import zebrawood.desktop.station.FigureTile;
 import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Part;

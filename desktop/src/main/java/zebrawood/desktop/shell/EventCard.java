@@ -181,7 +181,8 @@ final class EventCard {
     Ledger ledger = workshop.opened().ledger();
     Stream<Optional<String>> read =
         workshop.stations().stream()
-            .filter(s -> s.subject().equals(Optional.of(kind)))
+            // A card's figures are of stock and lens together: its name is that of neither.
+            .filter(s -> kind != SubjectKind.STOCK && s.subject().equals(Optional.of(kind)))
             .flatMap(s -> ledger.entriesAt(s).stream().map(Entry::subject));
     Stream<Optional<String>> fitted =
         ledger.events().stream()

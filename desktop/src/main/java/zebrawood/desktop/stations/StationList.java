@@ -3,6 +3,7 @@ package zebrawood.desktop.stations;
 import java.util.List;
 import zebrawood.desktop.bed.BedModel;
 import zebrawood.desktop.camera.CameraModel;
+import zebrawood.desktop.cards.CardsModel;
 import zebrawood.desktop.controller.ControllerModel;
 import zebrawood.desktop.cooling.CoolingModel;
 import zebrawood.desktop.field.FieldModel;
@@ -32,7 +33,8 @@ public final class StationList {
           LensModel.DEFINITION,
           FieldModel.DEFINITION,
           PowerModel.DEFINITION,
-          CameraModel.DEFINITION);
+          CameraModel.DEFINITION,
+          CardsModel.DEFINITION);
 
   public static List<Station> stations() {
     return ALL.stream().map(StationDefinition::station).toList();

@@ -16,7 +16,7 @@ public final class SubjectWords {
   /** A station's name, with what is on the machine now. */
   public static String title(Ledger ledger, Station station) {
     String title = Text.of(station.title());
-    return ledger.subjectNow(station).map(s -> Text.of("subject.of", title, s)).orElse(title);
+    return ledger.subjectInShort(station).map(s -> Text.of("subject.of", title, s)).orElse(title);
   }
 
   /** What is on the machine, and how the others that are on file stand. */

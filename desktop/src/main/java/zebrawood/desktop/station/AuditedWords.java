@@ -1,4 +1,4 @@
-package zebrawood.desktop.power;
+package zebrawood.desktop.station;
 
 import java.time.Instant;
 import java.util.List;
@@ -22,12 +22,12 @@ import zebrawood.records.kept.KeptReadings;
  * @param controllerTop as it was read; empty where it was not
  * @param silent whether nobody can read its settings
  */
-record AuditedWords(
+public record AuditedWords(
     Instant at, OptionalDouble jobTop, OptionalDouble controllerTop, boolean silent) {
   private static final double MOST_WORD = 1e6;
 
   /** Empty where the controller was never left so, or by an earlier version. */
-  static Optional<AuditedWords> lastLeft(Ledger ledger) {
+  public static Optional<AuditedWords> lastLeft(Ledger ledger) {
     List<Entry> left =
         ledger.entriesAt(ControllerStation.STATION).stream()
             .filter(e -> e.kind() == EntryKind.AS_LEFT)

@@ -1,0 +1,47 @@
+package zebrawood.cards;
+
+import java.util.List;
+import java.util.Optional;
+import zebrawood.measure.Finding;
+import zebrawood.measure.Verdict;
+import zebrawood.words.Advice;
+import zebrawood.words.Message;
+
+/**
+ * What a visit to the cards came to.
+ *
+ * @param darkness of each square that was scanned
+ * @param choice what gives the wanted darkness
+ * @param drift how much power is left
+ * @param fastest the setting to use, by card or by eye
+ * @param steadiest the one that changes least
+ */
+public record CardsFinding(
+    Optional<CardScanFinding> darkness,
+    Optional<CardChooseFinding> choice,
+    Optional<CardDriftFinding> drift,
+    Optional<Chosen> fastest,
+    Optional<Chosen> steadiest,
+    Verdict verdict,
+    List<Advice> advice,
+    List<Message> warnings)
+    implements Finding {
+  public CardsFinding {
+    advice = List.copyOf(advice);
+    warnings = List.copyOf(warnings);
+  }
+
+  /** A setting to use. */
+  public record Chosen(double speedMmS, double percent) {}
+
+  /** The squares of a scan with what they were burnt with. */
+  public static List<CardSample> samples(CardScanFinding scan, CardGrid grid) {
+    return scan.squares().stream()
+        .map(s ->
+            new CardSample(
+                grid.speedsMmS().get(s.row()),
+                grid.percents().get(s.column()),
+                Math.clamp(s.darkness().value(), CardChooseReadings.LIGHTEST, 1)))
+        .toList();
+  }
+}

@@ -1,0 +1,79 @@
+package zebrawood.cards;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import zebrawood.measure.Accepts;
+import zebrawood.words.Message;
+
+/** How a visit to the cards was made. */
+public sealed interface CardsTask {
+  /** The squares of the card that was burnt. */
+  CardGrid grid();
+
+  /**
+   * What a card of known darkness is read for.
+   *
+   * @param wantedDarkness empty while nobody pointed at a look
+   * @param mayDiffer empty where any difference will do
+   * @param kept the card that it is compared with; empty where a setting is looked for
+   */
+  record ReadFor(
+      OptionalDouble wantedDarkness, OptionalDouble mayDiffer, Optional<List<CardSample>> kept) {
+    public ReadFor {
+      kept = kept.map(List::copyOf);
+    }
+  }
+
+  /** A scan of a card. */
+  record ByScan(CardGrid grid, CardScanReadings scan, ReadFor what) implements CardsTask {}
+
+  /**
+   * Darkness read by something else and typed.
+   *
+   * @param rows a row for each speed, from the front; each with one for every power from the left
+   * @param resolution what is told apart
+   */
+  record ByFigures(CardGrid grid, List<List<Double>> rows, double resolution, ReadFor what)
+      implements CardsTask {
+    public ByFigures {
+      rows = rows.stream().map(List::copyOf).toList();
+      var accepts = new Accepts().positive("resolution", resolution, 1);
+      if (rows.size() != grid.speedsMmS().size()) {
+        accepts.complain(
+            "rows",
+            Message.of("accepts.of-them", rows.size()),
+            Message.of("cards.accepts.rows", grid.speedsMmS().size()));
+      }
+      for (int i = 0; i < rows.size(); i++) {
+        if (rows.get(i).size() != grid.percents().size()) {
+          accepts.complain(
+              "rows[" + i + "]",
+              Message.of("accepts.of-them", rows.get(i).size()),
+              Message.of("cards.accepts.grades", grid.percents().size()));
+        }
+        for (double darkness : rows.get(i)) {
+          accepts.between("rows[" + i + "]", darkness, CardChooseReadings.LIGHTEST, 1);
+        }
+      }
+      accepts.orThrow();
+    }
+  }
+
+  /** A card judged by eye. */
+  record ByEye(CardGrades grades) implements CardsTask {
+    @Override
+    public CardGrid grid() {
+      return grades.grid();
+    }
+  }
+
+  /** One burn, good or spoilt. */
+  record Tried(Trial trial) implements CardsTask {
+    @Override
+    public CardGrid grid() {
+      return new CardGrid(
+          List.of(trial.percent()), List.of(trial.speedMmS()), trial.intervalMm());
+    }
+  }
+}

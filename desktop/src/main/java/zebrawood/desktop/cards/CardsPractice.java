@@ -1,0 +1,239 @@
+package zebrawood.desktop.cards;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import javax.imageio.ImageIO;
+import zebrawood.cards.CardGrid;
+import zebrawood.cards.CardPlan;
+import zebrawood.cards.CardPlanReadings;
+import zebrawood.cards.CardSample;
+import zebrawood.cards.CardsFinding;
+import zebrawood.cards.CardsFinding.Chosen;
+import zebrawood.cards.CardsReadings;
+import zebrawood.cards.Grade;
+import zebrawood.desktop.station.Outcome;
+import zebrawood.desktop.station.Practice;
+import zebrawood.desktop.station.Practice.Deed;
+import zebrawood.devices.cards.SimulatedJob;
+import zebrawood.devices.cards.StandInStock;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.words.Message;
+
+/**
+ * Practice on a made-up stock: the card is written, run as a controller runs it, scanned and read;
+ * the chosen setting is burnt, and how dark it truly came out is told.
+ */
+final class CardsPractice
+    extends Practice<CardsModel, CardsPractice.Bench, CardsReadings, CardsFinding> {
+  private static final double TOP_WORD = 1000;
+  private static final double TRAVEL_MM_S = 300;
+  private static final double WANTED = 0.5;
+  private static final double PRESSED_TO_PX = 5;
+  private static final double READ_TO = 0.02;
+
+  /** To the eye. */
+  private static final double GOOD_BY = 0.12;
+
+  /** The stock, and what was burnt on it. */
+  static final class Bench {
+    final StandInStock stock;
+    final SimulatedJob controller;
+    final Random hand;
+    List<CardSample> card = List.of();
+    Optional<Chosen> set = Optional.empty();
+
+    Bench(StandInStock stock, SimulatedJob controller, Random hand) {
+      this.stock = stock;
+      this.controller = controller;
+      this.hand = hand;
+    }
+  }
+
+  CardsPractice(CardsModel model) {
+    super(model);
+  }
+
+  @Override
+  protected Bench make(long number) {
+    Random hand = new Random(number + 1);
+    return new Bench(
+        new StandInStock(number), new SimulatedJob(TOP_WORD, true, TRAVEL_MM_S), hand);
+  }
+
+  @Override
+  protected void prepare() {
+    model.form().clearVisit();
+    model.practiseWith(List.of());
+    model.grid.powerLeast.set(10);
+    model.grid.powerMost.set(60);
+    model.grid.columns.set(6);
+    model.grid.speedLeast.set(60);
+    model.grid.speedMost.set(400);
+    model.grid.rows.set(5);
+    model.grid.interval.set(0.1);
+    model.plan.squareW.set(6);
+    model.plan.squareH.set(6);
+    model.plan.gap.set(2);
+    model.plan.topWord.set(TOP_WORD);
+    if (model.wanted.isEmpty()) {
+      model.wanted.set(WANTED);
+    }
+  }
+
+  @Override
+  protected void read(Bench on) {
+    switch (model.way.get()) {
+      case SCAN -> scan(on);
+      case FIGURES -> figures(on);
+      case EYE -> look(on);
+      case TRIAL -> {}
+    }
+  }
+
+  private void scan(Bench on) {
+    Optional<PlanSection.Geometry> card = model.plan.geometryNow();
+    if (card.isEmpty()) {
+      return;
+    }
+    model.make(
+        p -> burnt(on, card.get()),
+        file -> {
+          if (running() && standIn() == on) {
+            model.form().allAtOnce(() -> press(on, card.get(), file));
+          }
+        });
+  }
+
+  /** The scan's file, with where it shows the crosses. */
+  private record Scanned(String file, List<double[]> crosses) {}
+
+  private static Scanned burnt(Bench on, PlanSection.Geometry card) throws IOException {
+    CardGrid grid = card.grid();
+    List<List<Double>> crosses = card.crossesMm();
+    double at = 60;
+    CardPlanReadings plan =
+        new CardPlanReadings(
+            grid.percents(),
+            grid.speedsMmS(),
+            List.of(card.wMm(), card.hMm()),
+            card.gapMm(),
+            List.of(at, at),
+            grid.intervalMm().orElse(0.1),
+            java.util.OptionalDouble.of(3000),
+            List.of(1000.0, 1000.0),
+            java.util.OptionalDouble.of(TOP_WORD),
+            java.util.OptionalDouble.of(TRAVEL_MM_S),
+            java.util.OptionalDouble.empty(),
+            new CardPlanReadings.CrossAt(
+                grid.percents().getLast(), grid.speedsMmS().getFirst()),
+            java.util.OptionalInt.empty());
+    String program = CardPlan.solve(plan).gcode().text().orElseThrow();
+    StandInStock.Scan scan =
+        on.stock.scan(
+            on.controller.run(program),
+            at + crosses.get(0).get(0),
+            at + crosses.get(0).get(1),
+            crosses.get(2).get(0) - crosses.get(0).get(0),
+            crosses.get(2).get(1) - crosses.get(0).get(1));
+    Path file = Files.createTempFile("card", ".png");
+    file.toFile().deleteOnExit();
+    ImageIO.write(scan.image(), "png", file.toFile());
+    return new Scanned(
+        file.toString(),
+        crosses.stream().map(c -> scan.px(at + c.get(0), at + c.get(1))).toList());
+  }
+
+  private void press(Bench on, PlanSection.Geometry card, Scanned scanned) {
+    model.photo.marks().path().set(scanned.file);
+    for (int i = 0; i < scanned.crosses.size(); i++) {
+      double[] px = scanned.crosses.get(i);
+      model
+          .photo
+          .marks()
+          .set(
+              model.photo.marks().all().get(i),
+              px[0] + PRESSED_TO_PX * (on.hand.nextDouble() - 0.5),
+              px[1] + PRESSED_TO_PX * (on.hand.nextDouble() - 0.5));
+    }
+  }
+
+  private double interval() {
+    return model.grid.interval.value().orElse(0.1);
+  }
+
+  private void look(Bench on) {
+    CardGrid grid = model.grid.grid();
+    double wanted = model.wanted.value().orElse(WANTED);
+    List<String> rows = new ArrayList<>();
+    for (double speed : grid.speedsMmS()) {
+      StringBuilder row = new StringBuilder();
+      for (double percent : grid.percents()) {
+        double dark = on.stock.darkness(percent, speed, interval());
+        Grade grade =
+            Math.abs(dark - wanted) < GOOD_BY
+                ? Grade.GOOD
+                : dark < wanted ? Grade.TOO_LIGHT : Grade.SCORCHED;
+        row.append(grade.key());
+      }
+      rows.add(row.toString());
+    }
+    model.squares.set(rows, true);
+  }
+
+  /** As somebody reads them off with a hand-held meter. */
+  private void figures(Bench on) {
+    CardGrid grid = model.grid.grid();
+    model.figuresTo.set(READ_TO);
+    List<String> lines = new ArrayList<>();
+    for (double speed : grid.speedsMmS()) {
+      StringBuilder line = new StringBuilder();
+      for (double percent : grid.percents()) {
+        double dark =
+            on.stock.darkness(percent, speed, interval())
+                + READ_TO / 3 * on.hand.nextGaussian();
+        line.append(Math.round(100 * Math.clamp(dark, 0, 1)) / 100.0).append(' ');
+      }
+      lines.add(line.toString().strip());
+    }
+    model.squares.set(lines, false);
+  }
+
+  @Override
+  protected void obey(Bench on, Outcome.Solved<CardsReadings, CardsFinding> solved) {
+    List<CardSample> samples = model.samplesNow();
+    if (!samples.isEmpty() && model.purpose.get() == Purpose.LOOK) {
+      on.card = samples;
+      model.practiseWith(samples);
+    }
+    on.set = solved.finding().fastest().or(() -> on.set);
+  }
+
+  @Override
+  protected Message stands(Bench on) {
+    return on.set
+        .map(c ->
+            Message.of(
+                "cards.practice.stands",
+                Amount.of(on.stock.darkness(c.percent(), c.speedMmS(), interval()), Quantity.NUMBER, 2),
+                Amount.of(model.wanted.value().orElse(WANTED), Quantity.NUMBER, 2)))
+        .orElse(Message.of("cards.practice.nothing-set"));
+  }
+
+  @Override
+  protected Message best(Bench on) {
+    return Message.of("cards.practice.best");
+  }
+
+  @Override
+  protected List<Deed<Bench>> deeds() {
+    return List.of(
+        Deed.of(Message.of("cards.practice.age"), on -> on.stock.weaken(0.85)),
+        Deed.of(Message.of("cards.practice.batch"), on -> on.stock.otherBatch()));
+  }
+}

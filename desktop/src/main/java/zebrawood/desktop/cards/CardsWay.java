@@ -1,0 +1,13 @@
+package zebrawood.desktop.cards;
+
+/** How a visit to the cards is made. */
+public enum CardsWay {
+  SCAN,
+  FIGURES,
+  EYE,
+  TRIAL;
+
+  boolean pictured() {
+    return this == SCAN;
+  }
+}

@@ -1,0 +1,280 @@
+package zebrawood.desktop.cards;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
+import zebrawood.cards.BookLine;
+import zebrawood.cards.CardGrid;
+import zebrawood.cards.CardPlan;
+import zebrawood.cards.CardPlanFinding;
+import zebrawood.cards.CardPlanReadings;
+import zebrawood.cards.CardScanReadings;
+import zebrawood.desktop.form.Field;
+import zebrawood.desktop.form.QuantityField;
+import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.form.WordsField;
+import zebrawood.desktop.station.AuditedWords;
+import zebrawood.desktop.station.Part;
+import zebrawood.desktop.station.Section;
+import zebrawood.desktop.text.Text;
+import zebrawood.ledger.Entry;
+import zebrawood.machine.Machine;
+import zebrawood.quantity.Amount;
+import zebrawood.quantity.Quantity;
+import zebrawood.records.cards.CardFile;
+import zebrawood.words.Message;
+
+/** A card to burn: where its squares lie, how long it takes, whether it fits, and its files. */
+final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
+  private static final double USUAL_SQUARE_MM = 6;
+  private static final double USUAL_GAP_MM = 2;
+
+  /** From the corner of the bed: room for crosses, labels and run-up. */
+  private static final double USUAL_AT_MM = 30;
+
+  private final StationForm form;
+  private final Machine machine;
+  private final GridFields grid;
+  private final Supplier<Optional<BookLine>> lastGood;
+  final QuantityField squareW;
+  final QuantityField squareH;
+  final QuantityField gap;
+  private final QuantityField atX;
+  private final QuantityField atY;
+  private final QuantityField acceleration;
+  final QuantityField topWord;
+  private final QuantityField travelSpeed;
+  private final QuantityField crossPower;
+  private final QuantityField crossSpeed;
+  private final QuantityField layersMost;
+  private final WordsField file;
+  private Optional<AuditedWords> audited = Optional.empty();
+
+  PlanSection(
+      StationForm form, Machine machine, GridFields grid, Supplier<Optional<BookLine>> lastGood) {
+    super(Message.of("cards.plan.hint"));
+    this.form = form;
+    this.machine = machine;
+    this.grid = grid;
+    this.lastGood = lastGood;
+    squareW = side(form, "squareW", "cards.wide");
+    squareH = side(form, "squareH", "cards.high");
+    gap = form.quantity("gap", Quantity.LENGTH, 0, 1000);
+    atX = at(form, "atX", "cards.right");
+    atY = at(form, "atY", "cards.rear");
+    acceleration = form.positive("acceleration", Quantity.ACCELERATION, 1e6);
+    topWord = form.positive("topWord", Quantity.NUMBER, 1e6);
+    travelSpeed = form.positive("travelSpeed", Quantity.SPEED, 50_000);
+    crossPower = form.positive("crossPower", Quantity.PERCENT, 100);
+    crossSpeed = form.positive("crossSpeed", Quantity.SPEED, 50_000);
+    layersMost = form.quantity("layersMost", Quantity.NUMBER, 1, 1000);
+    file = form.words("cardFile");
+  }
+
+  private static QuantityField side(StationForm form, String name, String which) {
+    return form.positive(
+        name, Message.of("cards.field.square", Message.of(which)), Quantity.LENGTH, 1000);
+  }
+
+  private static QuantityField at(StationForm form, String name, String which) {
+    return form.quantity(
+        name, Message.of("cards.field.at", Message.of(which)), Quantity.LENGTH, -10_000, 10_000);
+  }
+
+  private List<QuantityField> geometry() {
+    return List.of(squareW, squareH, gap);
+  }
+
+  private List<QuantityField> all() {
+    return List.of(
+        squareW,
+        squareH,
+        gap,
+        atX,
+        atY,
+        crossPower,
+        crossSpeed,
+        acceleration,
+        topWord,
+        travelSpeed,
+        layersMost);
+  }
+
+  @Override
+  public Stream<Field> fields() {
+    return all().stream().map(f -> f);
+  }
+
+  @Override
+  public Part part() {
+    return Part.fold(
+        "cards.plan",
+        said(),
+        new Part.Press("cards-usual", Message.of("cards.plan.usual"), this::usual),
+        new Part.Press("cards-around", Message.of("cards.plan.around"), this::around),
+        Part.rows(all()),
+        Part.rows(file),
+        new Part.Press("cards-write", Message.of("cards.plan.write"), this::write));
+  }
+
+  private void usual() {
+    form.allAtOnce(() -> {
+      grid.usual(machine);
+      usualSquares();
+    });
+  }
+
+  private void around() {
+    Optional<BookLine> line = lastGood.get();
+    if (line.isEmpty()) {
+      say(Message.of("cards.plan.no-good"));
+      return;
+    }
+    form.allAtOnce(() -> {
+      grid.around(line.get());
+      usualSquares();
+    });
+  }
+
+  private static void ifEmpty(QuantityField field, double value) {
+    if (field.isEmpty()) {
+      field.set(value);
+    }
+  }
+
+  private void usualSquares() {
+    ifEmpty(squareW, USUAL_SQUARE_MM);
+    ifEmpty(squareH, USUAL_SQUARE_MM);
+    ifEmpty(gap, USUAL_GAP_MM);
+    ifEmpty(atX, USUAL_AT_MM);
+    ifEmpty(atY, USUAL_AT_MM);
+    // Crosses as the middle of the card is burnt: they must be seen, and no more.
+    crossPower.set(Math.sqrt(grid.powerLeast.number() * grid.powerMost.number()));
+    crossSpeed.set(Math.sqrt(grid.speedLeast.number() * grid.speedMost.number()));
+    audited.map(AuditedWords::controllerTop).ifPresent(top -> top.ifPresent(topWord::set));
+  }
+
+  @Override
+  protected void recordChanged(List<Entry> entries) {
+    sheet()
+        .ifPresent(s -> audited = AuditedWords.lastLeft(s.workshop().opened().ledger()));
+  }
+
+  @Override
+  protected Optional<CardPlanReadings> understood() {
+    boolean enough =
+        grid.known()
+            && grid.interval.value().isPresent()
+            && geometry().stream().allMatch(f -> f.value().isPresent())
+            && Stream.of(atX, atY, crossPower, crossSpeed).allMatch(f -> f.value().isPresent());
+    if (!enough) {
+      return Optional.empty();
+    }
+    CardGrid squares = grid.grid();
+    return Optional.of(
+        new CardPlanReadings(
+            squares.percents(),
+            squares.speedsMmS(),
+            List.of(squareW.number(), squareH.number()),
+            gap.number(),
+            List.of(atX.number(), atY.number()),
+            grid.interval.number(),
+            acceleration.value(),
+            List.of(machine.areaXMm(), machine.areaYMm()),
+            topWord.value(),
+            travelSpeed.value(),
+            OptionalDouble.empty(),
+            new CardPlanReadings.CrossAt(crossPower.number(), crossSpeed.number()),
+            layersMost.value().isPresent()
+                ? OptionalInt.of((int) Math.round(layersMost.number()))
+                : OptionalInt.empty()));
+  }
+
+  @Override
+  protected Optional<CardPlanFinding> solve(CardPlanReadings reading) {
+    return Optional.of(CardPlan.planned(reading));
+  }
+
+  @Override
+  protected Message words() {
+    return outcome()
+        .map(p ->
+            !p.fits()
+                ? p.advice().getFirst().said()
+                : Message.of(
+                    "cards.plan.told",
+                    p.squares().size(),
+                    Message.bare(Amount.mm(p.extentMm().get(2) - p.extentMm().get(0), 0)),
+                    Amount.mm(p.extentMm().get(3) - p.extentMm().get(1), 0),
+                    p.seconds().isPresent()
+                        ? Message.of(
+                            "cards.plan.takes",
+                            Amount.of(p.seconds().getAsDouble() / 60, Quantity.MINUTES, 1))
+                        : Message.of("cards.plan.time-unknown")))
+        .orElse(Message.of("cards.plan.hint"));
+  }
+
+  private void write() {
+    Optional<CardPlanReadings> plan = read();
+    if (plan.isEmpty()) {
+      say(Message.of("cards.plan.needs"));
+      return;
+    }
+    withFile(
+        file,
+        Message.of("field.file.no-name"),
+        (name, progress) -> {
+          new CardFile(plan.get()).write(name, Text.words());
+          return Message.of("field.file.written", Message.quoted(name));
+        });
+  }
+
+  /** The card as a scan is read by; empty while its squares are not known. */
+  Optional<Geometry> geometryNow() {
+    return grid.known() && geometry().stream().allMatch(f -> f.value().isPresent())
+        ? Optional.of(
+            new Geometry(grid.grid(), squareW.number(), squareH.number(), gap.number()))
+        : Optional.empty();
+  }
+
+  Stream<Field> geometryFields() {
+    return geometry().stream().map(f -> f);
+  }
+
+  /** Where the squares lie, from the first one's corner. */
+  record Geometry(CardGrid grid, double wMm, double hMm, double gapMm) {
+    double xMm(int column) {
+      return column * (wMm + gapMm);
+    }
+
+    double yMm(int row) {
+      return row * (hMm + gapMm);
+    }
+
+    List<List<Double>> crossesMm() {
+      double out = gapMm + CardPlanReadings.USUAL_CROSS_MM / 2;
+      double right = xMm(grid.percents().size() - 1) + wMm + out;
+      double rear = yMm(grid.speedsMmS().size() - 1) + hMm + out;
+      return List.of(
+          List.of(-out, -out), List.of(right, -out), List.of(right, rear), List.of(-out, rear));
+    }
+
+    CardScanReadings scan(String path, List<List<Double>> crossesPx) {
+      List<CardScanReadings.Square> squares =
+          java.util.stream.IntStream.range(
+                  0, grid.percents().size() * grid.speedsMmS().size())
+              .mapToObj(i -> {
+                int column = i % grid.percents().size();
+                int row = i / grid.percents().size();
+                return new CardScanReadings.Square(
+                    column, row, xMm(column), yMm(row), wMm, hMm, grid.intervalMm());
+              })
+              .toList();
+      return new CardScanReadings(
+          path, crossesMm(), OptionalDouble.empty(), crossesPx, squares);
+    }
+  }
+}
