@@ -46,6 +46,7 @@ public final class Ledger {
   private final List<Entry> entries;
   private final List<Event> events;
   private final List<Withdrawn> withdrawn;
+  private final Subjects subjects;
 
   /**
    * What no longer counts, and what made it so.
@@ -88,6 +89,7 @@ public final class Ledger {
             .toList();
     entries = counting.stream().filter(Entry.class::isInstance).map(Entry.class::cast).toList();
     events = counting.stream().filter(Event.class::isInstance).map(Event.class::cast).toList();
+    subjects = new Subjects(machine, entries, events);
     withdrawn =
         written.stream()
             .filter(one -> !one.withdrawal())
@@ -141,6 +143,13 @@ public final class Ledger {
   /** The record as it was before this line was written. */
   public Ledger before(Recorded line) {
     List<Recorded> earlier = written.stream().takeWhile(r -> !r.id().equals(line.id())).toList();
+    return new Ledger(machine, earlier, foundAhead);
+  }
+
+  /** The record as it was at a moment. */
+  public Ledger asOf(Instant moment) {
+    List<Recorded> earlier =
+        written.stream().filter(r -> !timeline.timeOf(r).isAfter(moment)).toList();
     return new Ledger(machine, earlier, foundAhead);
   }
 
@@ -199,10 +208,7 @@ public final class Ledger {
 
   /** What is on the machine now, as the last event that named one of its kind said. */
   public Optional<String> fitted(SubjectKind kind) {
-    return events.reversed().stream()
-        .filter(e -> e.kind().names().equals(Optional.of(kind)))
-        .flatMap(e -> e.subject().stream())
-        .findFirst();
+    return subjects.fitted(kind);
   }
 
   /**
@@ -210,40 +216,12 @@ public final class Ledger {
    * its last entry was of. Empty where nobody said it.
    */
   public Optional<String> subjectNow(Station station) {
-    return station
-        .subject()
-        .flatMap(kind ->
-            namedNow(kind)
-                .or(() ->
-                    entriesAt(station).reversed().stream()
-                        .flatMap(e -> e.subject().stream())
-                        .findFirst())
-                .or(() -> onlyOne(kind, station)));
+    return subjects.now(station);
   }
 
   /** The same as it is said in short: of a stock without the lens, which other stations name. */
   public Optional<String> subjectInShort(Station station) {
-    return station.subject().equals(Optional.of(SubjectKind.STOCK))
-        ? fitted(SubjectKind.STOCK).or(() -> subjectNow(station))
-        : subjectNow(station);
-  }
-
-  /** A stock is burnt through a lens: its figures are of both. */
-  private Optional<String> namedNow(SubjectKind kind) {
-    Optional<String> named = fitted(kind);
-    return kind == SubjectKind.STOCK
-        ? named.map(stock -> fitted(SubjectKind.LENS).map(l -> stock + ", " + l).orElse(stock))
-        : named;
-  }
-
-  /**
-   * Of one lens that the machine has, nobody asks which it is, unless something was read of none.
-   */
-  private Optional<String> onlyOne(SubjectKind kind, Station station) {
-    List<String> names = kind == SubjectKind.LENS ? machine.lensNames() : List.of();
-    return names.size() == 1 && entriesAt(station).isEmpty()
-        ? Optional.of(names.getFirst())
-        : Optional.empty();
+    return subjects.inShort(station);
   }
 
   /**

@@ -67,19 +67,20 @@ public final class TrialPiece {
     }
     size(offX, "x");
     size(offY, "y");
-    kerf.ifPresent(k -> limited(k, r.kerfMostMm(), "trial.kerf", "focus"));
+    kerf.ifPresent(k -> limited(k, r.kerfMostMm(), "trial.kerf", "trial.kerf.finer", "focus"));
     of(r.slantMm())
         .ifPresent(s ->
             limited(
                 new Estimate(Math.abs(s), error * Math.sqrt(2)),
                 r.slantMostMm(),
                 "trial.slant",
+                "trial.slant.finer",
                 galvo ? "focus" : "mirrors"));
     cuts();
-    asked(r.fieldEven(), "trial.field", "bed");
-    asked(r.lettersLegible(), "trial.letters", "focus");
-    asked(r.codeReads(), "trial.code", "cards");
-    asked(r.lightCodeReads(), "trial.light-code", "cards");
+    asked(r.fieldEven(), "trial.field", "trial.field.missing", "bed");
+    asked(r.lettersLegible(), "trial.letters", "trial.letters.missing", "focus");
+    asked(r.codeReads(), "trial.code", "trial.code.missing", "cards");
+    asked(r.lightCodeReads(), "trial.light-code", "trial.light-code.missing", "cards");
     if (r.seconds().isPresent() && r.mostSeconds().isPresent()) {
       if (r.seconds().getAsDouble() > r.mostSeconds().getAsDouble()) {
         fail("trial.slow", "controller");
@@ -150,7 +151,8 @@ public final class TrialPiece {
     }
   }
 
-  private void limited(Estimate of, OptionalDouble most, String key, String station) {
+  private void limited(
+      Estimate of, OptionalDouble most, String key, String finer, String station) {
     if (most.isEmpty()) {
       return;
     }
@@ -161,7 +163,7 @@ public final class TrialPiece {
       pointsTo.add(station);
     } else if (of.value() + sure > most.getAsDouble()) {
       unsure.add(
-          Advice.read(key + ".finer")
+          Advice.read(finer)
               .because(
                   "trial.finer.why",
                   Amount.mm(of.value(), 2),
@@ -190,9 +192,9 @@ public final class TrialPiece {
     }
   }
 
-  private void asked(Optional<Boolean> answer, String key, String station) {
+  private void asked(Optional<Boolean> answer, String key, String missed, String station) {
     if (answer.isEmpty()) {
-      missing.add(Advice.read(key + ".missing"));
+      missing.add(Advice.read(missed));
     } else if (!answer.get()) {
       fail(key, station);
     }

@@ -46,6 +46,9 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
   /** The place of the page of all machines. */
   public static final String ALL = "*";
 
+  /** Two days beside each other. */
+  public static final String DAYS = "=";
+
   /** A narrower window shows the stations' marks alone. */
   private static final double NARROW = 1100;
 
@@ -71,7 +74,7 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
   private final EmptyPage empty = new EmptyPage(this::newMachine, this::tryIt);
   private final List<StationModel<?, ?>> ending = new CopyOnWriteArrayList<>();
   private Optional<MachinePage> page = Optional.empty();
-  private Optional<WorkshopPage> all = Optional.empty();
+  private Optional<ShellPage> other = Optional.empty();
   private String shown = TODAY;
   private Optional<Machine> shownMachine = Optional.empty();
 
@@ -226,8 +229,8 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
     if (shownMachine.isPresent() && machine.equals(shownMachine)) {
       sheets.values().forEach(StationSheet::refresh);
       page.ifPresent(MachinePage::refresh);
-      if (shown.equals(ALL)) {
-        all.ifPresent(WorkshopPage::refresh);
+      if (shown.equals(ALL) || shown.equals(DAYS)) {
+        other.ifPresent(ShellPage::refresh);
       }
       showRail();
       return;
@@ -255,10 +258,13 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
       focusPage();
       return;
     }
-    if (stationId.equals(ALL)) {
-      WorkshopPage shownAll = new WorkshopPage(workshop, this::openMachine);
-      all = Optional.of(shownAll);
-      frame.setCenter(shownAll);
+    if (stationId.equals(ALL) || stationId.equals(DAYS)) {
+      ShellPage made =
+          stationId.equals(ALL)
+              ? new WorkshopPage(workshop, this::openMachine)
+              : TwoDaysPage.of(workshop, this::show);
+      other = Optional.of(made);
+      frame.setCenter(made.view());
     } else if (stationId.equals(TODAY)) {
       MachinePage today = page.orElseGet(() -> new MachinePage(workshop, this));
       page = Optional.of(today);
@@ -332,8 +338,8 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
       empty.focusFirst();
     } else if (shown.equals(TODAY)) {
       page.ifPresent(MachinePage::focusFirst);
-    } else if (shown.equals(ALL)) {
-      all.ifPresent(WorkshopPage::focusFirst);
+    } else if (shown.equals(ALL) || shown.equals(DAYS)) {
+      other.ifPresent(ShellPage::focusFirst);
     } else {
       sheet(shown).focusFirst();
     }

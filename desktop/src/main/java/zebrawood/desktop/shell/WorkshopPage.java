@@ -28,7 +28,7 @@ import zebrawood.ledger.Standing;
 import zebrawood.machine.Machine;
 
 /** All machines of the workshop, a row each: what stands out, and what is due. */
-final class WorkshopPage extends BorderPane {
+final class WorkshopPage extends BorderPane implements ShellPage {
   /** Longer words behind a name are cut. */
   private static final double NAME_WIDTH = 270;
 
@@ -57,8 +57,14 @@ final class WorkshopPage extends BorderPane {
     refresh();
   }
 
+  @Override
+  public Region view() {
+    return this;
+  }
+
   /** Reads all of them anew. */
-  void refresh() {
+  @Override
+  public void refresh() {
     workshop.glance(this::show);
   }
 
@@ -171,7 +177,8 @@ final class WorkshopPage extends BorderPane {
     return new WrappedLabel(words, "soft");
   }
 
-  void focusFirst() {
+  @Override
+  public void focusFirst() {
     setFocusTraversable(first.isEmpty());
     first.map(Node.class::cast).orElse(this).requestFocus();
   }

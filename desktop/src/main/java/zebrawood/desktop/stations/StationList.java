@@ -15,6 +15,7 @@ import zebrawood.desktop.site.SiteModel;
 import zebrawood.desktop.start.StartModel;
 import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
+import zebrawood.desktop.trial.TrialModel;
 import zebrawood.ledger.Station;
 
 /** The stations that are built, in the order of the work. */
@@ -34,7 +35,8 @@ public final class StationList {
           FieldModel.DEFINITION,
           PowerModel.DEFINITION,
           CameraModel.DEFINITION,
-          CardsModel.DEFINITION);
+          CardsModel.DEFINITION,
+          TrialModel.DEFINITION);
 
   public static List<Station> stations() {
     return ALL.stream().map(StationDefinition::station).toList();
