@@ -26,7 +26,8 @@ public final class CardTrials {
 
   public static void main(String[] arguments) {
     int stocks = arguments.length > 0 ? Integer.parseInt(arguments[0]) : 300;
-    System.out.println("kind | settings | off median | off 99 % | within 2 u | u median | none | ms");
+    System.out.println(
+        "kind | settings | off median | off 99 % | within 2 u | u median | none | ms");
     for (ImaginedStock.Kind kind : ImaginedStock.Kind.values()) {
       choose(kind, stocks / 4);
     }
@@ -47,7 +48,13 @@ public final class CardTrials {
       ImaginedStock stock = new ImaginedStock(kind, random);
       double noise = 0.004 + 0.02 * random.nextDouble();
       List<CardSample> card =
-          stock.card(4 + random.nextInt(5), 4 + random.nextInt(4), 2 + 2 * random.nextDouble(), 1, noise, random);
+          stock.card(
+              4 + random.nextInt(5),
+              4 + random.nextInt(4),
+              2 + 2 * random.nextDouble(),
+              1,
+              noise,
+              random);
       double darkest = card.stream().mapToDouble(CardSample::darkness).max().orElseThrow();
       double wanted = darkest * (0.25 + 0.6 * random.nextDouble());
       long start = System.nanoTime();

@@ -132,22 +132,10 @@ final class BareStock {
         switch (side) {
           case LEFT -> strip(i, side, s.xMm() - TO * gap, s.yMm() + rimY, wide, INNER * s.hMm());
           case RIGHT ->
-              strip(
-                  i,
-                  side,
-                  s.xMm() + s.wMm() + FROM * gap,
-                  s.yMm() + rimY,
-                  wide,
-                  INNER * s.hMm());
+              strip(i, side, s.xMm() + s.wMm() + FROM * gap, s.yMm() + rimY, wide, INNER * s.hMm());
           case FRONT -> strip(i, side, s.xMm() + rimX, s.yMm() - TO * gap, INNER * s.wMm(), wide);
           case REAR ->
-              strip(
-                  i,
-                  side,
-                  s.xMm() + rimX,
-                  s.yMm() + s.hMm() + FROM * gap,
-                  INNER * s.wMm(),
-                  wide);
+              strip(i, side, s.xMm() + rimX, s.yMm() + s.hMm() + FROM * gap, INNER * s.wMm(), wide);
         }
       }
     }
@@ -162,11 +150,7 @@ final class BareStock {
     looked += light.count();
     strips.add(
         new Strip(
-            i,
-            side,
-            x + width / 2,
-            y + height / 2,
-            Math.log(Math.max(1e-5, light.usualMean()))));
+            i, side, x + width / 2, y + height / 2, Math.log(Math.max(1e-5, light.usualMean()))));
   }
 
   private double middleX() {
@@ -254,7 +238,10 @@ final class BareStock {
 
   private double typicalOff() {
     double[] off =
-        strips.stream().mapToDouble(s -> Math.abs(s.logLight - at(s.xMm, s.yMm))).sorted().toArray();
+        strips.stream()
+            .mapToDouble(s -> Math.abs(s.logLight - at(s.xMm, s.yMm)))
+            .sorted()
+            .toArray();
     return 1.4826 * off[off.length / 2];
   }
 

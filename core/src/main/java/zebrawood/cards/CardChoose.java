@@ -93,8 +93,7 @@ public final class CardChoose {
                     Amount.of(fastest.darkness().uncertainty(), Quantity.NUMBER, 3)),
             Advice.leave("cards.choose.steadier", percent(steadiest), speed(steadiest))
                 .because(
-                    "cards.choose.steadier.why",
-                    Amount.of(change(steadiest), Quantity.NUMBER, 3))),
+                    "cards.choose.steadier.why", Amount.of(change(steadiest), Quantity.NUMBER, 3))),
         warnings);
   }
 
@@ -112,9 +111,7 @@ public final class CardChoose {
     double most = 0;
     for (double p : new double[] {1 - OFF, 1 + OFF}) {
       for (double v : new double[] {1 - OFF, 1 + OFF}) {
-        most =
-            Math.max(
-                most, Math.abs(surface.darkness(s.percent() * p, s.speedMmS() * v) - here));
+        most = Math.max(most, Math.abs(surface.darkness(s.percent() * p, s.speedMmS() * v) - here));
       }
     }
     return most;
@@ -193,9 +190,7 @@ public final class CardChoose {
     for (int i = 0; i < charred.length; i++) {
       CardSample s = r.squares().get(i);
       asDark |=
-          s.percent() >= percent
-              && s.speedMmS() <= speedMmS
-              && s.darkness() >= r.wantedDarkness();
+          s.percent() >= percent && s.speedMmS() <= speedMmS && s.darkness() >= r.wantedDarkness();
       noDarker |=
           !charred[i]
               && s.percent() <= percent
@@ -206,10 +201,8 @@ public final class CardChoose {
   }
 
   private Advice more() {
-    boolean lighter =
-        r.squares().stream().noneMatch(s -> s.darkness() >= r.wantedDarkness());
-    boolean darker =
-        r.squares().stream().noneMatch(s -> s.darkness() <= r.wantedDarkness());
+    boolean lighter = r.squares().stream().noneMatch(s -> s.darkness() >= r.wantedDarkness());
+    boolean darker = r.squares().stream().noneMatch(s -> s.darkness() <= r.wantedDarkness());
     String key =
         lighter ? "cards.choose.harsher" : darker ? "cards.choose.gentler" : "cards.choose.between";
     return lighter

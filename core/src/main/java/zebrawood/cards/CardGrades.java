@@ -9,8 +9,8 @@ import zebrawood.words.Message;
 /**
  * A card judged by eye.
  *
- * @param rows a row of grades for each speed, from the front; each with one for every power from the
- *     left
+ * @param rows a row of grades for each speed, from the front; each with one for every power from
+ *     the left
  * @param wanted what the work shall be: engraved good, or cut through
  */
 public record CardGrades(CardGrid grid, List<List<Grade>> rows, Grade wanted) {
@@ -45,7 +45,9 @@ public record CardGrades(CardGrid grid, List<List<Grade>> rows, Grade wanted) {
         || rows.get(row).get(column) == wanted;
   }
 
-  /** Whether those beside it are as wanted too; beyond the card nobody knows, which counts for it. */
+  /**
+   * Whether those beside it are as wanted too; beyond the card nobody knows, which counts for it.
+   */
   private int neighbours(int column, int row) {
     int as = 0;
     for (int dy = -NEIGHBOUR; dy <= NEIGHBOUR; dy++) {
@@ -68,8 +70,7 @@ public record CardGrades(CardGrid grid, List<List<Grade>> rows, Grade wanted) {
       for (int column = 0; column < rows.get(row).size(); column++) {
         if (rows.get(row).get(column) == wanted) {
           double speed = grid.speedsMmS().get(row);
-          double worth =
-              byNeighbours ? neighbours(column, row) + 1e-6 * Math.log(speed) : speed;
+          double worth = byNeighbours ? neighbours(column, row) + 1e-6 * Math.log(speed) : speed;
           if (best == null || worth > most) {
             best = new Chosen(speed, grid.percents().get(column));
             most = worth;

@@ -9,8 +9,7 @@ import zebrawood.measure.Accepts;
  *
  * @param intervalMm from line to line; empty where nobody knows it any more
  */
-public record CardGrid(
-    List<Double> percents, List<Double> speedsMmS, OptionalDouble intervalMm) {
+public record CardGrid(List<Double> percents, List<Double> speedsMmS, OptionalDouble intervalMm) {
   static final int MOST_A_SIDE = 30;
 
   public CardGrid {
@@ -34,7 +33,8 @@ public record CardGrid(
   /** Evenly in ratios from one to the other, to three digits. */
   public static List<Double> steps(double first, double last, int count) {
     return java.util.stream.IntStream.range(0, count)
-        .mapToObj(i -> round(count == 1 ? first : first * Math.pow(last / first, i / (count - 1.0))))
+        .mapToObj(
+            i -> round(count == 1 ? first : first * Math.pow(last / first, i / (count - 1.0))))
         .toList();
   }
 
@@ -47,9 +47,9 @@ public record CardGrid(
 
   private static double round(double value) {
     double step = Math.pow(10, Math.floor(Math.log10(value)) - 2);
-    return Math.rint(value / step) * step == 0 ? value : new java.math.BigDecimal(value)
-        .round(new java.math.MathContext(3))
-        .doubleValue();
+    return Math.rint(value / step) * step == 0
+        ? value
+        : new java.math.BigDecimal(value).round(new java.math.MathContext(3)).doubleValue();
   }
 
   int squares() {

@@ -119,9 +119,7 @@ public final class CardPlan {
     for (int row = 0; row < r.speedsMmS().size(); row++) {
       double speed = r.speedsMmS().get(row);
       OptionalDouble seconds =
-          timed
-              ? OptionalDouble.of(new CardClock(r).squareSeconds(speed))
-              : OptionalDouble.empty();
+          timed ? OptionalDouble.of(new CardClock(r).squareSeconds(speed)) : OptionalDouble.empty();
       for (int column = 0; column < r.percents().size(); column++) {
         double percent = r.percents().get(column);
         squares.add(
@@ -164,8 +162,7 @@ public final class CardPlan {
   }
 
   private static List<Double> extent(CardPlanReadings r) {
-    double beside =
-        r.speedsMmS().stream().mapToDouble(v -> runUp(r, v).orElse(0)).max().orElse(0);
+    double beside = r.speedsMmS().stream().mapToDouble(v -> runUp(r, v).orElse(0)).max().orElse(0);
     double arm = r.crossSizeMm() / 2 + runUp(r, r.crossAt().speedMmS()).orElse(0);
     List<Double> first = r.crossesMm().get(0);
     List<Double> last = r.crossesMm().get(2);

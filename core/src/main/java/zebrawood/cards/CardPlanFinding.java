@@ -13,7 +13,8 @@ import zebrawood.words.Message;
 /**
  * A card as it will be burnt.
  *
- * @param crossesMm the middles of the four crosses: lower left, lower right, upper right, upper left
+ * @param crossesMm the middles of the four crosses: lower left, lower right, upper right, upper
+ *     left
  * @param extentMm x and y of the lower left, then of the upper right corner of all that moves
  * @param fits whether that lies within the machine's travel
  * @param seconds from the origin to the end of the last cross; empty where it cannot be known

@@ -56,8 +56,7 @@ final class CardProgram {
     }
   }
 
-  private void lineX(
-      double from, double to, double y, double runUp, double speedMmS, long word) {
+  private void lineX(double from, double to, double y, double runUp, double speedMmS, long word) {
     go(from - Math.signum(to - from) * runUp, y);
     burn('X', from, to, runUp, speedMmS, word);
   }

@@ -18,10 +18,10 @@ import zebrawood.words.Message;
  *
  * <p>The crosses are found ({@link CrossFinder}) and give the map from the card to the picture, so
  * that a photograph's perspective falls away. Light is the luminance of linear sRGB (IEC
- * 61966-2-1); a square's is the mean over the inner 70 % of each side, the bare stock's that of what
- * lies about it ({@link BareStock}). Bands are the first harmonic at the lines' interval, by least
- * squares across the lines. The uncertainty covers grain, noise and the picture's steps, not what a
- * scanner makes of a colour.
+ * 61966-2-1); a square's is the mean over the inner 70 % of each side, the bare stock's that of
+ * what lies about it ({@link BareStock}). Bands are the first harmonic at the lines' interval, by
+ * least squares across the lines. The uncertainty covers grain, noise and the picture's steps, not
+ * what a scanner makes of a colour.
  */
 public final class CardScan {
   private static final double INNER = 0.7;
@@ -45,8 +45,7 @@ public final class CardScan {
    * @param reached told how far it is, from 0 to 1
    * @throws UnusableReading naming a cross that is not found, or where the card is not all in it
    */
-  public static CardScanFinding solve(
-      CardScanReadings r, Picture picture, DoubleConsumer reached) {
+  public static CardScanFinding solve(CardScanReadings r, Picture picture, DoubleConsumer reached) {
     CardMap map = CrossFinder.map(r, picture);
     reached.accept(0.2);
     inside(r, picture, map);

@@ -31,8 +31,8 @@ public record CardScanFinding(
    * One square.
    *
    * @param darkness 1 less its light over the bare stock's at its place
-   * @param banding amplitude of the lines' own rhythm across them over the bare stock's light; empty
-   *     where nobody asked, or the picture is too coarse
+   * @param banding amplitude of the lines' own rhythm across them over the bare stock's light;
+   *     empty where nobody asked, or the picture is too coarse
    */
   public record Square(int column, int row, Estimate darkness, OptionalDouble banding) {}
 }

@@ -8,7 +8,8 @@ import zebrawood.words.Message;
 /**
  * A burnt card in a scan or photograph.
  *
- * @param crossesMm the middles of its four crosses: lower left, lower right, upper right, upper left
+ * @param crossesMm the middles of its four crosses: lower left, lower right, upper right, upper
+ *     left
  * @param crossMm from end to end of a cross
  * @param crossesPx where they were pressed in the picture, in that order
  */
@@ -46,10 +47,13 @@ public record CardScanReadings(
     crossesPx = List.copyOf(crossesPx);
     squares = List.copyOf(squares);
     var accepts = new Accepts().filled("imagePath", imagePath);
-    places(accepts, "crossesMm", crossesMm, -CardPlanReadings.LARGEST_MM, CardPlanReadings.LARGEST_MM);
+    places(
+        accepts, "crossesMm", crossesMm, -CardPlanReadings.LARGEST_MM, CardPlanReadings.LARGEST_MM);
     places(accepts, "crossesPx", crossesPx, 0, MOST_PX);
     crossMm.ifPresent(c -> accepts.between("crossMm", c, 0.1, CardPlanReadings.LARGEST_MM));
-    accepts.atLeast("squares", squares, 1, "cards.count.squares").atMost("squares", squares, MOST_SQUARES);
+    accepts
+        .atLeast("squares", squares, 1, "cards.count.squares")
+        .atMost("squares", squares, MOST_SQUARES);
     for (int i = 0; i < squares.size() && squares.size() <= MOST_SQUARES; i++) {
       Square s = squares.get(i);
       String at = "squares[" + i + "].";
@@ -61,7 +65,8 @@ public record CardScanReadings(
           .between(at + "yMm", s.yMm, -largest, largest)
           .positive(at + "wMm", s.wMm, largest)
           .positive(at + "hMm", s.hMm, largest);
-      s.intervalMm.ifPresent(v -> accepts.between(at + "intervalMm", v, CardPlanReadings.FINEST_MM, largest));
+      s.intervalMm.ifPresent(
+          v -> accepts.between(at + "intervalMm", v, CardPlanReadings.FINEST_MM, largest));
     }
     if (accepts.fine()) {
       turn(accepts, crossesMm, crossesPx);

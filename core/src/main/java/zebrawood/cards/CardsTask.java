@@ -72,8 +72,7 @@ public sealed interface CardsTask {
   record Tried(Trial trial) implements CardsTask {
     @Override
     public CardGrid grid() {
-      return new CardGrid(
-          List.of(trial.percent()), List.of(trial.speedMmS()), trial.intervalMm());
+      return new CardGrid(List.of(trial.percent()), List.of(trial.speedMmS()), trial.intervalMm());
     }
   }
 }

@@ -21,8 +21,7 @@ import zebrawood.words.Message;
 /** One visit to the cards of a stock: a card read, a kept one burnt again, or one burn logged. */
 public final class CardsVisit {
   public static final Visit<CardsReadings, CardsFinding> VISIT =
-      Visit.helped(
-              CardsReadings.class, CardsFinding.class, CardsVisit::solve, CardsVisit::figures)
+      Visit.helped(CardsReadings.class, CardsFinding.class, CardsVisit::solve, CardsVisit::figures)
           .saying(CardsVisit::said);
 
   /** What the eye tells apart on a scan, whatever the pixels say. */
@@ -40,10 +39,7 @@ public final class CardsVisit {
     StockKind.Hazard hazard = r.stock().kind().hazard();
     if (hazard.never()) {
       return plain(
-          Verdict.STOP,
-          List.of(
-              Advice.act("cards.never").because(Message.of(hazard))),
-          List.of());
+          Verdict.STOP, List.of(Advice.act("cards.never").because(Message.of(hazard))), List.of());
     }
     List<Message> warnings = new ArrayList<>();
     r.focusHolds()
@@ -55,8 +51,7 @@ public final class CardsVisit {
     return switch (r.task()) {
       case CardsTask.ByScan(CardGrid grid, CardScanReadings scan, ReadFor what) ->
           dark(grid, scanned(scan, help), what, warnings);
-      case CardsTask.ByFigures typed ->
-          dark(typed.grid(), figures(typed), typed.what(), warnings);
+      case CardsTask.ByFigures typed -> dark(typed.grid(), figures(typed), typed.what(), warnings);
       case CardsTask.ByEye(CardGrades grades) -> byEye(grades, warnings);
       case CardsTask.Tried(Trial trial) -> tried(trial, warnings);
     };
@@ -83,8 +78,7 @@ public final class CardsVisit {
     return new CardScanFinding(squares, false, Verdict.WITHIN, List.of(), List.of());
   }
 
-  private static CardsFinding plain(
-      Verdict verdict, List<Advice> advice, List<Message> warnings) {
+  private static CardsFinding plain(Verdict verdict, List<Advice> advice, List<Message> warnings) {
     return new CardsFinding(
         Optional.empty(),
         Optional.empty(),
@@ -133,8 +127,7 @@ public final class CardsVisit {
     }
     CardChooseFinding choice =
         CardChoose.solve(
-            new CardChooseReadings(
-                samples, resolution(scan), what.wantedDarkness().getAsDouble()));
+            new CardChooseReadings(samples, resolution(scan), what.wantedDarkness().getAsDouble()));
     warnings.addAll(choice.warnings());
     Optional<CardChooseFinding.Setting> fastest = choice.fastest().setting();
     boolean unsure =
@@ -210,8 +203,7 @@ public final class CardsVisit {
     advice.add(Advice.leave("cards.eye.set", percent(fastest.get()), speed(fastest.get())));
     if (!steadiest.equals(fastest)) {
       advice.add(
-          Advice.leave(
-                  "cards.choose.steadier", percent(steadiest.get()), speed(steadiest.get()))
+          Advice.leave("cards.choose.steadier", percent(steadiest.get()), speed(steadiest.get()))
               .because("cards.eye.steadier.why"));
     }
     advice.add(Advice.leave("cards.confirm").because("cards.confirm.why"));
@@ -240,8 +232,7 @@ public final class CardsVisit {
       return read(
           scan, Verdict.MEASURE_AGAIN, List.of(Advice.read("cards.no-kept-card")), warnings);
     }
-    CardDriftFinding drift =
-        CardDrift.solve(new CardDriftReadings(kept, now, resolution(scan)));
+    CardDriftFinding drift = CardDrift.solve(new CardDriftReadings(kept, now, resolution(scan)));
     warnings.addAll(drift.warnings());
     return new CardsFinding(
         Optional.of(scan),

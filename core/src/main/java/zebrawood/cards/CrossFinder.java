@@ -97,8 +97,7 @@ final class CrossFinder {
     return new SeenFromAbove(
         picture,
         (x, y) ->
-            map.px(
-                mm[i][0] + (x - size / 2.0) / pxPerMm, mm[i][1] - (y - size / 2.0) / pxPerMm),
+            map.px(mm[i][0] + (x - size / 2.0) / pxPerMm, mm[i][1] - (y - size / 2.0) / pxPerMm),
         size,
         size);
   }
@@ -190,8 +189,7 @@ final class CrossFinder {
     double pitchPx = MIDDLE_WINDOW * cross * pxPerMm;
     int size = 2 * (int) Math.ceil(0.5 * pitchPx + 4);
     SeenFromAbove seen = piece(map, i, pxPerMm, size);
-    Optional<Centre> centre =
-        MarkCentre.of(seen, MarkKind.CROSS, size / 2.0, size / 2.0, pitchPx);
+    Optional<Centre> centre = MarkCentre.of(seen, MarkKind.CROSS, size / 2.0, size / 2.0, pitchPx);
     if (centre.isEmpty()) {
       throw notFound(i);
     }

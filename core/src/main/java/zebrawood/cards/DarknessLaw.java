@@ -247,6 +247,7 @@ final class DarknessLaw {
       slopes[squares.size() + j][j] = 1 / USUALLY_OFF[j];
     }
     return new Pair<>(
-        new ArrayRealVector(misses(squares, error), false), new Array2DRowRealMatrix(slopes, false));
+        new ArrayRealVector(misses(squares, error), false),
+        new Array2DRowRealMatrix(slopes, false));
   }
 }

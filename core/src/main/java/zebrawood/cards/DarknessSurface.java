@@ -64,8 +64,7 @@ final class DarknessSurface {
       RealVector change,
       RealMatrix slopes) {
     Part weighing(double by) {
-      return new Part(
-          by, reach, share, variance, inverse, towards, covariance, change, slopes);
+      return new Part(by, reach, share, variance, inverse, towards, covariance, change, slopes);
     }
   }
 
@@ -242,7 +241,12 @@ final class DarknessSurface {
    * @return the logarithm of its restricted likelihood
    */
   private double part(
-      List<Part> into, RealVector residual, RealMatrix h, double reach, double share, double error) {
+      List<Part> into,
+      RealVector residual,
+      RealMatrix h,
+      double reach,
+      double share,
+      double error) {
     int n = squares.size();
     RealMatrix v = new Array2DRowRealMatrix(n, n);
     for (int i = 0; i < n; i++) {
@@ -276,8 +280,7 @@ final class DarknessSurface {
       change =
           covariance.operate(
               hvr.mapMultiply(1 / variance).add(new ArrayRealVector(law.priorPull(), false)));
-      double misfit =
-          rvr - 2 * change.dotProduct(hvr) + change.dotProduct(hvh.operate(change));
+      double misfit = rvr - 2 * change.dotProduct(hvr) + change.dotProduct(hvh.operate(change));
       variance = Math.max(error * error, misfit / Math.max(1, n - h.getColumnDimension()));
     }
     RealVector towards = inverse.operate(residual.subtract(h.operate(change)));
@@ -292,8 +295,7 @@ final class DarknessSurface {
     for (int i = 0; i < l.getRowDimension(); i++) {
       logInformation += 2 * Math.log(l.getEntry(i, i));
     }
-    into.add(
-        new Part(0, reach, share, variance, inverse, towards, covariance, change, h));
+    into.add(new Part(0, reach, share, variance, inverse, towards, covariance, change, h));
     return -0.5 * (logDet + n * Math.log(variance) + logInformation + misfit / variance);
   }
 

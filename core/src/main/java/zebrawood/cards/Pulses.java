@@ -103,7 +103,8 @@ public final class Pulses {
             outside.add(
                 Advice.act(
                         "cards.pulses.energy",
-                        Message.verbatim(Numbers.plain(rounded(source.averageW() * s.percent() / 100 / most))))
+                        Message.verbatim(
+                            Numbers.plain(rounded(source.averageW() * s.percent() / 100 / most))))
                     .because(
                         "cards.pulses.energy.why",
                         Message.number(rounded(pulseMj)),

@@ -87,8 +87,7 @@ final class SquareLight {
         double value = Double.NaN;
         for (int part = 0; part < parts * parts; part++) {
           double[] mm =
-              map.mm(
-                  px + (part % parts + 0.5) / parts, py + (part / parts + 0.5) / parts);
+              map.mm(px + (part % parts + 0.5) / parts, py + (part / parts + 0.5) / parts);
           boolean inside =
               mm[0] >= left && mm[0] <= left + width && mm[1] >= front && mm[1] <= front + height;
           if (inside) {
@@ -103,8 +102,7 @@ final class SquareLight {
         }
       }
     }
-    return new SquareLight(
-        light, xs, ys, n, limited, new double[] {left, front, width, height});
+    return new SquareLight(light, xs, ys, n, limited, new double[] {left, front, width, height});
   }
 
   int count() {

@@ -27,9 +27,7 @@ record Subjects(Machine machine, List<Entry> entries, List<Event> events) {
         .flatMap(kind ->
             named(kind)
                 .or(() ->
-                    of(station).reversed().stream()
-                        .flatMap(e -> e.subject().stream())
-                        .findFirst())
+                    of(station).reversed().stream().flatMap(e -> e.subject().stream()).findFirst())
                 .or(() -> onlyOne(kind, station)));
   }
 

@@ -32,6 +32,9 @@ public record TwoDays(
   /** Of a limit or of the depth of focus: a change by less explains little. */
   private static final double LITTLE = 0.25;
 
+  /** Of the figure itself, where nothing tells how much of it is allowed. */
+  private static final double OF_ITSELF = 0.05;
+
   public TwoDays {
     differs = List.copyOf(differs);
     same = List.copyOf(same);
@@ -53,7 +56,9 @@ public record TwoDays(
     OVER_LIMIT,
     /** It changed, by more than both readings leave open. */
     CHANGED,
-    /** It changed by so much of what is allowed, or of the depth of focus, that it explains little. */
+    /**
+     * It changed by so much of what is allowed, or of the depth of focus, that it explains little.
+     */
     LITTLE,
     SAME
   }
@@ -154,7 +159,9 @@ public record TwoDays(
       return lines;
     }
     is.ifPresent(entry -> {
-      for (Figure figure : entry.figures()) {
+      // Of a station that is told as a whole its telling figure is told with it.
+      int first = whole.isPresent() ? 1 : 0;
+      for (Figure figure : entry.figures().subList(first, entry.figures().size())) {
         Optional<Figure> earlier = was.flatMap(e -> e.figure(figure.id()));
         lines.add(line(station, standing, subjects, earlier, figure, entry));
       }
@@ -193,15 +200,16 @@ public record TwoDays(
       return Why.NEW;
     }
     double off = Math.abs(after.value() - before.get().value());
-    double unsure =
-        Math.hypot(after.uncertainty().orElse(0), before.get().uncertainty().orElse(0));
+    double unsure = Math.hypot(after.uncertainty().orElse(0), before.get().uncertainty().orElse(0));
     if (!before.get().unit().equals(after.unit()) || off <= BEYOND * unsure || off == 0) {
       return Why.SAME;
     }
     if (after.overLimit() && !before.get().overLimit()) {
       return Why.OVER_LIMIT;
     }
-    return share.filter(s -> s < LITTLE).isPresent() ? Why.LITTLE : Why.CHANGED;
+    boolean little =
+        share.map(s -> s < LITTLE).orElse(off < OF_ITSELF * Math.abs(before.get().value()));
+    return little ? Why.LITTLE : Why.CHANGED;
   }
 
   /** Of the depth of focus where the same reading tells it, else of the figure's own limit. */

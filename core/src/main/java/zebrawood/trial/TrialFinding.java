@@ -16,7 +16,8 @@ import zebrawood.words.Message;
  * @param offXMm by how much the piece is larger than drawn, the kerf added where it is known; as
  *     {@code offYMm}
  * @param worstMm the larger of both, without its sign
- * @param pointsTo ids of the stations that what fails points to, each once, in the order of the work
+ * @param pointsTo ids of the stations that what fails points to, each once, in the order of the
+ *     work
  */
 public record TrialFinding(
     Optional<Estimate> kerfMm,

@@ -102,19 +102,9 @@ public final class TrialPiece {
       advice.add(Advice.leave("trial.good").because("trial.good.why"));
     }
     OptionalDouble worst =
-        Stream.of(offX, offY)
-            .flatMap(Optional::stream)
-            .mapToDouble(e -> Math.abs(e.value()))
-            .max();
+        Stream.of(offX, offY).flatMap(Optional::stream).mapToDouble(e -> Math.abs(e.value())).max();
     return new TrialFinding(
-        kerf,
-        offX,
-        offY,
-        worst,
-        pointsTo.stream().distinct().toList(),
-        verdict,
-        advice,
-        warnings);
+        kerf, offX, offY, worst, pointsTo.stream().distinct().toList(), verdict, advice, warnings);
   }
 
   private static Optional<Double> of(OptionalDouble value) {
@@ -146,28 +136,23 @@ public final class TrialPiece {
     } else if (by + sure > r.toleranceMm()) {
       unsure.add(
           Advice.read("trial.finer." + axis)
-              .because(
-                  "trial.finer.why", Amount.mm(by, 2), Amount.mm(r.toleranceMm(), 2)));
+              .because("trial.finer.why", Amount.mm(by, 2), Amount.mm(r.toleranceMm(), 2)));
     }
   }
 
-  private void limited(
-      Estimate of, OptionalDouble most, String key, String finer, String station) {
+  private void limited(Estimate of, OptionalDouble most, String key, String finer, String station) {
     if (most.isEmpty()) {
       return;
     }
     double sure = SURE * of.uncertainty();
     if (of.value() - sure > most.getAsDouble()) {
-      fails.add(
-          Advice.act(key, Amount.mm(of.value(), 2)).because("trial.points." + station));
+      fails.add(Advice.act(key, Amount.mm(of.value(), 2)).because("trial.points." + station));
       pointsTo.add(station);
     } else if (of.value() + sure > most.getAsDouble()) {
       unsure.add(
           Advice.read(finer)
               .because(
-                  "trial.finer.why",
-                  Amount.mm(of.value(), 2),
-                  Amount.mm(most.getAsDouble(), 2)));
+                  "trial.finer.why", Amount.mm(of.value(), 2), Amount.mm(most.getAsDouble(), 2)));
     }
   }
 
@@ -208,18 +193,20 @@ public final class TrialPiece {
   private static List<Figure> figures(TrialReadings r, TrialFinding f) {
     List<Figure> figures = new ArrayList<>();
     f.worstMm()
-        .ifPresent(mm -> figures.add(Figure.of("worst", mm, Quantity.LENGTH).limited(r.toleranceMm())));
+        .ifPresent(
+            mm -> figures.add(Figure.of("worst", mm, Quantity.LENGTH).limited(r.toleranceMm())));
     f.offXMm().ifPresent(e -> figures.add(Figure.of("offX", e, Quantity.LENGTH)));
     f.offYMm().ifPresent(e -> figures.add(Figure.of("offY", e, Quantity.LENGTH)));
     f.kerfMm()
-        .ifPresent(e -> figures.add(Figure.of("kerf", e, Quantity.LENGTH).limited(r.kerfMostMm())));
+        .ifPresent(e ->
+            figures.add(Figure.of("kerf", e.value(), Quantity.LENGTH).limited(r.kerfMostMm())));
     r.slantMm()
         .ifPresent(mm ->
             figures.add(
                 Figure.of("slant", Math.abs(mm), Quantity.LENGTH).limited(r.slantMostMm())));
     r.seconds()
-        .ifPresent(s ->
-            figures.add(Figure.of("seconds", s, Quantity.TIME).limited(r.mostSeconds())));
+        .ifPresent(
+            s -> figures.add(Figure.of("seconds", s, Quantity.TIME).limited(r.mostSeconds())));
     return figures;
   }
 
@@ -228,9 +215,7 @@ public final class TrialPiece {
         .map(k ->
             List.of(
                 Message.of(
-                    "trial.summary.kerf",
-                    Amount.mm(k.value(), 3),
-                    Amount.mm(k.uncertainty(), 3))))
+                    "trial.summary.kerf", Amount.mm(k.value(), 3), Amount.mm(k.uncertainty(), 3))))
         .orElse(List.of());
   }
 }

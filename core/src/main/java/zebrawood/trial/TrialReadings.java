@@ -64,7 +64,9 @@ public record TrialReadings(
     var accepts = new Accepts();
     if (drawnMm.size() != 2) {
       accepts.complain(
-          "drawnMm", Message.of("accepts.of-them", drawnMm.size()), Message.of("trial.accepts.two"));
+          "drawnMm",
+          Message.of("accepts.of-them", drawnMm.size()),
+          Message.of("trial.accepts.two"));
     } else {
       accepts
           .positive("drawnMm[0]", drawnMm.get(0), LARGEST_MM)

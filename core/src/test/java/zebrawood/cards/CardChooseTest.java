@@ -91,8 +91,7 @@ class CardChooseTest {
     assertThat(lighter.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
     assertThat(lighter.advice()).isNotEqualTo(darker.advice());
     for (double wanted : new double[] {0.2, 0.45, 0.7, 0.85}) {
-      for (Setting s :
-          CardChoose.solve(new CardChooseReadings(plain(), 0.01, wanted)).settings()) {
+      for (Setting s : CardChoose.solve(new CardChooseReadings(plain(), 0.01, wanted)).settings()) {
         assertThat(plain())
             .anyMatch(q ->
                 q.percent() >= s.percent()

@@ -45,8 +45,7 @@ class CardDriftTest {
   void oneRowWithOtherPowersIsEnough() {
     CardDriftFinding found =
         CardDrift.solve(
-            new CardDriftReadings(
-                row(1, 10, 20, 30, 40, 60), row(0.8, 15, 25, 35, 50, 70), 0.02));
+            new CardDriftReadings(row(1, 10, 20, 30, 40, 60), row(0.8, 15, 25, 35, 50, 70), 0.02));
     assertThat(found.powerRatio().orElseThrow()).isCloseTo(0.8, within(0.03));
     assertThat(found.verdict()).isEqualTo(Verdict.ADJUST);
     assertThat(found.warnings()).hasSize(1);
@@ -61,7 +60,9 @@ class CardDriftTest {
     assertThat(apart.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
     List<CardSample> flat =
         List.of(
-            new CardSample(100, 20, 0.5), new CardSample(100, 40, 0.5), new CardSample(80, 60, 0.5));
+            new CardSample(100, 20, 0.5),
+            new CardSample(100, 40, 0.5),
+            new CardSample(80, 60, 0.5));
     CardDriftFinding level = CardDrift.solve(new CardDriftReadings(flat, flat, 0.02));
     assertThat(level.powerRatio()).isEmpty();
     CardDriftFinding one =

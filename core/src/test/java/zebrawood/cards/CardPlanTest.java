@@ -108,7 +108,10 @@ class CardPlanTest {
           burnt.add(new double[] {x, y, toX, toY, power, feed});
         }
         boolean goesOn =
-            burns && pendingMm > 0 && speed == pendingSpeed && Math.abs(angle - pendingAngle) < 1e-6;
+            burns
+                && pendingMm > 0
+                && speed == pendingSpeed
+                && Math.abs(angle - pendingAngle) < 1e-6;
         if (!goesOn) {
           rest();
         }
@@ -234,11 +237,12 @@ class CardPlanTest {
     assertThat(plan.warnings()).hasSize(3);
     assertThat(plan.seconds()).isEmpty();
     assertThat(plan.gcode().text()).isEmpty();
-    assertThat(plan.squares()).allSatisfy(s -> {
-      assertThat(s.powerWord()).isEmpty();
-      assertThat(s.runUpMm()).isEmpty();
-      assertThat(s.seconds()).isEmpty();
-    });
+    assertThat(plan.squares())
+        .allSatisfy(s -> {
+          assertThat(s.powerWord()).isEmpty();
+          assertThat(s.runUpMm()).isEmpty();
+          assertThat(s.seconds()).isEmpty();
+        });
     assertThat(plan.runs().orElseThrow()).hasSize(5);
     assertThat(plan.runs().orElseThrow().getFirst().squares())
         .containsExactly(List.of(0, 0), List.of(1, 0));

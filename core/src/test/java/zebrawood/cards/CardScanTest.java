@@ -21,8 +21,7 @@ class CardScanTest {
     int all = 0;
     for (int seed = 0; seed < 3; seed++) {
       DrawnCard card = new DrawnCard(5, 4, way, 5, 0.02, seed);
-      CardScanFinding found =
-          CardScan.solve(card.readings(OptionalDouble.empty()), card.picture());
+      CardScanFinding found = CardScan.solve(card.readings(OptionalDouble.empty()), card.picture());
       assertThat(found.saturated()).isFalse();
       for (CardScanFinding.Square s : found.squares()) {
         double off = s.darkness().value() - card.darkness(s.column(), s.row());
@@ -95,9 +94,7 @@ class CardScanTest {
         };
     CardScanReadings r = card.readings(OptionalDouble.empty());
     List<List<Double>> px =
-        r.crossesPx().stream()
-            .map(p -> List.of(upright.height() - p.get(1), p.get(0)))
-            .toList();
+        r.crossesPx().stream().map(p -> List.of(upright.height() - p.get(1), p.get(0))).toList();
     CardScanFinding one = CardScan.solve(r, upright);
     CardScanFinding other = CardScan.solve(pressed(r, px), turned);
     for (int i = 0; i < one.squares().size(); i++) {

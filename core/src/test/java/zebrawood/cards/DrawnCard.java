@@ -95,7 +95,9 @@ public final class DrawnCard {
     for (int i = 0; i < 5; i++) {
       specks.add(
           new double[] {
-            wide * random.nextDouble() - 8, high * random.nextDouble() - 8, 0.1 + 0.3 * random.nextDouble()
+            wide * random.nextDouble() - 8,
+            high * random.nextDouble() - 8,
+            0.1 + 0.3 * random.nextDouble()
           });
     }
     for (List<Double> mm : crossesMm()) {
@@ -148,7 +150,8 @@ public final class DrawnCard {
   private double grain(double x, double y) {
     double sum = 0;
     for (int i = 0; i < grainWaves.length; i += 3) {
-      sum += Math.sin(2 * Math.PI * grainWaves[i] * (x + grainWaves[i + 1] * y) + grainWaves[i + 2]);
+      sum +=
+          Math.sin(2 * Math.PI * grainWaves[i] * (x + grainWaves[i + 1] * y) + grainWaves[i + 2]);
     }
     return 1 + way.grain * sum / Math.sqrt(grainWaves.length / 6.0);
   }
@@ -163,8 +166,7 @@ public final class DrawnCard {
       double inX = x - column * pitch;
       double inY = y - row * pitch;
       if (inX <= SQUARE_MM && inY <= SQUARE_MM) {
-        stock *=
-            1 - darkness[row][column] + bands * Math.cos(2 * Math.PI * inY / INTERVAL_MM);
+        stock *= 1 - darkness[row][column] + bands * Math.cos(2 * Math.PI * inY / INTERVAL_MM);
       }
     }
     for (List<Double> c : crossesMm()) {

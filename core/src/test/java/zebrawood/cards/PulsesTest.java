@@ -20,9 +20,7 @@ class PulsesTest {
 
   private static PulseReadings at(double khz, double ns, double percent, Optional<Wobble> wobble) {
     return new PulseReadings(
-        SOURCE,
-        0.05,
-        new Setting(percent, 1000, khz, OptionalDouble.of(ns), 0.03, wobble, 2));
+        SOURCE, 0.05, new Setting(percent, 1000, khz, OptionalDouble.of(ns), 0.03, wobble, 2));
   }
 
   @Test

@@ -52,7 +52,8 @@ class TrialPieceTest {
     TrialFinding f = TrialPiece.solve(piece(69.8, 49.82, 0.03, 5), false);
     assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
     assertThat(f.kerfMm().orElseThrow().value()).isCloseTo(0.2, within(1e-9));
-    assertThat(f.kerfMm().orElseThrow().uncertainty()).isCloseTo(0.02 / Math.sqrt(12) / 10, within(1e-9));
+    assertThat(f.kerfMm().orElseThrow().uncertainty())
+        .isCloseTo(0.02 / Math.sqrt(12) / 10, within(1e-9));
     assertThat(f.offXMm().orElseThrow().value()).isCloseTo(0, within(1e-9));
     assertThat(f.worstMm().orElseThrow()).isCloseTo(0.02, within(1e-9));
     assertThat(f.pointsTo()).isEmpty();

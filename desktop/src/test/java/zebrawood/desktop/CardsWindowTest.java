@@ -21,7 +21,9 @@ import zebrawood.devices.cards.SimulatedJob;
 import zebrawood.devices.cards.StandInStock;
 import zebrawood.records.cards.BookFile;
 
-/** Alder's cards in the real window, burnt by the file that is written, on a stock of the stand-in. */
+/**
+ * Alder's cards in the real window, burnt by the file that is written, on a stock of the stand-in.
+ */
 class CardsWindowTest extends WindowTest {
   private static final double TOP_WORD = 1000;
 
@@ -39,10 +41,40 @@ class CardsWindowTest extends WindowTest {
 
   private void plan() {
     String[] typed = {
-      "power-least", "10", "power-most", "60", "columns", "6", "speed-least", "60", "speed-most",
-      "400", "rows", "5", "interval", "0.1", "square-w", "6", "square-h", "6", "gap", "2", "at-x",
-      "60", "at-y", "60", "cross-power", "60", "cross-speed", "60", "acceleration", "3000",
-      "top-word", "1000", "travel-speed", "300"
+      "power-least",
+      "10",
+      "power-most",
+      "60",
+      "columns",
+      "6",
+      "speed-least",
+      "60",
+      "speed-most",
+      "400",
+      "rows",
+      "5",
+      "interval",
+      "0.1",
+      "square-w",
+      "6",
+      "square-h",
+      "6",
+      "gap",
+      "2",
+      "at-x",
+      "60",
+      "at-y",
+      "60",
+      "cross-power",
+      "60",
+      "cross-speed",
+      "60",
+      "acceleration",
+      "3000",
+      "top-word",
+      "1000",
+      "travel-speed",
+      "300"
     };
     for (int i = 0; i < typed.length; i += 2) {
       fill("#cards-" + typed[i], typed[i + 1]);

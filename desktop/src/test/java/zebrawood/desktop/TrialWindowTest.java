@@ -39,8 +39,20 @@ class TrialWindowTest extends WindowTest {
     press("#trial-write");
     says("Say where the piece lies first");
     String[] typed = {
-      "at-x", "20", "at-y", "30", "engrave-speed", "100", "engrave-word", "300", "interval", "0.1",
-      "cut-speed", "5", "cut-word", "900"
+      "at-x",
+      "20",
+      "at-y",
+      "30",
+      "engrave-speed",
+      "100",
+      "engrave-word",
+      "300",
+      "interval",
+      "0.1",
+      "cut-speed",
+      "5",
+      "cut-word",
+      "900"
     };
     for (int i = 0; i < typed.length; i += 2) {
       fill("#trial-" + typed[i], typed[i + 1]);

@@ -8,14 +8,14 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
 import java.util.concurrent.TimeUnit;
 import javafx.animation.AnimationTimer;
-import java.util.List;
-import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -25,14 +25,14 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
-import zebrawood.desktop.demo.DemoWorkshop;
-import zebrawood.desktop.sheet.ProofRow;
-import zebrawood.desktop.shell.Shell;
-import zebrawood.desktop.text.Text;
 import zebrawood.cards.CardGrid;
 import zebrawood.cards.CardPlan;
 import zebrawood.cards.CardPlanFinding;
 import zebrawood.cards.CardPlanReadings;
+import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.desktop.sheet.ProofRow;
+import zebrawood.desktop.shell.Shell;
+import zebrawood.desktop.text.Text;
 import zebrawood.devices.camera.StandInCamera;
 import zebrawood.devices.cards.SimulatedJob;
 import zebrawood.devices.cards.StandInStock;
@@ -91,12 +91,6 @@ final class Shots {
     onInterface(() -> assembly.shell().show(Shell.TODAY));
     take("today-dark");
     onInterface(() -> assembly.model().darkProperty().set(false));
-    key(KeyCode.E);
-    take("something-happened");
-    escape();
-    key(KeyCode.K);
-    take("find-or-do");
-    escape();
     key(KeyCode.N);
     take("new-machine");
     escape();
@@ -170,6 +164,17 @@ final class Shots {
     show("cards");
     scanCard(home.resolve("card-laminate.png"));
     take("cards");
+    show(Shell.DAYS);
+    onInterface(() -> {
+      var worked = (javafx.scene.control.ComboBox<?>) node("#days-worked");
+      // The day on which the cards were left in order.
+      for (int i = 0; i < worked.getItems().size(); i++) {
+        if (worked.getItems().get(i).toString().contains("Cards")) {
+          worked.getSelectionModel().select(i);
+        }
+      }
+    });
+    take("two-days");
     show(Shell.ALL);
     while (!ask(() -> node("#workshop-rows") != null)) {
       frames(1);
@@ -188,6 +193,23 @@ final class Shots {
     });
     press("#field-up");
     take("field");
+    choose("Sedge");
+    show("trial");
+    onInterface(() -> {
+      String[] typed = {
+        "measured-x", "69.86", "measured-y", "49.52", "comb", "28.4", "slant", "0.04"
+      };
+      for (int i = 0; i < typed.length; i += 2) {
+        type("#trial-" + typed[i], typed[i + 1]);
+      }
+      for (String place : new String[] {"centre", "front_left", "rear_left", "rear_right"}) {
+        ((Button) node("#proof-" + place)).fire();
+      }
+      ((Button) node("#proof-front_right")).fire();
+      ((Button) node("#proof-front_right")).fire();
+    });
+    press("#trial-measured-y");
+    take("trial-piece");
     choose("Madder");
     show("power");
     onInterface(() -> {

@@ -49,9 +49,7 @@ final class BookSection extends Section<List<BookLine>, Void> {
 
   @Override
   public Stream<Field> fields() {
-    return IntStream.range(0, rows.size())
-        .mapToObj(rows::fieldsOf)
-        .flatMap(List::stream);
+    return IntStream.range(0, rows.size()).mapToObj(rows::fieldsOf).flatMap(List::stream);
   }
 
   @Override

@@ -24,6 +24,7 @@ import zebrawood.cards.CardScan;
 import zebrawood.cards.CardScanFinding;
 import zebrawood.cards.CardScanReadings;
 import zebrawood.cards.CardsFinding;
+import zebrawood.cards.CardsFinding.Chosen;
 import zebrawood.cards.CardsReadings;
 import zebrawood.cards.CardsStation;
 import zebrawood.cards.CardsTask;
@@ -53,6 +54,7 @@ import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
+import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.kept.KeptFindings;
 import zebrawood.records.kept.KeptReadings;
@@ -143,10 +145,7 @@ public final class CardsModel extends StationModel<CardsReadings, CardsFinding> 
         way(
             () ->
                 new CardsTask.ByFigures(
-                    grid.grid(),
-                    squares.darkness(),
-                    figuresTo.number(),
-                    readFor()),
+                    grid.grid(), squares.darkness(), figuresTo.number(), readFor()),
             readFor,
             card(),
             squares.byFigures(),
@@ -195,9 +194,7 @@ public final class CardsModel extends StationModel<CardsReadings, CardsFinding> 
   private CardScanReadings scan() {
     return plan.geometryNow()
         .orElseThrow()
-        .scan(
-            photo.marks().file(),
-            photo.marks().all().stream().map(m -> m.px()).toList());
+        .scan(photo.marks().file(), photo.marks().all().stream().map(m -> m.px()).toList());
   }
 
   @Override
@@ -269,12 +266,14 @@ public final class CardsModel extends StationModel<CardsReadings, CardsFinding> 
   @Override
   protected void recordChanged(List<Entry> entries) {
     kept =
-        entries.reversed().stream().flatMap(e -> keptCard(e).stream()).findFirst().orElse(List.of());
+        entries.reversed().stream()
+            .flatMap(e -> keptCard(e).stream())
+            .findFirst()
+            .orElse(List.of());
     context()
         .ifPresent(c -> {
           focusHolds = c.holds("focus");
-          subject =
-              c.workshop().opened().ledger().subjectNow(CardsStation.STATION).orElse("");
+          subject = c.workshop().opened().ledger().subjectNow(CardsStation.STATION).orElse("");
           solveAgain();
         });
     loadPhoto();
@@ -330,8 +329,7 @@ public final class CardsModel extends StationModel<CardsReadings, CardsFinding> 
         .draw(
             on,
             photo.marks(),
-            way.get() == CardsWay.EYE
-                ? squares.letters() : List.of(),
+            way.get() == CardsWay.EYE ? squares.letters() : List.of(),
             way.get() == CardsWay.TRIAL,
             solved().map(Outcome.Solved::finding),
             wanted.value());
@@ -390,14 +388,42 @@ public final class CardsModel extends StationModel<CardsReadings, CardsFinding> 
 
   @Override
   public List<FigureTile> tiles(Outcome.Solved<CardsReadings, CardsFinding> solved) {
-    return solved.finding().drift().isPresent()
-        ? tiles(solved, known("ratio"))
-        : tiles(
-            solved,
-            known("percent"),
-            known("speed"),
-            known("darkness"),
-            known("depth"),
-            known("steadySpeed"));
+    CardsFinding f = solved.finding();
+    if (f.fastest().isEmpty()) {
+      return tiles(solved, known("ratio"), known("percent"), known("speed"), known("depth"));
+    }
+    List<FigureTile> tiles = new ArrayList<>();
+    tiles.add(tile("percent", percent(f.fastest().get())));
+    tiles.add(tile("speed", speed(f.fastest().get())));
+    f.choice()
+        .flatMap(c -> c.fastest().setting())
+        .ifPresent(s -> {
+          FigureTile dark =
+              tile("darkness", Amount.of(s.darkness().value(), Quantity.NUMBER, 2))
+                  .uncertain(Amount.of(s.darkness().uncertainty(), Quantity.NUMBER, 3));
+          tiles.add(
+              mayDiffer.value().isEmpty()
+                  ? dark
+                  : dark.judged(
+                      2 * s.darkness().uncertainty() <= mayDiffer.number(),
+                      Message.of(
+                          "cards.tile.within", Amount.of(mayDiffer.number(), Quantity.NUMBER, 2))));
+        });
+    f.steadiest()
+        .ifPresent(s ->
+            tiles.add(tile("steadySpeed", speed(s)).with(Message.of("cards.tile.at", percent(s)))));
+    return tiles;
+  }
+
+  private static FigureTile tile(String figure, Amount amount) {
+    return FigureTile.of(Message.of("cards.figure." + figure), amount);
+  }
+
+  private static Amount percent(Chosen c) {
+    return Amount.of(c.percent(), Quantity.PERCENT, c.percent() < 10 ? 1 : 0);
+  }
+
+  private static Amount speed(Chosen c) {
+    return Amount.of(c.speedMmS(), Quantity.SPEED, c.speedMmS() < 20 ? 1 : 0);
   }
 }

@@ -42,8 +42,7 @@ final class CardsPicture {
   private final double cell;
   private final double bottom;
 
-  CardsPicture(
-      Optional<CardGrid> grid, Optional<PhotoView> photo, double width, double height) {
+  CardsPicture(Optional<CardGrid> grid, Optional<PhotoView> photo, double width, double height) {
     this.grid = grid;
     this.photo = photo;
     this.width = width;
@@ -109,9 +108,7 @@ final class CardsPicture {
     }
     squares(on, grades, found);
     axes(on);
-    found
-        .flatMap(CardsFinding::choice)
-        .ifPresent(c -> line(on, c.settings()));
+    found.flatMap(CardsFinding::choice).ifPresent(c -> line(on, c.settings()));
     found.flatMap(CardsFinding::fastest).ifPresent(c -> ring(on, c));
     String below =
         wanted.isPresent() && found.flatMap(CardsFinding::choice).isPresent()
@@ -176,17 +173,14 @@ final class CardsPicture {
     CardGrid g = grid.orElseThrow();
     int every = Math.max(1, (int) Math.ceil(g.percents().size() * 34.0 / (width - LEFT)));
     for (int i = 0; i < g.percents().size(); i += every) {
-      on.words(
-          Numbers.plain(g.percents().get(i)), left(i + 0.5), bottom + 14, 60, "plan-side");
+      on.words(Numbers.plain(g.percents().get(i)), left(i + 0.5), bottom + 14, 60, "plan-side");
     }
     int everyRow = Math.max(1, (int) Math.ceil(16 / Math.max(1, cell)));
     for (int i = 0; i < g.speedsMmS().size(); i += everyRow) {
-      on.words(
-          Numbers.plain(g.speedsMmS().get(i)), left(0) - 28, lower(i + 0.5), 54, "plan-side");
+      on.words(Numbers.plain(g.speedsMmS().get(i)), left(0) - 28, lower(i + 0.5), 54, "plan-side");
     }
     if (width > WIDE) {
-      on.words(
-          Text.of("cards.picture.axes"), on.width() / 2, bottom + 30, width - 20, "plan-side");
+      on.words(Text.of("cards.picture.axes"), on.width() / 2, bottom + 30, width - 20, "plan-side");
     }
   }
 

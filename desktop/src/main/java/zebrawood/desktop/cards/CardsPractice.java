@@ -62,8 +62,7 @@ final class CardsPractice
   @Override
   protected Bench make(long number) {
     Random hand = new Random(number + 1);
-    return new Bench(
-        new StandInStock(number), new SimulatedJob(TOP_WORD, true, TRAVEL_MM_S), hand);
+    return new Bench(new StandInStock(number), new SimulatedJob(TOP_WORD, true, TRAVEL_MM_S), hand);
   }
 
   @Override
@@ -130,8 +129,7 @@ final class CardsPractice
             java.util.OptionalDouble.of(TOP_WORD),
             java.util.OptionalDouble.of(TRAVEL_MM_S),
             java.util.OptionalDouble.empty(),
-            new CardPlanReadings.CrossAt(
-                grid.percents().getLast(), grid.speedsMmS().getFirst()),
+            new CardPlanReadings.CrossAt(grid.percents().getLast(), grid.speedsMmS().getFirst()),
             java.util.OptionalInt.empty());
     String program = CardPlan.solve(plan).gcode().text().orElseThrow();
     StandInStock.Scan scan =
@@ -145,8 +143,7 @@ final class CardsPractice
     file.toFile().deleteOnExit();
     ImageIO.write(scan.image(), "png", file.toFile());
     return new Scanned(
-        file.toString(),
-        crosses.stream().map(c -> scan.px(at + c.get(0), at + c.get(1))).toList());
+        file.toString(), crosses.stream().map(c -> scan.px(at + c.get(0), at + c.get(1))).toList());
   }
 
   private void press(Bench on, PlanSection.Geometry card, Scanned scanned) {
@@ -195,8 +192,7 @@ final class CardsPractice
       StringBuilder line = new StringBuilder();
       for (double percent : grid.percents()) {
         double dark =
-            on.stock.darkness(percent, speed, interval())
-                + READ_TO / 3 * on.hand.nextGaussian();
+            on.stock.darkness(percent, speed, interval()) + READ_TO / 3 * on.hand.nextGaussian();
         line.append(Math.round(100 * Math.clamp(dark, 0, 1)) / 100.0).append(' ');
       }
       lines.add(line.toString().strip());
@@ -220,7 +216,8 @@ final class CardsPractice
         .map(c ->
             Message.of(
                 "cards.practice.stands",
-                Amount.of(on.stock.darkness(c.percent(), c.speedMmS(), interval()), Quantity.NUMBER, 2),
+                Amount.of(
+                    on.stock.darkness(c.percent(), c.speedMmS(), interval()), Quantity.NUMBER, 2),
                 Amount.of(model.wanted.value().orElse(WANTED), Quantity.NUMBER, 2)))
         .orElse(Message.of("cards.practice.nothing-set"));
   }

@@ -13,7 +13,9 @@ import zebrawood.machine.SourceKind;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
-/** What the squares of a card are burnt with: power from column to column, speed from row to row. */
+/**
+ * What the squares of a card are burnt with: power from column to column, speed from row to row.
+ */
 final class GridFields {
   static final int MOST_A_SIDE = 30;
   private static final double FASTEST_MM_S = 50_000;
@@ -52,7 +54,10 @@ final class GridFields {
   Part part() {
     return new Part.Table(
         List.of(
-            Message.NONE, Message.of("cards.from"), Message.of("cards.to"), Message.of("cards.steps")),
+            Message.NONE,
+            Message.of("cards.from"),
+            Message.of("cards.to"),
+            Message.of("cards.steps")),
         List.of(
             new Part.TableRow(
                 Message.of("cards.row.power"), List.of(powerLeast, powerMost, columns)),

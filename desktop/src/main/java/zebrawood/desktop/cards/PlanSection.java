@@ -159,8 +159,7 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
 
   @Override
   protected void recordChanged(List<Entry> entries) {
-    sheet()
-        .ifPresent(s -> audited = AuditedWords.lastLeft(s.workshop().opened().ledger()));
+    sheet().ifPresent(s -> audited = AuditedWords.lastLeft(s.workshop().opened().ledger()));
   }
 
   @Override
@@ -235,8 +234,7 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
   /** The card as a scan is read by; empty while its squares are not known. */
   Optional<Geometry> geometryNow() {
     return grid.known() && geometry().stream().allMatch(f -> f.value().isPresent())
-        ? Optional.of(
-            new Geometry(grid.grid(), squareW.number(), squareH.number(), gap.number()))
+        ? Optional.of(new Geometry(grid.grid(), squareW.number(), squareH.number(), gap.number()))
         : Optional.empty();
   }
 
@@ -264,8 +262,7 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
 
     CardScanReadings scan(String path, List<List<Double>> crossesPx) {
       List<CardScanReadings.Square> squares =
-          java.util.stream.IntStream.range(
-                  0, grid.percents().size() * grid.speedsMmS().size())
+          java.util.stream.IntStream.range(0, grid.percents().size() * grid.speedsMmS().size())
               .mapToObj(i -> {
                 int column = i % grid.percents().size();
                 int row = i / grid.percents().size();
@@ -273,8 +270,7 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
                     column, row, xMm(column), yMm(row), wMm, hMm, grid.intervalMm());
               })
               .toList();
-      return new CardScanReadings(
-          path, crossesMm(), OptionalDouble.empty(), crossesPx, squares);
+      return new CardScanReadings(path, crossesMm(), OptionalDouble.empty(), crossesPx, squares);
     }
   }
 }

@@ -21,7 +21,9 @@ import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
-/** What a galvo source does as it is set, while it is typed; and what to change for another look. */
+/**
+ * What a galvo source does as it is set, while it is typed; and what to change for another look.
+ */
 final class PulsesSection extends Section<PulseReadings, PulseFinding> {
   private final QuantityField watts;
   private final QuantityField leastKhz;
@@ -73,8 +75,7 @@ final class PulsesSection extends Section<PulseReadings, PulseFinding> {
 
   @Override
   public Stream<Field> fields() {
-    return Stream.concat(
-        asked().stream(), Stream.of(mostMj, pulseNs, wobble, wobbleStep));
+    return Stream.concat(asked().stream(), Stream.of(mostMj, pulseNs, wobble, wobbleStep));
   }
 
   @Override

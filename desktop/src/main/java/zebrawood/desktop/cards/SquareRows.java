@@ -33,8 +33,7 @@ final class SquareRows {
       StationForm form, String name, java.util.function.Consumer<String> reader) {
     return IntStream.rangeClosed(1, GridFields.MOST_A_SIDE)
         .mapToObj(i ->
-            form.words(
-                "visit." + name + "." + i, Message.of("cards.field." + name, i), reader))
+            form.words("visit." + name + "." + i, Message.of("cards.field." + name, i), reader))
         .toList();
   }
 

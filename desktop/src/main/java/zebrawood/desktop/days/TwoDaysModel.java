@@ -91,9 +91,7 @@ public final class TwoDaysModel {
                 t.result() == Trial.Result.GOOD))
         .orElseGet(() ->
             new Moment(
-                ledger.timeOf(entry),
-                Text.of("days.left", day, title(entry.stationId())),
-                true));
+                ledger.timeOf(entry), Text.of("days.left", day, title(entry.stationId())), true));
   }
 
   private Message title(String stationId) {
@@ -167,9 +165,8 @@ public final class TwoDaysModel {
           line.shareOfAllowed()
               .map(s ->
                   Text.of(
-                      line.why() == Why.LITTLE ? "days.little" : "days.much",
-                      Math.round(100 * s)))
-              .orElse(Text.of("days.changed"));
+                      line.why() == Why.LITTLE ? "days.little" : "days.much", Math.round(100 * s)))
+              .orElse(Text.of(line.why() == Why.LITTLE ? "days.hardly" : "days.changed"));
       case SAME -> Text.of("days.same");
     };
   }
@@ -190,8 +187,7 @@ public final class TwoDaysModel {
   /** What happened in between, oldest first. */
   public List<String> between(TwoDays days) {
     return days.between().stream()
-        .map(e ->
-            Text.of("days.event", DayWords.dayAndYear(ledger.timeOf(e), zone), e.said()))
+        .map(e -> Text.of("days.event", DayWords.dayAndYear(ledger.timeOf(e), zone), e.said()))
         .toList();
   }
 

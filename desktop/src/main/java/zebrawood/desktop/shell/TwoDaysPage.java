@@ -17,9 +17,9 @@ import zebrawood.desktop.days.TwoDaysModel;
 import zebrawood.desktop.days.TwoDaysModel.Moment;
 import zebrawood.desktop.days.TwoDaysModel.Row;
 import zebrawood.desktop.help.Topic;
+import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.sheet.StandingMark;
 import zebrawood.desktop.sheet.WrappedLabel;
-import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.TwoDays;
@@ -107,8 +107,7 @@ final class TwoDaysPage extends BorderPane implements ShellPage {
     }
     TwoDays days = model.compare(worked.getValue(), not.getValue());
     counts.setText(
-        Text.of(
-            "days.counts", days.differs().size(), days.same().size(), days.neverRead().size()));
+        Text.of("days.counts", days.differs().size(), days.same().size(), days.neverRead().size()));
     middle
         .getChildren()
         .setAll(
@@ -140,8 +139,8 @@ final class TwoDaysPage extends BorderPane implements ShellPage {
         .addAll(
             new ColumnConstraints(20),
             new ColumnConstraints(90, 150, 170),
-            new ColumnConstraints(60, 90, 120),
-            new ColumnConstraints(60, 90, 120),
+            new ColumnConstraints(70, 90, 120),
+            new ColumnConstraints(80, 95, 120),
             wide);
     rows.addRow(
         0,

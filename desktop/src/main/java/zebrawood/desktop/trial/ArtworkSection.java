@@ -74,8 +74,7 @@ final class ArtworkSection extends Section<Void, Void> {
       say(Message.of("trial.artwork.needs-place"));
       return;
     }
-    TrialArtwork piece =
-        new TrialArtwork(atX.number(), atY.number(), outline.get() == Outline.CUT);
+    TrialArtwork piece = new TrialArtwork(atX.number(), atY.number(), outline.get() == Outline.CUT);
     var with = settings().stream().map(QuantityField::value).toList();
     withFile(
         file,

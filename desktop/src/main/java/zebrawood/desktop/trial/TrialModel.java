@@ -51,8 +51,7 @@ public final class TrialModel extends StationModel<TrialReadings, TrialFinding> 
   private final QuantityField kerfMost = form().positive("kerfMost", MM, 10);
   private final QuantityField slant = form().quantity("reading.slant", MM, -50, 50);
   private final QuantityField slantMost = form().positive("slantMost", MM, 50);
-  private final QuantityField minutes =
-      form().positive("reading.minutes", Quantity.MINUTES, 6000);
+  private final QuantityField minutes = form().positive("reading.minutes", Quantity.MINUTES, 6000);
   private final QuantityField mostMinutes = form().positive("mostMinutes", Quantity.MINUTES, 6000);
   private final WordsField photo = form().words("visit.photo");
   private final Proofs<Looked> looked = form().proofs(List.of(Looked.values()));

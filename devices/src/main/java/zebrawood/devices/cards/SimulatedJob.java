@@ -78,7 +78,12 @@ public record SimulatedJob(double topWord, boolean followsMotion, double travelM
       if (moves && on && word > 0 && (!quick || !followsMotion)) {
         burns.add(
             new Burn(
-                x, y, toX, toY, Math.min(1, word / topWord), quick ? travelMmS : Math.max(1, feed)));
+                x,
+                y,
+                toX,
+                toY,
+                Math.min(1, word / topWord),
+                quick ? travelMmS : Math.max(1, feed)));
       }
       x = toX;
       y = toY;

@@ -59,9 +59,7 @@ public final class StandInStock {
   /** Of a place with so much energy on it, in J/mm2. */
   private double darkness(double energy) {
     double above = energy * batch - threshold;
-    return above <= 0
-        ? 0
-        : darkest * -Math.expm1(-Math.log(2) * Math.pow(above / half, steepness));
+    return above <= 0 ? 0 : darkest * -Math.expm1(-Math.log(2) * Math.pow(above / half, steepness));
   }
 
   /** Of a large area burnt evenly, without bands. */
@@ -186,10 +184,7 @@ public final class StandInStock {
     double lit = 0.95 - 0.05 * at[1] / scan.height + 0.03 * Math.sin(2.5 * at[0] / scan.width);
     double linear = lit * bare * light * (1 + grain * wave / Math.sqrt(WAVES / 2.0));
     double level =
-        255
-                * (linear <= 0.0031308
-                    ? 12.92 * linear
-                    : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055)
+        255 * (linear <= 0.0031308 ? 12.92 * linear : 1.055 * Math.pow(linear, 1 / 2.4) - 0.055)
             + 0.8 * random.nextGaussian();
     int grey = Math.clamp(Math.round(level), 1, 254);
     return grey << 16 | grey << 8 | grey;

@@ -115,10 +115,7 @@ public record BookFile(String format, String of, List<BookLine> lines) {
                   "of",
                   of,
                   "headings",
-                  Stream.of(COLUMNS)
-                      .skip(1)
-                      .map(c -> words.say("cards.shelf." + c))
-                      .toList(),
+                  Stream.of(COLUMNS).skip(1).map(c -> words.say("cards.shelf." + c)).toList(),
                   "lines",
                   lines.stream()
                       .map(l -> {

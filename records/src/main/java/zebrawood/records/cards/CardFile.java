@@ -76,10 +76,8 @@ public final class CardFile {
   private void label(List<Shape> into, Square s, boolean percent) {
     double height = Math.min(LABEL_MM, 0.7 * Math.max(readings.gapMm(), 0.5));
     String words = Numbers.plain(percent ? s.percent() : s.speedMmS());
-    double x =
-        percent ? s.xMm() : s.xMm() - readings.gapMm() - Strokes.widthMm(words, height);
-    double y =
-        percent ? s.yMm() - readings.gapMm() - height : s.yMm() + (s.hMm() - height) / 2;
+    double x = percent ? s.xMm() : s.xMm() - readings.gapMm() - Strokes.widthMm(words, height);
+    double y = percent ? s.yMm() - readings.gapMm() - height : s.yMm() + (s.hMm() - height) / 2;
     Strokes.of(words, x, y, height)
         .forEach(stroke -> into.add(new Shape(stroke.corners(), "labels", 0, false)));
   }
@@ -115,9 +113,7 @@ public final class CardFile {
             .orElseGet(() ->
                 List.of(
                     new Run(
-                        plan.squares().stream()
-                            .map(s -> List.of(s.column(), s.row()))
-                            .toList())));
+                        plan.squares().stream().map(s -> List.of(s.column(), s.row())).toList())));
     int across = readings.percents().size();
     for (int run = 0; run < runs.size(); run++) {
       for (List<Integer> place : runs.get(run).squares()) {

@@ -109,8 +109,7 @@ public record TrialArtwork(double xMm, double yMm, boolean cuts) {
     for (int row = 0; row < code.getHeight(); row++) {
       int from = -1;
       for (int column = 0; column <= code.getWidth(); column++) {
-        boolean burnt =
-            column < code.getWidth() && code.get(column, row) != lightOnDark;
+        boolean burnt = column < code.getWidth() && code.get(column, row) != lightOnDark;
         if (burnt && from < 0) {
           from = column;
         } else if (!burnt && from >= 0) {
@@ -127,8 +126,7 @@ public record TrialArtwork(double xMm, double yMm, boolean cuts) {
   }
 
   private static void line(List<Shape> into, double x0, double y0, double x1, double y1) {
-    into.add(
-        new Shape(List.of(new double[] {x0, y0}, new double[] {x1, y1}), "cut", 2, false));
+    into.add(new Shape(List.of(new double[] {x0, y0}, new double[] {x1, y1}), "cut", 2, false));
   }
 
   private static void outline(List<Shape> into, double x, double y, double w, double h) {

@@ -52,12 +52,16 @@ class CardFileTest {
   void everySettingHasAColourAndALayerOfItsOwn() throws IOException {
     String svg = written("card.svg", OptionalDouble.of(1000));
     assertThat(
-            Pattern.compile("class=\"(p[^\"]*)\"[^>]*stroke=\"(#[0-9a-f]{6})\"").matcher(svg).results()
+            Pattern.compile("class=\"(p[^\"]*)\"[^>]*stroke=\"(#[0-9a-f]{6})\"")
+                .matcher(svg)
+                .results()
                 .map(m -> m.group(1) + " " + m.group(2))
                 .distinct())
         .hasSize(6);
     assertThat(
-            Pattern.compile("class=\"p[^\"]*\"[^>]*stroke=\"(#[0-9a-f]{6})\"").matcher(svg).results()
+            Pattern.compile("class=\"p[^\"]*\"[^>]*stroke=\"(#[0-9a-f]{6})\"")
+                .matcher(svg)
+                .results()
                 .map(m -> m.group(1))
                 .distinct())
         .hasSize(6);
@@ -80,7 +84,8 @@ class CardFileTest {
     Path to = folder.resolve("legend.pdf");
     new CardFile(plan(OptionalDouble.empty())).write(to.toString(), Phrasebook.ENGLISH);
     try (var document = Loader.loadPDF(to.toFile())) {
-      assertThat(new PDFTextStripper().getText(document)).contains("20, 40 per cent", "50, 100, 200 mm/s");
+      assertThat(new PDFTextStripper().getText(document))
+          .contains("20, 40 per cent", "50, 100, 200 mm/s");
     }
   }
 
@@ -117,10 +122,7 @@ class CardFileTest {
     for (String ending : List.of(".csv", ".json")) {
       List<BookLine> read = BookFile.read(name + ending);
       assertThat(read).hasSize(1);
-      assertThat(read.getFirst())
-          .usingRecursiveComparison()
-          .ignoringFields("from")
-          .isEqualTo(line);
+      assertThat(read.getFirst()).usingRecursiveComparison().ignoringFields("from").isEqualTo(line);
       assertThat(read.getFirst().from()).isEqualTo(Origin.COPIED);
     }
     Path shelf = folder.resolve("shelf.pdf");
