@@ -3,6 +3,8 @@ package zebrawood.benchmarks;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Random;
 import zebrawood.cards.CardChoose;
 import zebrawood.cards.CardChooseFinding;
@@ -11,13 +13,16 @@ import zebrawood.cards.CardChooseReadings;
 import zebrawood.cards.CardDrift;
 import zebrawood.cards.CardDriftFinding;
 import zebrawood.cards.CardDriftReadings;
+import zebrawood.cards.CardPlan;
+import zebrawood.cards.CardPlanReadings;
 import zebrawood.cards.CardSample;
 import zebrawood.cards.ImaginedStock;
 
 /**
  * Cards of made-up stocks, by laws that the solvers do not know: how dark the chosen settings truly
  * come out, how often the truth lies within two standard deviations, and how well a card burnt
- * again tells the power.
+ * again tells the power; how many burns a good setting takes with a card and without; how long a
+ * card of 2500 squares takes to be planned.
  *
  * <p>Arguments: how many stocks.
  */
@@ -31,9 +36,115 @@ public final class CardTrials {
     for (ImaginedStock.Kind kind : ImaginedStock.Kind.values()) {
       choose(kind, stocks / 4);
     }
+    System.out.println("kind | burns by a card: median, 90 % | one at a time");
+    for (ImaginedStock.Kind kind : ImaginedStock.Kind.values()) {
+      burns(kind, stocks / 4);
+    }
+    planned();
     System.out.println("kind | cards | off median | off 99 % | within 2 u | u median | null | ms");
     for (ImaginedStock.Kind kind : ImaginedStock.Kind.values()) {
       drift(kind, stocks / 4);
+    }
+  }
+
+  /** How many burns until the truth is within this of what is wanted. */
+  private static final double GOOD = 0.05;
+
+  private static final int MOST_BURNS = 20;
+
+  /**
+   * One card and the setting chosen from it, against one burn after another, each a step towards
+   * the wanted look by how much it is off: as somebody does who has no card.
+   */
+  private static void burns(ImaginedStock.Kind kind, int stocks) {
+    List<Double> byCard = new ArrayList<>();
+    List<Double> byOne = new ArrayList<>();
+    for (int seed = 0; seed < stocks; seed++) {
+      Random random = new Random(seed * 41L + kind.ordinal());
+      ImaginedStock stock = new ImaginedStock(kind, random);
+      double noise = 0.012;
+      List<CardSample> card = stock.card(7, 6, 2.5, 1, noise, random);
+      double darkest = card.stream().mapToDouble(CardSample::darkness).max().orElseThrow();
+      double wanted = darkest * (0.25 + 0.6 * random.nextDouble());
+      CardChooseFinding found = CardChoose.solve(new CardChooseReadings(card, 0.02, wanted));
+      double burnt = 1;
+      if (found.fastest().setting().isPresent()) {
+        Setting s = found.fastest().setting().get();
+        burnt += byOne(stock, wanted, s.percent(), s.speedMmS(), noise, random);
+      } else {
+        burnt += MOST_BURNS;
+      }
+      byCard.add(burnt);
+      CardSample start = card.get(random.nextInt(card.size()));
+      byOne.add(byOne(stock, wanted, start.percent(), start.speedMmS(), noise, random));
+    }
+    byCard.sort(null);
+    byOne.sort(null);
+    System.out.printf(
+        Locale.ROOT,
+        "%s | %.0f, %.0f | %.0f, %.0f%n",
+        kind,
+        byCard.get(stocks / 2),
+        byCard.get((int) (0.9 * stocks)),
+        byOne.get(stocks / 2),
+        byOne.get((int) (0.9 * stocks)));
+  }
+
+  /** Burns until it is good; the speed is changed by half of what the look is off, in its ratio. */
+  private static double byOne(
+      ImaginedStock stock,
+      double wanted,
+      double percent,
+      double speed,
+      double noise,
+      Random random) {
+    double v = speed;
+    for (int burn = 1; burn <= MOST_BURNS; burn++) {
+      double truth = stock.darkness(percent, v, 1);
+      if (Math.abs(truth - wanted) <= GOOD) {
+        return burn;
+      }
+      double seen = truth + noise * random.nextGaussian();
+      v *= Math.clamp(Math.max(0.02, seen) / wanted, 0.5, 2);
+    }
+    return MOST_BURNS;
+  }
+
+  private static void planned() {
+    List<Double> percents = new ArrayList<>();
+    List<Double> speeds = new ArrayList<>();
+    for (int i = 0; i < 50; i++) {
+      percents.add(10 + 1.5 * i);
+      speeds.add(50 + 8.0 * i);
+    }
+    CardPlanReadings card =
+        new CardPlanReadings(
+            percents,
+            speeds,
+            List.of(4.0, 4.0),
+            1,
+            List.of(60.0, 60.0),
+            0.1,
+            OptionalDouble.of(3000),
+            List.of(600.0, 400.0),
+            OptionalDouble.of(1000),
+            OptionalDouble.of(300),
+            OptionalDouble.empty(),
+            new CardPlanReadings.CrossAt(40, 100),
+            OptionalInt.empty());
+    for (int round = 0; round < 12; round++) {
+      long start = System.nanoTime();
+      int squares = CardPlan.planned(card).squares().size();
+      long planned = System.nanoTime();
+      int letters = CardPlan.solve(card).gcode().text().orElseThrow().length();
+      long whole = System.nanoTime();
+      System.out.printf(
+          Locale.ROOT,
+          "%d squares planned in %.1f ms, with %d letters of program in %.1f ms%n",
+          squares,
+          (planned - start) / 1e6,
+          letters,
+          (whole - planned) / 1e6);
     }
   }
 

@@ -30,6 +30,9 @@ import zebrawood.words.Message;
  * Gentlest squares come first, the four crosses last.
  */
 public final class CardPlan {
+  /** Sums of decimal fractions are off by less. */
+  private static final double ROUNDING_MM = 1e-9;
+
   private CardPlan() {}
 
   /**
@@ -60,10 +63,10 @@ public final class CardPlan {
     OptionalInt crossWord = word(r, "crossAt.percent", r.crossAt().percent());
     List<Double> extent = extent(r);
     boolean fits =
-        extent.get(0) >= 0
-            && extent.get(1) >= 0
-            && extent.get(2) <= r.travelMm().get(0)
-            && extent.get(3) <= r.travelMm().get(1);
+        extent.get(0) >= -ROUNDING_MM
+            && extent.get(1) >= -ROUNDING_MM
+            && extent.get(2) <= r.travelMm().get(0) + ROUNDING_MM
+            && extent.get(3) <= r.travelMm().get(1) + ROUNDING_MM;
     OptionalDouble seconds =
         r.accelerationMmS2().isPresent() && r.travelSpeedMmS().isPresent()
             ? OptionalDouble.of(new CardClock(r).seconds(inOrder(squares)))

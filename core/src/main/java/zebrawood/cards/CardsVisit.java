@@ -1,6 +1,7 @@
 package zebrawood.cards;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -29,6 +30,9 @@ public final class CardsVisit {
 
   /** Of squares that lie so against their energy, more than these make a card upside down. */
   private static final double AGAINST = -0.5;
+
+  /** Over the bare stock's light: what an eye sees side by side. */
+  private static final double SEEN = 0.03;
 
   private CardsVisit() {}
 
@@ -308,6 +312,17 @@ public final class CardsVisit {
                   d.squares().size(),
                   Amount.of(lightest, Quantity.NUMBER, 2),
                   Amount.of(darkest, Quantity.NUMBER, 2)));
+          // Bands that are seen side by side: the lines lie too far apart there.
+          d.squares().stream()
+              .filter(s -> s.banding().orElse(0) > SEEN)
+              .max(Comparator.comparingDouble(s -> s.banding().orElse(0)))
+              .ifPresent(s ->
+                  said.add(
+                      Message.of(
+                          "cards.summary.bands",
+                          Amount.of(s.banding().orElse(0), Quantity.NUMBER, 2),
+                          s.column() + 1,
+                          s.row() + 1)));
         });
     if (!r.book().isEmpty()) {
       said.add(Message.of("cards.summary.book", r.book().size()));

@@ -38,12 +38,14 @@ final class DarknessSurface {
 
   private static final int SIDE = 12;
   private static final int ROUNDS = 3;
+  private static final double LARGEST_OF_FEW = 3;
 
   private final List<Square> squares;
   private final DarknessLaw law;
   private final double scalePercent;
   private final double scaleSpeed;
   private final List<Part> parts;
+  private final double error;
 
   /** Of all parts together: how the law's numbers change, and what lies beside it a reach. */
   private final double[] change;
@@ -74,7 +76,8 @@ final class DarknessSurface {
     this.law = law;
     this.scalePercent = scalePercent;
     this.scaleSpeed = scaleSpeed;
-    parts = parts(error);
+    this.error = error;
+    parts = parts();
     int n = squares.size();
     change = new double[law.size()];
     logs = new double[n][];
@@ -197,7 +200,7 @@ final class DarknessSurface {
     return Math.log(s.percent()) + (s.second() ? law.number(DarknessLaw.RATIO) : 0);
   }
 
-  private List<Part> parts(double error) {
+  private List<Part> parts() {
     int n = squares.size();
     double[] left = new double[n];
     double[][] slopes = new double[n][];
@@ -214,7 +217,7 @@ final class DarknessSurface {
       for (double share : SHARES) {
         if (share > 0 || reach == REACHES[0]) {
           try {
-            likelihoods.add(part(all, residual, h, reach, share, error));
+            likelihoods.add(part(all, residual, h, reach, share));
           } catch (MathRuntimeException e) {
             // A surface that these squares cannot tell from noise: the others stand for it.
             continue;
@@ -241,12 +244,7 @@ final class DarknessSurface {
    * @return the logarithm of its restricted likelihood
    */
   private double part(
-      List<Part> into,
-      RealVector residual,
-      RealMatrix h,
-      double reach,
-      double share,
-      double error) {
+      List<Part> into, RealVector residual, RealMatrix h, double reach, double share) {
     int n = squares.size();
     RealMatrix v = new Array2DRowRealMatrix(n, n);
     for (int i = 0; i < n; i++) {
@@ -340,6 +338,16 @@ final class DarknessSurface {
     return new ArrayRealVector(k, false);
   }
 
+  /**
+   * By how much a variance is larger that few squares' own scatter tells: of Student's t with so
+   * many degrees of freedom. Nothing where the squares scatter no more than they were read to.
+   */
+  private double ofFew(Part part) {
+    int freedom = squares.size() - law.size();
+    boolean scattered = part.variance > error * error * (1 + 1e-9);
+    return !scattered ? 1 : freedom > 2 ? freedom / (freedom - 2.0) : LARGEST_OF_FEW;
+  }
+
   /** With its uncertainty, lack of fit included. */
   Estimate at(double percent, double speedMmS) {
     double mean = darkness(percent, speedMmS);
@@ -353,7 +361,9 @@ final class DarknessSurface {
       RealVector g = new ArrayRealVector(slopes).subtract(part.slopes.preMultiply(inverseK));
       double off = darkness(part, byLaw, slopes, k) - mean;
       variance +=
-          part.weight * (Math.max(0, own) + g.dotProduct(part.covariance.operate(g)) + off * off);
+          part.weight
+              * (ofFew(part) * (Math.max(0, own) + g.dotProduct(part.covariance.operate(g)))
+                  + off * off);
     }
     return new Estimate(mean, Math.sqrt(variance));
   }
@@ -369,7 +379,8 @@ final class DarknessSurface {
       double off = part.change.getEntry(DarknessLaw.RATIO) - mean;
       variance +=
           part.weight
-              * (part.covariance.getEntry(DarknessLaw.RATIO, DarknessLaw.RATIO) + off * off);
+              * (ofFew(part) * part.covariance.getEntry(DarknessLaw.RATIO, DarknessLaw.RATIO)
+                  + off * off);
     }
     return new Estimate(law.number(DarknessLaw.RATIO) + mean, Math.sqrt(variance));
   }

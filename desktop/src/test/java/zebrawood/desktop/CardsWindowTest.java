@@ -205,7 +205,7 @@ class CardsWindowTest extends WindowTest {
     Path book = file.resolveSibling("book");
     fill("#cards-book-file", book.toString());
     press("#cards-write-book");
-    until("the book is written", () -> Files.exists(file.resolveSibling("book.csv")));
+    until("the book is written", () -> Files.exists(file.resolveSibling("book.json")));
     assertThat(BookFile.read(file.resolveSibling("book.json").toString()))
         .hasSize(2)
         .allSatisfy(l -> assertThat(l.from()).isEqualTo(BookLine.Origin.COPIED));

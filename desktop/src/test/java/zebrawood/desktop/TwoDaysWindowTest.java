@@ -16,7 +16,7 @@ class TwoDaysWindowTest extends WindowTest {
 
   @Test
   void whatDiffersIsListedAndLeadsToItsStation() {
-    keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.D);
+    keys(KeyCode.CONTROL, KeyCode.T);
     settle();
     assertThat(page()).contains("Two days beside each other", "What differs");
     onInterface(() -> {
@@ -36,7 +36,7 @@ class TwoDaysWindowTest extends WindowTest {
     press("#days-go");
     settle();
     assertThat(page()).contains("Do next");
-    keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.D);
+    keys(KeyCode.CONTROL, KeyCode.T);
     settle();
     assertThat(focused()).isEqualTo("days-worked");
   }

@@ -9,8 +9,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
-import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.FutureTask;
@@ -25,17 +23,12 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
-import zebrawood.cards.CardGrid;
-import zebrawood.cards.CardPlan;
-import zebrawood.cards.CardPlanFinding;
-import zebrawood.cards.CardPlanReadings;
+import zebrawood.desktop.demo.DemoCard;
 import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.sheet.ProofRow;
 import zebrawood.desktop.shell.Shell;
 import zebrawood.desktop.text.Text;
 import zebrawood.devices.camera.StandInCamera;
-import zebrawood.devices.cards.SimulatedJob;
-import zebrawood.devices.cards.StandInStock;
 import zebrawood.start.StartStation;
 
 /**
@@ -162,7 +155,7 @@ final class Shots {
     photographTarget(home.resolve("target.png"));
     take("camera");
     show("cards");
-    scanCard(home.resolve("card-laminate.png"));
+    scanCard(home.resolve("card-oak.png"));
     take("cards");
     show(Shell.DAYS);
     onInterface(() -> {
@@ -250,34 +243,7 @@ final class Shots {
 
   /** Alder's card on another batch, burnt and scanned. */
   private void scanCard(Path file) throws IOException, InterruptedException {
-    StandInStock stock = new StandInStock(12);
-    List<Double> percents = CardGrid.evenly(10, 58, 7);
-    List<Double> speeds = CardGrid.steps(60, 450, 6);
-    CardPlanReadings plan =
-        new CardPlanReadings(
-            percents,
-            speeds,
-            List.of(6.0, 6.0),
-            2,
-            List.of(60.0, 60.0),
-            0.1,
-            OptionalDouble.of(3000),
-            List.of(700.0, 500.0),
-            OptionalDouble.of(1000),
-            OptionalDouble.of(300),
-            OptionalDouble.empty(),
-            new CardPlanReadings.CrossAt(58, 60),
-            OptionalInt.empty());
-    CardPlanFinding planned = CardPlan.solve(plan);
-    List<List<Double>> crosses = planned.crossesMm();
-    StandInStock.Scan scan =
-        stock.scan(
-            new SimulatedJob(1000, true, 300).run(planned.gcode().text().orElseThrow()),
-            crosses.get(0).get(0),
-            crosses.get(0).get(1),
-            crosses.get(2).get(0) - crosses.get(0).get(0),
-            crosses.get(2).get(1) - crosses.get(0).get(1));
-    ImageIO.write(scan.image(), "png", file.toFile());
+    List<double[]> crosses = DemoCard.scan(file);
     onInterface(() ->
         ((javafx.scene.control.ComboBox<?>) node("#cards-way")).getSelectionModel().select(0));
     frames(2);
@@ -289,7 +255,7 @@ final class Shots {
     frames(2);
     onInterface(() -> {
       for (int i = 0; i < crosses.size(); i++) {
-        double[] px = scan.px(crosses.get(i).get(0), crosses.get(i).get(1));
+        double[] px = crosses.get(i);
         type("#cards-mark-" + i + "-x", String.valueOf(Math.round(px[0])));
         type("#cards-mark-" + i + "-y", String.valueOf(Math.round(px[1])));
       }

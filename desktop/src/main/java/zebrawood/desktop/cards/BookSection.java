@@ -18,6 +18,7 @@ import zebrawood.desktop.station.Part;
 import zebrawood.desktop.station.Section;
 import zebrawood.desktop.text.Text;
 import zebrawood.records.cards.BookFile;
+import zebrawood.records.cards.ConfirmPiece;
 import zebrawood.words.Message;
 
 /** The settings that are kept of this stock through this lens. */
@@ -28,23 +29,28 @@ final class BookSection extends Section<List<BookLine>, Void> {
   final Group<BookRow> rows;
   private final WordsField work;
   private final WordsField file;
+  private final WordsField confirmFile;
   private final Supplier<Optional<Chosen>> chosen;
   private final Supplier<OptionalDouble> intervalMm;
   private final Supplier<String> subject;
+  private final PlanSection plan;
 
   BookSection(
       StationForm form,
       Supplier<Optional<Chosen>> chosen,
       Supplier<OptionalDouble> intervalMm,
-      Supplier<String> subject) {
+      Supplier<String> subject,
+      PlanSection plan) {
     super(Message.of("cards.book.hint"));
     this.form = form;
     this.chosen = chosen;
     this.intervalMm = intervalMm;
     this.subject = subject;
+    this.plan = plan;
     rows = form.group("book", 1, MOST_LINES, i -> BookRow.make(form, i));
     work = form.plainWords("bookWork");
     file = form.words("bookFile");
+    confirmFile = form.words("confirmFile");
   }
 
   @Override
@@ -57,6 +63,8 @@ final class BookSection extends Section<List<BookLine>, Void> {
     return Part.fold(
         "cards.book",
         said(),
+        Part.rows(confirmFile),
+        new Part.Press("cards-write-confirm", Message.of("cards.confirm.write"), this::confirm),
         Part.rows(work),
         new Part.Press("cards-to-book", Message.of("cards.book.put"), this::put),
         new Part.GrowingRows(
@@ -92,6 +100,36 @@ final class BookSection extends Section<List<BookLine>, Void> {
   /** A line of the book that was burnt here, the newest. */
   Optional<BookLine> lastGood() {
     return lines().reversed().stream().filter(l -> l.from() != Origin.COPIED).findFirst();
+  }
+
+  /**
+   * A large area, fine lines and tiny letters with the chosen setting, where the card would lie.
+   */
+  private void confirm() {
+    Optional<Chosen> setting = chosen.get();
+    if (setting.isEmpty() || intervalMm.get().isEmpty()) {
+      say(Message.of("cards.book.nothing-chosen"));
+      return;
+    }
+    Optional<double[]> at = plan.firstSquareMm();
+    if (at.isEmpty()) {
+      say(Message.of("cards.confirm.needs-place"));
+      return;
+    }
+    ConfirmPiece piece =
+        new ConfirmPiece(
+            at.get()[0],
+            at.get()[1],
+            setting.get().speedMmS(),
+            plan.wordOf(setting.get().percent()),
+            intervalMm.get().getAsDouble());
+    withFile(
+        confirmFile,
+        Message.of("field.file.no-name"),
+        (name, progress) -> {
+          piece.write(name);
+          return Message.of("field.file.written", Message.quoted(name));
+        });
   }
 
   private void put() {

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
+import zebrawood.cards.BookLine;
 import zebrawood.cards.CardChoose;
 import zebrawood.cards.CardChooseReadings;
 import zebrawood.cards.CardDrift;
@@ -105,6 +106,7 @@ public final class CardsModel extends StationModel<CardsReadings, CardsFinding> 
   final PlanSection plan;
   final BookSection book;
   private final Optional<PulsesSection> pulses;
+  private final Optional<GlassSection> glass;
   private final Ways<CardsWay, CardsTask> ways;
   private Optional<Boolean> focusHolds = Optional.empty();
 
@@ -116,20 +118,26 @@ public final class CardsModel extends StationModel<CardsReadings, CardsFinding> 
   public CardsModel(AtMachine at) {
     super(new StationForm("cards", at.units()), CardsVisit.VISIT);
     Machine machine = at.machine();
+    plan = new PlanSection(form(), machine, grid, this::lastGood);
     book =
         new BookSection(
             form(),
             () -> solved().flatMap(s -> s.finding().fastest()),
             () -> grid.interval.value(),
-            () -> subject);
-    plan = new PlanSection(form(), machine, grid, book::lastGood);
+            () -> subject,
+            plan);
     pulses =
         machine.build() == Build.GALVO
             ? Optional.of(new PulsesSection(form(), machine))
             : Optional.empty();
+    glass = pulses.map(p -> new GlassSection(form(), p::line));
     ways = new Ways<>(way, ways());
     startSolving();
     photo.follow(this::loadPhoto);
+  }
+
+  private Optional<BookLine> lastGood() {
+    return book.lastGood();
   }
 
   private Map<CardsWay, Ways.Way<CardsTask>> ways() {
@@ -201,6 +209,7 @@ public final class CardsModel extends StationModel<CardsReadings, CardsFinding> 
   protected List<Section<?, ?>> sections() {
     List<Section<?, ?>> all = new ArrayList<>(List.of(stock, plan, book));
     pulses.ifPresent(all::add);
+    glass.ifPresent(all::add);
     return all;
   }
 
@@ -253,6 +262,7 @@ public final class CardsModel extends StationModel<CardsReadings, CardsFinding> 
                 plan.part(),
                 book.part()));
     pulses.ifPresent(p -> parts.add(p.part()));
+    glass.ifPresent(g -> parts.add(g.part()));
     return parts;
   }
 

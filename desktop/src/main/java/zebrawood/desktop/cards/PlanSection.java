@@ -21,6 +21,7 @@ import zebrawood.desktop.station.Part;
 import zebrawood.desktop.station.Section;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
+import zebrawood.ledger.Figure;
 import zebrawood.machine.Machine;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
@@ -29,6 +30,10 @@ import zebrawood.words.Message;
 
 /** A card to burn: where its squares lie, how long it takes, whether it fits, and its files. */
 final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
+  /** The station, and its figure, that say below which power nothing fires. */
+  private static final String POWER = "power";
+
+  private static final String FIRING = "firing";
   private static final double USUAL_SQUARE_MM = 6;
   private static final double USUAL_GAP_MM = 2;
 
@@ -52,6 +57,9 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
   private final QuantityField layersMost;
   private final WordsField file;
   private Optional<AuditedWords> audited = Optional.empty();
+
+  /** As the power station found it; empty where it did not. */
+  private OptionalDouble firing = OptionalDouble.empty();
 
   PlanSection(
       StationForm form, Machine machine, GridFields grid, Supplier<Optional<BookLine>> lastGood) {
@@ -159,7 +167,29 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
 
   @Override
   protected void recordChanged(List<Entry> entries) {
-    sheet().ifPresent(s -> audited = AuditedWords.lastLeft(s.workshop().opened().ledger()));
+    sheet()
+        .map(s -> s.workshop().opened().ledger())
+        .ifPresent(ledger -> {
+          audited = AuditedWords.lastLeft(ledger);
+          firing =
+              ledger.entries().reversed().stream()
+                  .filter(e -> e.stationId().equals(POWER))
+                  .flatMap(e -> e.figure(FIRING).stream())
+                  .mapToDouble(Figure::value)
+                  .findFirst();
+        });
+  }
+
+  /** Below it the source gives nothing, or not evenly. */
+  private Message ofFiring() {
+    boolean below =
+        firing.isPresent()
+            && grid.powerLeast.value().isPresent()
+            && grid.powerLeast.number() < firing.getAsDouble();
+    return below
+        ? Message.of(
+            "cards.plan.below-firing", Amount.of(firing.getAsDouble(), Quantity.PERCENT, 0))
+        : Message.NONE;
   }
 
   @Override
@@ -199,6 +229,10 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
 
   @Override
   protected Message words() {
+    Message ofFiring = ofFiring();
+    if (!ofFiring.isEmpty()) {
+      return ofFiring;
+    }
     return outcome()
         .map(p ->
             !p.fits()
@@ -229,6 +263,20 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
           new CardFile(plan.get()).write(name, Text.words());
           return Message.of("field.file.written", Message.quoted(name));
         });
+  }
+
+  /** The first square's corner, x and y; empty where nobody said it. */
+  Optional<double[]> firstSquareMm() {
+    return atX.value().isPresent() && atY.value().isPresent()
+        ? Optional.of(new double[] {atX.number(), atY.number()})
+        : Optional.empty();
+  }
+
+  /** The power word of so many per cent; empty where the top word is not known. */
+  OptionalDouble wordOf(double percent) {
+    return topWord.value().isPresent()
+        ? OptionalDouble.of(Math.max(1, Math.round(percent / 100 * topWord.number())))
+        : OptionalDouble.empty();
   }
 
   /** The card as a scan is read by; empty while its squares are not known. */

@@ -85,6 +85,15 @@ final class PulsesSection extends Section<PulseReadings, PulseFinding> {
     return Part.fold("cards.pulses", said(), Part.rows(rows));
   }
 
+  /** How far lines lie apart, and how fast they are burnt. */
+  record Line(double hatchMm, double speedMmS) {}
+
+  Optional<Line> line() {
+    return hatch.value().isPresent() && speed.value().isPresent()
+        ? Optional.of(new Line(hatch.number(), speed.number()))
+        : Optional.empty();
+  }
+
   @Override
   protected Optional<PulseReadings> understood() {
     if (asked().stream().anyMatch(f -> f.value().isEmpty())) {

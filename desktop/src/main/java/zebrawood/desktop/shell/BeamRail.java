@@ -143,10 +143,13 @@ final class BeamRail extends Region {
       String id, String title, String brief, String words, Region mark, Runnable open) {
     Label name = new Label(title);
     name.getStyleClass().add("rail-name");
-    name.setMinWidth(title.length() <= SHORT_NAME ? USE_PREF_SIZE : NAME_WIDTH);
+    boolean shortName = title.length() <= SHORT_NAME;
+    name.setMinWidth(shortName ? USE_PREF_SIZE : NAME_WIDTH);
     Label standing = new Label(brief);
     standing.getStyleClass().add("rail-standing");
     standing.setMinWidth(0);
+    // A long name takes the room of both.
+    standing.setManaged(shortName);
     // Where name and standing have no room for both, the shape says how it stands.
     standing
         .widthProperty()

@@ -108,7 +108,7 @@ final class ShellCommands {
     if (workshop.machinesProperty().get().size() > 1) {
       all.add(Command.of(Message.of("command.all"), "Ctrl+0", () -> shell.show(Shell.ALL)));
     }
-    all.add(Command.of(Message.of("command.days"), "Ctrl+Shift+D", () -> shell.show(Shell.DAYS)));
+    all.add(Command.of(Message.of("command.days"), "Ctrl+T", () -> shell.show(Shell.DAYS)));
     shell
         .shownSheet()
         .ifPresent(sheet -> {

@@ -110,6 +110,43 @@ class SolveCommandTest {
         .isEqualTo("air.relativeHumidityPercent is 120, accepted is a number from 0.1 to 100.\n");
   }
 
+  private static final String PULSES =
+      """
+      {"source":{"averageW":20,"leastKhz":20,"mostKhz":200,"pulseNs":null},"spotMm":0.05,
+       "setting":{"percent":50,"speedMmS":1000,"khz":50,"pulseNs":null,"hatchMm":0.03,"wobble":null,
+        "passes":1}}
+      """;
+
+  @Test
+  void whatMayBeNullDeeperInADocumentMustStillBeThere() throws IOException {
+    Ran ran = run("pulses", false, PULSES);
+    assertThat(ran.err()).isEmpty();
+    assertThat(ran.out()).contains("\"pulseMj\":0.2", "\"peakKw\":null", "\"pathRatio\":1.0");
+    assertThat(run("pulses", false, PULSES.replace(",\"wobble\":null", "")).err())
+        .contains("setting.wobble is missing");
+    assertThat(run("pulses", false, PULSES.replace("\"spotMm\":0.05", "\"spotMm\":0")).err())
+        .contains("spotMm is 0")
+        .doesNotContain("pulseNs");
+  }
+
+  @Test
+  void aCardIsPlannedWithEveryFieldOfTheContract() throws IOException {
+    Ran ran =
+        run(
+            "card-plan",
+            false,
+            """
+            {"percents":[20,40],"speedsMmS":[50,100],"squareMm":[5,5],"gapMm":2,"atMm":[60,60],
+             "intervalMm":0.5,"travelMm":[300,200],"topPowerWord":1000,
+             "crossAt":{"percent":30,"speedMmS":60},"layersMost":3}
+            """);
+    assertThat(ran.err()).isEmpty();
+    assertThat(ran.out())
+        .contains("\"powerWord\":200", "\"runUpMm\":null", "\"seconds\":null", "\"gcode\":null")
+        .contains("\"runs\":[{\"squares\":[[0,0],[1,0],[0,1]]},{\"squares\":[[1,1]]}]")
+        .contains("\"fits\":true", "\"verdict\":\"within\"");
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',

@@ -147,12 +147,17 @@ public record BookFile(String format, String of, List<BookLine> lines) {
       List<BookLine> lines =
           plain.endsWith(".json") ? RecordJson.read(text, BookFile.class).lines() : csv(text);
       if (lines.size() > MOST_LINES) {
-        throw TableFiles.refused("cards.file.too-long", plain);
+        throw noBook("cards.file.too-long", plain);
       }
       return lines.stream().map(BookFile::copied).toList();
     } catch (IOException | InvalidPathException | IllegalStateException e) {
-      throw TableFiles.refused("cards.file.no-book", plain);
+      throw noBook("cards.file.no-book", plain);
     }
+  }
+
+  private static UnusableReading noBook(String why, String file) {
+    return UnusableReading.of(
+        "file", Message.of(why, Message.quoted(file)), Message.of("cards.accepts.book"));
   }
 
   private static BookLine copied(BookLine l) {

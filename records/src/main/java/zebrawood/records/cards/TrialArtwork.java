@@ -6,18 +6,12 @@ import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
 import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
-import java.io.IOException;
-import java.nio.file.FileAlreadyExistsException;
-import java.nio.file.InvalidPathException;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
-import zebrawood.records.field.Decimals;
 import zebrawood.records.file.TableFiles;
-import zebrawood.records.file.WholeFile;
 import zebrawood.trial.TrialReadings;
 
 /**
@@ -39,8 +33,6 @@ public record TrialArtwork(double xMm, double yMm, boolean cuts) {
 
   /** What the code says: words of our own, no address. */
   public static final String CODE = "FERN 0123";
-
-  private static final double SECONDS_A_MINUTE = 60;
 
   public TrialArtwork {
     new Accepts()
@@ -182,40 +174,9 @@ public record TrialArtwork(double xMm, double yMm, boolean cuts) {
       boolean cut = shape.layer().equals("cut") && cuts;
       double speed = cut ? s.cutSpeedMmS : s.engraveSpeedMmS;
       double word = cut ? s.cutWord : s.engraveWord;
-      if (shape.filled()) {
-        fill(out, shape, s.intervalMm, speed, word);
-      } else {
-        go(out, shape.corners().getFirst());
-        for (double[] corner : shape.corners().subList(1, shape.corners().size())) {
-          burn(out, corner, speed, word);
-        }
-      }
+      Burnt.add(out, shape, s.intervalMm, speed, word);
     }
     return out.append("M5\n").toString();
-  }
-
-  private static void fill(
-      StringBuilder out, Shape box, double intervalMm, double speed, double word) {
-    double left = box.corners().get(0)[0];
-    double right = box.corners().get(2)[0];
-    double low = box.corners().get(0)[1];
-    double high = box.corners().get(2)[1];
-    // As many lines as fill it wholly: rows of a code must not show stripes between them.
-    int lines = Math.max(1, (int) Math.ceil((high - low) / intervalMm - 1e-6));
-    for (int i = 0; i < lines; i++) {
-      double y = low + (high - low) * (i + 0.5) / lines;
-      go(out, new double[] {i % 2 == 0 ? left : right, y});
-      burn(out, new double[] {i % 2 == 0 ? right : left, y}, speed, word);
-    }
-  }
-
-  private static void go(StringBuilder out, double[] to) {
-    out.append("G0 X" + Decimals.of(to[0]) + " Y" + Decimals.of(to[1]) + " S0\n");
-  }
-
-  private static void burn(StringBuilder out, double[] to, double speedMmS, double word) {
-    out.append("G1 X" + Decimals.of(to[0]) + " Y" + Decimals.of(to[1]))
-        .append(" F" + Decimals.of(speedMmS * SECONDS_A_MINUTE) + " S" + Decimals.of(word) + "\n");
   }
 
   /**
@@ -226,26 +187,14 @@ public record TrialArtwork(double xMm, double yMm, boolean cuts) {
    */
   public void write(String name, List<OptionalDouble> settings) {
     String plain = name.strip();
-    try {
-      Path path = Path.of(plain);
-      if (plain.endsWith(".svg")) {
-        WholeFile.write(path, out -> out.write(svg()));
-      } else if (plain.endsWith(".dxf")) {
-        WholeFile.write(path, out -> out.write(dxf()));
-      } else if (plain.endsWith(".gcode") || plain.endsWith(".nc")) {
-        if (settings.stream().anyMatch(OptionalDouble::isEmpty)) {
-          throw TableFiles.refused("trial.file.needs-settings", plain);
-        }
-        double[] s = settings.stream().mapToDouble(OptionalDouble::getAsDouble).toArray();
-        String program = gcode(new Settings(s[0], s[1], s[2], s[3], s[4]));
-        WholeFile.write(path, out -> out.write(program));
-      } else {
-        throw TableFiles.refused("field.file.ending", plain);
-      }
-    } catch (FileAlreadyExistsException e) {
-      throw TableFiles.refused("field.file.there", plain);
-    } catch (IOException | InvalidPathException e) {
-      throw TableFiles.refused("field.file.not-written", plain);
+    Burnt.write(plain, this::shapes, () -> program(plain, settings));
+  }
+
+  private String program(String name, List<OptionalDouble> settings) {
+    if (settings.stream().anyMatch(OptionalDouble::isEmpty)) {
+      throw TableFiles.refused("trial.file.needs-settings", name);
     }
+    double[] s = settings.stream().mapToDouble(OptionalDouble::getAsDouble).toArray();
+    return gcode(new Settings(s[0], s[1], s[2], s[3], s[4]));
   }
 }

@@ -37,11 +37,15 @@ final class QuickReading {
 
   /**
    * @param utf8 letters of ASCII only
-   * @param mustBeThere optional top-level fields that may be null but not absent
+   * @param mustBeThere optional fields that may be null but not absent; where one of them lies
+   *     deeper than at the top, the document is left to {@link Reading}
    * @return empty where the document is left to {@link Reading}
    */
   static Optional<Object> of(
       JsonFactory json, byte[] utf8, Class<?> type, Set<String> mustBeThere) {
+    if (mustBeThere.stream().anyMatch(field -> field.contains("."))) {
+      return Optional.empty();
+    }
     try (JsonParser parser = json.createParser(utf8)) {
       QuickReading reading = new QuickReading(parser);
       parser.nextToken();

@@ -101,7 +101,9 @@ public final class RecordJson {
   private static <T> T read(JsonNode node, Class<T> type, Set<String> mustBeThere) {
     List<Complaint> complaints = new ArrayList<>();
     for (String field : mustBeThere) {
-      if (node.isObject() && !node.has(field)) {
+      int inner = field.lastIndexOf('.');
+      JsonNode of = inner < 0 ? node : node.at("/" + field.substring(0, inner).replace('.', '/'));
+      if (of.isObject() && !of.has(field.substring(inner + 1))) {
         complaints.add(
             new Complaint(field, Message.of("accepts.missing"), Message.of("json.field-or-null")));
       }
