@@ -14,9 +14,6 @@ import zebrawood.words.Message;
  * @param wanted what the work shall be: engraved good, or cut through
  */
 public record CardGrades(CardGrid grid, List<List<Grade>> rows, Grade wanted) {
-  /** A setting that wanders so much shall still do. */
-  private static final int NEIGHBOUR = 1;
-
   public CardGrades {
     rows = rows.stream().map(List::copyOf).toList();
     var accepts = new Accepts();
@@ -38,26 +35,19 @@ public record CardGrades(CardGrid grid, List<List<Grade>> rows, Grade wanted) {
   }
 
   private boolean is(int column, int row) {
-    return column < 0
-        || row < 0
-        || row >= rows.size()
-        || column >= rows.get(row).size()
-        || rows.get(row).get(column) == wanted;
+    return row >= 0
+        && row < rows.size()
+        && column >= 0
+        && column < rows.get(row).size()
+        && rows.get(row).get(column) == wanted;
   }
 
-  /**
-   * Whether those beside it are as wanted too; beyond the card nobody knows, which counts for it.
-   */
+  /** How many of those about it, and itself, are as wanted. */
   private int neighbours(int column, int row) {
     int as = 0;
-    for (int dy = -NEIGHBOUR; dy <= NEIGHBOUR; dy++) {
-      for (int dx = -NEIGHBOUR; dx <= NEIGHBOUR; dx++) {
-        boolean onCard =
-            column + dx >= 0
-                && row + dy >= 0
-                && row + dy < rows.size()
-                && column + dx < rows.get(row).size();
-        as += onCard && is(column + dx, row + dy) ? 1 : 0;
+    for (int dy = -1; dy <= 1; dy++) {
+      for (int dx = -1; dx <= 1; dx++) {
+        as += is(column + dx, row + dy) ? 1 : 0;
       }
     }
     return as;

@@ -1,7 +1,10 @@
 package zebrawood.cards;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import zebrawood.measure.Accepts;
 
 /**
@@ -32,7 +35,7 @@ public record CardGrid(List<Double> percents, List<Double> speedsMmS, OptionalDo
 
   /** Evenly in ratios from one to the other, to three digits. */
   public static List<Double> steps(double first, double last, int count) {
-    return java.util.stream.IntStream.range(0, count)
+    return IntStream.range(0, count)
         .mapToObj(
             i -> round(count == 1 ? first : first * Math.pow(last / first, i / (count - 1.0))))
         .toList();
@@ -40,20 +43,13 @@ public record CardGrid(List<Double> percents, List<Double> speedsMmS, OptionalDo
 
   /** Evenly from one to the other, to three digits. */
   public static List<Double> evenly(double first, double last, int count) {
-    return java.util.stream.IntStream.range(0, count)
+    return IntStream.range(0, count)
         .mapToObj(i -> round(count == 1 ? first : first + (last - first) * i / (count - 1.0)))
         .toList();
   }
 
   private static double round(double value) {
-    double step = Math.pow(10, Math.floor(Math.log10(value)) - 2);
-    return Math.rint(value / step) * step == 0
-        ? value
-        : new java.math.BigDecimal(value).round(new java.math.MathContext(3)).doubleValue();
-  }
-
-  int squares() {
-    return percents.size() * speedsMmS.size();
+    return new BigDecimal(value).round(new MathContext(3)).doubleValue();
   }
 
   /** Whether a surface can be put through it. */

@@ -65,7 +65,8 @@ public final class CardScan {
               s.yMm() + rim * s.hMm(),
               INNER * s.wMm(),
               INNER * s.hMm());
-      saturated |= lights[i].limitedShare() > MOST_LIMITED;
+      SquareLight whole = SquareLight.of(picture, map, s.xMm(), s.yMm(), s.wMm(), s.hMm());
+      saturated |= whole.limitedShare() > MOST_LIMITED;
       reached.accept(0.6 + 0.4 * (i + 1) / n);
     }
     double usual = usualError(lights);

@@ -3,6 +3,7 @@ package zebrawood.cards;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -36,7 +37,7 @@ class CardDriftTest {
   }
 
   private static List<CardSample> row(double power, double... percents) {
-    return java.util.Arrays.stream(percents)
+    return Arrays.stream(percents)
         .mapToObj(p -> new CardSample(100, p, 1 - Math.exp(-p * power / 40)))
         .toList();
   }

@@ -6,9 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.List;
+import javafx.scene.control.ComboBox;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
+import javafx.scene.shape.Rectangle;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import zebrawood.cards.BookLine;
@@ -149,7 +152,7 @@ class CardsWindowTest extends WindowTest {
     double[][] now = burn(stock, program, scanned);
     assertThat(before).exists();
     onInterface(() -> {
-      ((javafx.scene.control.ComboBox<?>) node("#cards-purpose")).getSelectionModel().select(1);
+      ((ComboBox<?>) node("#cards-purpose")).getSelectionModel().select(1);
       return null;
     });
     unfold();
@@ -174,14 +177,14 @@ class CardsWindowTest extends WindowTest {
 
   /** The middle of a drawn square. */
   private static double[] squareAt(Region picture, int column, int row) {
-    List<javafx.scene.shape.Rectangle> squares =
+    List<Rectangle> squares =
         picture.lookupAll(".card-bare").stream()
-            .map(javafx.scene.shape.Rectangle.class::cast)
+            .map(Rectangle.class::cast)
             .sorted(
-                java.util.Comparator.<javafx.scene.shape.Rectangle>comparingDouble(s -> -s.getY())
+                Comparator.<Rectangle>comparingDouble(s -> -s.getY())
                     .thenComparingDouble(s -> s.getX()))
             .toList();
-    javafx.scene.shape.Rectangle square = squares.get(row * 6 + column);
+    Rectangle square = squares.get(row * 6 + column);
     return new double[] {
       square.getX() + square.getWidth() / 2, square.getY() + square.getHeight() / 2
     };

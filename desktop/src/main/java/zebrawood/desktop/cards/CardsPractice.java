@@ -6,6 +6,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Random;
 import javax.imageio.ImageIO;
 import zebrawood.cards.CardGrid;
@@ -124,13 +126,13 @@ final class CardsPractice
             card.gapMm(),
             List.of(at, at),
             grid.intervalMm().orElse(0.1),
-            java.util.OptionalDouble.of(3000),
+            OptionalDouble.of(3000),
             List.of(1000.0, 1000.0),
-            java.util.OptionalDouble.of(TOP_WORD),
-            java.util.OptionalDouble.of(TRAVEL_MM_S),
-            java.util.OptionalDouble.empty(),
+            OptionalDouble.of(TOP_WORD),
+            OptionalDouble.of(TRAVEL_MM_S),
+            OptionalDouble.empty(),
             new CardPlanReadings.CrossAt(grid.percents().getLast(), grid.speedsMmS().getFirst()),
-            java.util.OptionalInt.empty());
+            OptionalInt.empty());
     String program = CardPlan.solve(plan).gcode().text().orElseThrow();
     StandInStock.Scan scan =
         on.stock.scan(

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import zebrawood.cards.BookLine;
 import zebrawood.cards.CardGrid;
@@ -310,7 +311,7 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
 
     CardScanReadings scan(String path, List<List<Double>> crossesPx) {
       List<CardScanReadings.Square> squares =
-          java.util.stream.IntStream.range(0, grid.percents().size() * grid.speedsMmS().size())
+          IntStream.range(0, grid.percents().size() * grid.speedsMmS().size())
               .mapToObj(i -> {
                 int column = i % grid.percents().size();
                 int row = i / grid.percents().size();

@@ -2,6 +2,7 @@ package zebrawood.desktop.cards;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
@@ -29,8 +30,7 @@ final class SquareRows {
     figures = rows(form, "figure", SquareRows::numbers);
   }
 
-  private static List<WordsField> rows(
-      StationForm form, String name, java.util.function.Consumer<String> reader) {
+  private static List<WordsField> rows(StationForm form, String name, Consumer<String> reader) {
     return IntStream.rangeClosed(1, GridFields.MOST_A_SIDE)
         .mapToObj(i ->
             form.words("visit." + name + "." + i, Message.of("cards.field." + name, i), reader))

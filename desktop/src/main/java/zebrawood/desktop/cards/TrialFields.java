@@ -1,5 +1,6 @@
 package zebrawood.desktop.cards;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import zebrawood.cards.CardsTask;
@@ -47,9 +48,9 @@ final class TrialFields {
   Ways.Ask[] asks() {
     return new Ways.Ask[] {
       Ways.needs(what, speed, power),
-      Ways.shows(new Part.LabelledChoices(java.util.List.of(result)), Part.rows(ofBook)),
+      Ways.shows(new Part.LabelledChoices(List.of(result)), Part.rows(ofBook)),
       Ways.takes(interval, passes, depth),
-      Ways.shows(new Part.LabelledChoices(java.util.List.of(residue))),
+      Ways.shows(new Part.LabelledChoices(List.of(residue))),
       Ways.shows(new Part.FileName(photo, "cards-trial-photo"), Part.rows(note))
     };
   }

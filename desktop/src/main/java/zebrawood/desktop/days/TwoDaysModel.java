@@ -3,8 +3,10 @@ package zebrawood.desktop.days;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zebrawood.cards.CardsReadings;
 import zebrawood.cards.CardsStation;
@@ -176,9 +178,7 @@ public final class TwoDaysModel {
     return days.differs().stream()
         .filter(l -> l.why() != Why.LITTLE)
         .map(this::row)
-        .collect(
-            java.util.stream.Collectors.toMap(
-                Row::stationId, r -> r, (a, b) -> a, java.util.LinkedHashMap::new))
+        .collect(Collectors.toMap(Row::stationId, r -> r, (a, b) -> a, LinkedHashMap::new))
         .values()
         .stream()
         .toList();
@@ -196,6 +196,6 @@ public final class TwoDaysModel {
     return Stream.of(days.neverRead())
         .flatMap(List::stream)
         .map(s -> Text.of(s.title()))
-        .collect(java.util.stream.Collectors.joining(", "));
+        .collect(Collectors.joining(", "));
   }
 }

@@ -13,6 +13,7 @@ import java.awt.Graphics2D;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
 import java.nio.file.Path;
+import java.util.Collections;
 import java.util.List;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
@@ -103,7 +104,7 @@ class TrialArtworkTest {
     TrialArtwork piece = new TrialArtwork(0, 0, true);
     assertThat(piece.svg()).contains("width=\"70mm\"").contains("height=\"50mm\"");
     assertThat(piece.dxf()).contains("letters").contains("engrave").contains("cut");
-    List<OptionalDouble> none = java.util.Collections.nCopies(5, OptionalDouble.empty());
+    List<OptionalDouble> none = Collections.nCopies(5, OptionalDouble.empty());
     piece.write(folder.resolve("piece.svg").toString(), none);
     assertThatThrownBy(() -> piece.write(folder.resolve("piece.gcode").toString(), none))
         .isInstanceOf(UnusableReading.class);
