@@ -118,20 +118,15 @@ public final class CardChoose {
   }
 
   private List<Setting> settings() {
-    List<Setting> all = new ArrayList<>();
-    List<double[]> along = new ArrayList<>();
-    for (int i = 0; i <= ALONG; i++) {
-      double c = 2.0 * i / ALONG;
-      crossing(c)
-          .ifPresent(k -> {
-            double percent = percentAt(c / 2 + k);
-            double speed = speedAt(c / 2 - k);
-            if (borneOut(percent, speed)) {
-              along.add(new double[] {percent, speed});
-            }
-          });
+    List<double[]> along = along(0, 2);
+    if (!along.isEmpty() && along.size() < MOST_SETTINGS) {
+      // A short line: once more between where it begins and ends.
+      double step = 2.0 / ALONG;
+      along =
+          along(Math.max(0, along.getFirst()[2] - step), Math.min(2, along.getLast()[2] + step));
     }
     int count = Math.min(MOST_SETTINGS, along.size());
+    List<Setting> all = new ArrayList<>();
     for (int i = 0; i < count; i++) {
       int at = count == 1 ? 0 : (int) Math.round((double) i * (along.size() - 1) / (count - 1));
       double[] s = along.get(at);
@@ -139,6 +134,26 @@ public final class CardChoose {
     }
     all.sort(Comparator.comparingDouble(Setting::speedMmS));
     return all;
+  }
+
+  /**
+   * Along the wanted darkness: power, speed, and where on the card, from its slow gentle corner (0)
+   * to its fast strong one (2).
+   */
+  private List<double[]> along(double from, double to) {
+    List<double[]> along = new ArrayList<>();
+    for (int i = 0; i <= ALONG; i++) {
+      double c = from + (to - from) * i / ALONG;
+      crossing(c)
+          .ifPresent(k -> {
+            double percent = percentAt(c / 2 + k);
+            double speed = speedAt(c / 2 - k);
+            if (borneOut(percent, speed)) {
+              along.add(new double[] {percent, speed, c});
+            }
+          });
+    }
+    return along;
   }
 
   /** From 0 at the least to 1 at the most power of the card, in logarithms. */

@@ -58,7 +58,7 @@ public final class CardScan {
       CardScanReadings.Square s = r.squares().get(i);
       double rim = (1 - INNER) / 2;
       lights[i] =
-          SquareLight.of(
+          SquareLight.exactly(
               picture,
               map,
               s.xMm() + rim * s.wMm(),

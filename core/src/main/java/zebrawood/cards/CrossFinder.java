@@ -31,6 +31,9 @@ final class CrossFinder {
   /** Of the stock's light there: less is grain. */
   private static final double LEAST_CONTRAST = 0.035;
 
+  /** Of an arm: places between two arms. */
+  private static final double QUARTER = 0.5;
+
   private static final double MIDDLE_WINDOW = 1.3;
   private static final int ROUNDS = 2;
 
@@ -124,6 +127,9 @@ final class CrossFinder {
       for (int dx = -search; dx <= search; dx++) {
         double x = size / 2.0 + dx;
         double y = size / 2.0 + dy;
+        if (!dark(piece, x, y, half, Math.max(best, LEAST_CONTRAST))) {
+          continue;
+        }
         double across = bar(piece, x, y, half, 0, best);
         double answer = across > best ? Math.min(across, bar(piece, x, y, half, 1, best)) : 0;
         if (answer > best) {
@@ -144,6 +150,18 @@ final class CrossFinder {
         "crossesPx[" + i + "]",
         Message.of("cards.found.no-cross", Message.of("cards.corner." + CORNERS[i])),
         Message.of("cards.accepts.cross"));
+  }
+
+  /** Whether the middle is darker than the stock between the arms: most places are not. */
+  private static boolean dark(Piece piece, double x, double y, double half, double contrast) {
+    double a = QUARTER * half;
+    double between =
+        (piece.at(x - a, y - a)
+                + piece.at(x + a, y - a)
+                + piece.at(x - a, y + a)
+                + piece.at(x + a, y + a))
+            / 4;
+    return piece.at(x, y) < between * (1 - contrast / 2);
   }
 
   /**

@@ -23,6 +23,7 @@ final class SquareLight {
   private static final double FEW_STEPS = 0.03;
 
   private final double[] light;
+  private final double[] weight;
   private final double[] x;
   private final double[] y;
   private final int count;
@@ -33,8 +34,15 @@ final class SquareLight {
   private final double height;
 
   private SquareLight(
-      double[] light, double[] x, double[] y, int count, int limited, double[] rectangle) {
+      double[] light,
+      double[] weight,
+      double[] x,
+      double[] y,
+      int count,
+      int limited,
+      double[] rectangle) {
     this.light = light;
+    this.weight = weight;
     this.x = x;
     this.y = y;
     this.count = count;
@@ -45,11 +53,23 @@ final class SquareLight {
     height = rectangle[3];
   }
 
-  /**
-   * @param left in mm, with {@code front}, {@code width} and {@code height}
-   */
+  /** Whole pixels whose middles lie in a rectangle: in mm, its left, front, width and height. */
   static SquareLight of(
       Picture picture, CardMap map, double left, double front, double width, double height) {
+    return of(picture, map, new double[] {left, front, width, height}, false);
+  }
+
+  /** The same, those at its edges by how much of them lies in it. */
+  static SquareLight exactly(
+      Picture picture, CardMap map, double left, double front, double width, double height) {
+    return of(picture, map, new double[] {left, front, width, height}, true);
+  }
+
+  private static SquareLight of(Picture picture, CardMap map, double[] rectangle, boolean exactly) {
+    double left = rectangle[0];
+    double front = rectangle[1];
+    double width = rectangle[2];
+    double height = rectangle[3];
     double[][] corners = {
       map.px(left, front),
       map.px(left + width, front),
@@ -71,38 +91,52 @@ final class SquareLight {
     int stride = Math.max(1, length / MOST_ALONG);
     int strideX = linesAcross ? stride : 1;
     int strideY = linesAcross ? 1 : stride;
-    int parts = Math.min(toX - fromX, toY - fromY) < SMALL_PX ? PARTS : 1;
-    int room =
-        Math.max(0, (toX - fromX) / strideX + 1)
-            * Math.max(0, (toY - fromY) / strideY + 1)
-            * parts
-            * parts;
+    int parts = exactly && Math.min(toX - fromX, toY - fromY) < SMALL_PX ? PARTS : 1;
+    int room = Math.max(0, (toX - fromX) / strideX + 1) * Math.max(0, (toY - fromY) / strideY + 1);
     double[] light = new double[room];
+    double[] weight = new double[room];
     double[] xs = new double[room];
     double[] ys = new double[room];
+    // A pixel whose middle lies so far inside of all edges lies inside whole.
+    double whole = 1 / map.pxPerMm(left + width / 2, front + height / 2);
     int n = 0;
     int limited = 0;
     for (int py = fromY; py < toY; py += strideY) {
       for (int px = fromX; px < toX; px += strideX) {
-        double value = Double.NaN;
-        for (int part = 0; part < parts * parts; part++) {
-          double[] mm =
-              map.mm(px + (part % parts + 0.5) / parts, py + (part / parts + 0.5) / parts);
-          boolean inside =
-              mm[0] >= left && mm[0] <= left + width && mm[1] >= front && mm[1] <= front + height;
-          if (inside) {
-            if (Double.isNaN(value)) {
-              value = picture.linear(px, py);
-            }
-            limited += picture.atLimit(px, py) ? 1 : 0;
-            light[n] = value;
-            xs[n] = mm[0];
-            ys[n++] = mm[1];
-          }
+        double[] mm = map.mm(px + 0.5, py + 0.5);
+        double in =
+            Math.min(
+                Math.min(mm[0] - left, left + width - mm[0]),
+                Math.min(mm[1] - front, front + height - mm[1]));
+        double share =
+            parts == 1
+                ? (in >= 0 ? 1 : 0)
+                : in > whole ? 1 : in < -whole ? 0 : share(map, px, py, rectangle);
+        if (share > 0) {
+          light[n] = picture.linear(px, py);
+          weight[n] = share;
+          limited += picture.atLimit(px, py) ? 1 : 0;
+          xs[n] = mm[0];
+          ys[n++] = mm[1];
         }
       }
     }
-    return new SquareLight(light, xs, ys, n, limited, new double[] {left, front, width, height});
+    return new SquareLight(light, weight, xs, ys, n, limited, rectangle);
+  }
+
+  /** How much of a pixel lies in a rectangle. */
+  private static double share(CardMap map, int px, int py, double[] rectangle) {
+    int in = 0;
+    for (int part = 0; part < PARTS * PARTS; part++) {
+      double[] mm = map.mm(px + (part % PARTS + 0.5) / PARTS, py + (part / PARTS + 0.5) / PARTS);
+      boolean inside =
+          mm[0] >= rectangle[0]
+              && mm[0] <= rectangle[0] + rectangle[2]
+              && mm[1] >= rectangle[1]
+              && mm[1] <= rectangle[1] + rectangle[3];
+      in += inside ? 1 : 0;
+    }
+    return in / (double) (PARTS * PARTS);
   }
 
   int count() {
@@ -115,10 +149,12 @@ final class SquareLight {
 
   double mean() {
     double sum = 0;
+    double weights = 0;
     for (int i = 0; i < count; i++) {
-      sum += light[i];
+      sum += weight[i] * light[i];
+      weights += weight[i];
     }
-    return sum / count;
+    return sum / weights;
   }
 
   /** Of what is no speck: far lighter or darker than most. */
@@ -168,8 +204,8 @@ final class SquareLight {
     double[] n = new double[BLOCKS];
     for (int i = 0; i < count; i++) {
       int block = Math.clamp((long) (BLOCKS * (along[i] - from) / length), 0, BLOCKS - 1);
-      sum[block] += light[i];
-      n[block]++;
+      sum[block] += weight[i] * light[i];
+      n[block] += weight[i];
     }
     // What is left of four beside a straight line: two degrees of freedom.
     double[] mean = new double[BLOCKS];
@@ -199,9 +235,9 @@ final class SquareLight {
       double phase = 2 * Math.PI * t / intervalMm;
       double[] row = {1, t / height, Math.cos(phase), Math.sin(phase)};
       for (int j = 0; j < 4; j++) {
-        b[j] += row[j] * light[i];
+        b[j] += weight[i] * row[j] * light[i];
         for (int k = 0; k < 4; k++) {
-          a[j][k] += row[j] * row[k];
+          a[j][k] += weight[i] * row[j] * row[k];
         }
       }
     }

@@ -70,6 +70,16 @@ class CardChooseTest {
   }
 
   @Test
+  void aShortLineAcrossACornerHasAsManySettings() {
+    // Only the strongest square at its slowest is so dark: 3 * 60 / 50.
+    CardChooseFinding found = CardChoose.solve(new CardChooseReadings(plain(), 0.01, 0.965));
+    assertThat(found.settings()).hasSizeBetween(10, 40);
+    assertThat(found.settings())
+        .allSatisfy(s ->
+            assertThat(3 * s.percent() / s.speedMmS()).isCloseTo(-Math.log(0.035), within(0.1)));
+  }
+
+  @Test
   void theOrderOfSquaresDoesNotCount() {
     List<CardSample> mixed = plain();
     Collections.shuffle(mixed, new Random(1));
