@@ -85,16 +85,26 @@ public final class CardChoose {
         new MaybeSetting(Optional.of(fastest)),
         new MaybeSetting(Optional.of(steadiest)),
         Verdict.WITHIN,
-        List.of(
-            Advice.leave("cards.choose.set", percent(fastest), speed(fastest))
-                .because(
-                    "cards.choose.set.why",
-                    Amount.of(fastest.darkness().value(), Quantity.NUMBER, 3),
-                    Amount.of(fastest.darkness().uncertainty(), Quantity.NUMBER, 3)),
-            Advice.leave("cards.choose.steadier", percent(steadiest), speed(steadiest))
-                .because(
-                    "cards.choose.steadier.why", Amount.of(change(steadiest), Quantity.NUMBER, 3))),
+        advice(fastest, steadiest),
         warnings);
+  }
+
+  /** The steadiest is told where it is another one. */
+  private List<Advice> advice(Setting fastest, Setting steadiest) {
+    List<Advice> advice = new ArrayList<>();
+    advice.add(
+        Advice.leave("cards.choose.set", percent(fastest), speed(fastest))
+            .because(
+                "cards.choose.set.why",
+                Amount.of(fastest.darkness().value(), Quantity.NUMBER, 3),
+                Amount.of(fastest.darkness().uncertainty(), Quantity.NUMBER, 3)));
+    if (!steadiest.equals(fastest)) {
+      advice.add(
+          Advice.leave("cards.choose.steadier", percent(steadiest), speed(steadiest))
+              .because(
+                  "cards.choose.steadier.why", Amount.of(change(steadiest), Quantity.NUMBER, 3)));
+    }
+    return advice;
   }
 
   private static Amount percent(Setting s) {
