@@ -215,6 +215,17 @@ class CardsWindowTest extends WindowTest {
 
     choose("#cards-stock-kind", StockKind.CHLORINATED_PLASTIC);
     says("Do not burn this stock");
+    Path never = file.resolveSibling("never.gcode");
+    fill("#cards-card-file", never.toString());
+    press("#cards-write");
+    says("Chlorinated plastics give off hydrogen chloride");
+    assertThat(never).doesNotExist();
+    // A copy stands beside what was burnt here, and does not take its place.
+    fill("#cards-book-file", file.resolveSibling("book.json").toString());
+    press("#cards-read-book");
+    says("They count as copied");
+    assertThat(words("#cards-book-1-speed")).isEqualTo("152");
+    assertThat(words("#cards-book-3-work")).isEqualTo(words("#cards-book-1-work"));
     choose("#cards-stock-kind", StockKind.LAMINATE);
     choose("#cards-way", CardsWay.TRIAL);
     unfold();

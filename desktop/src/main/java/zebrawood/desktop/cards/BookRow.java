@@ -2,6 +2,7 @@ package zebrawood.desktop.cards;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import zebrawood.cards.BookLine;
 import zebrawood.cards.BookLine.Air;
@@ -86,18 +87,27 @@ record BookRow(
         from.get());
   }
 
+  /** The whole line: what it does not tell is empty afterwards. */
   void set(BookLine line) {
     work.set(line.work());
-    line.speedMmS().ifPresent(speed::set);
-    line.percent().ifPresent(power::set);
-    line.intervalMm().ifPresent(interval::set);
-    line.passes().ifPresent(passes::set);
-    line.leastPercent().ifPresent(least::set);
-    line.pauseS().ifPresent(pause::set);
-    line.focusOffsetMm().ifPresent(focusOffset::set);
-    line.khz().ifPresent(khz::set);
-    line.pulseNs().ifPresent(pulseNs::set);
+    set(speed, line.speedMmS());
+    set(power, line.percent());
+    set(interval, line.intervalMm());
+    set(passes, line.passes());
+    set(least, line.leastPercent());
+    set(pause, line.pauseS());
+    set(focusOffset, line.focusOffsetMm());
+    set(khz, line.khz());
+    set(pulseNs, line.pulseNs());
     air.set(line.air().map(a -> AirBlown.valueOf(a.name())).orElse(AirBlown.NOT_SAID));
     from.set(line.from());
+  }
+
+  private static void set(QuantityField field, OptionalDouble value) {
+    if (value.isPresent()) {
+      field.set(value.getAsDouble());
+    } else {
+      field.textProperty().set("");
+    }
   }
 }

@@ -116,18 +116,19 @@ final class BookSection extends Section<List<BookLine>, Void> {
       say(Message.of("cards.confirm.needs-place"));
       return;
     }
-    ConfirmPiece piece =
-        new ConfirmPiece(
-            at.get()[0],
-            at.get()[1],
-            setting.get().speedMmS(),
-            plan.wordOf(setting.get().percent()),
-            intervalMm.get().getAsDouble());
+    if (plan.neverBurnt().isPresent()) {
+      say(plan.neverBurnt().get());
+      return;
+    }
+    Chosen chosenNow = setting.get();
+    OptionalDouble word = plan.wordOf(chosenNow.percent());
+    double interval = intervalMm.get().getAsDouble();
     withFile(
         confirmFile,
         Message.of("field.file.no-name"),
         (name, progress) -> {
-          piece.write(name);
+          new ConfirmPiece(at.get()[0], at.get()[1], chosenNow.speedMmS(), word, interval)
+              .write(name);
           return Message.of("field.file.written", Message.quoted(name));
         });
   }
@@ -139,44 +140,57 @@ final class BookSection extends Section<List<BookLine>, Void> {
       return;
     }
     OptionalDouble none = OptionalDouble.empty();
-    add(
-        List.of(
-            new BookLine(
-                work.text().strip(),
-                OptionalDouble.of(setting.get().speedMmS()),
-                none,
-                OptionalDouble.of(setting.get().percent()),
-                intervalMm.get(),
-                none,
-                none,
-                none,
-                none,
-                none,
-                Optional.empty(),
-                Origin.CARD)));
-    say(Message.of("cards.book.was-put", Message.quoted(work.text().strip())));
+    int without =
+        add(
+            List.of(
+                new BookLine(
+                    work.text().strip(),
+                    OptionalDouble.of(setting.get().speedMmS()),
+                    none,
+                    OptionalDouble.of(setting.get().percent()),
+                    intervalMm.get(),
+                    none,
+                    none,
+                    none,
+                    none,
+                    none,
+                    Optional.empty(),
+                    Origin.CARD)));
+    say(
+        without == 0
+            ? Message.of("cards.book.was-put", Message.quoted(work.text().strip()))
+            : Message.of("cards.book.full", 0, without));
   }
 
-  /** In the place of lines for the same work, else behind them. */
-  private void add(List<BookLine> more) {
+  /**
+   * In the place of lines for the same work, else behind them. A copy never takes the place of what
+   * was burnt here.
+   *
+   * @return how many found no room
+   */
+  private int add(List<BookLine> more) {
     List<BookLine> all = new ArrayList<>(lines());
+    int without = 0;
     for (BookLine line : more) {
       int at =
           IntStream.range(0, all.size())
               .filter(i -> all.get(i).work().equalsIgnoreCase(line.work()))
+              .filter(i -> line.from() != Origin.COPIED || all.get(i).from() == Origin.COPIED)
               .findFirst()
               .orElse(-1);
       if (at >= 0) {
         all.set(at, line);
       } else if (all.size() < MOST_LINES) {
         all.add(line);
+      } else {
+        without++;
       }
     }
     form.allAtOnce(() -> {
-      rows.resize(1);
       rows.resize(all.size());
       IntStream.range(0, all.size()).forEach(i -> rows.rows().get(i).set(all.get(i)));
     });
+    return without;
   }
 
   private void write() {
@@ -200,8 +214,11 @@ final class BookSection extends Section<List<BookLine>, Void> {
         .make(
             progress -> BookFile.read(name),
             lines -> {
-              add(lines);
-              say(Message.of("cards.book.was-read", lines.size()));
+              int without = add(lines);
+              say(
+                  without == 0
+                      ? Message.of("cards.book.was-read", lines.size())
+                      : Message.of("cards.book.full", lines.size() - without, without));
             });
   }
 }

@@ -118,7 +118,7 @@ public final class CardsModel extends StationModel<CardsReadings, CardsFinding> 
   public CardsModel(AtMachine at) {
     super(new StationForm("cards", at.units()), CardsVisit.VISIT);
     Machine machine = at.machine();
-    plan = new PlanSection(form(), machine, grid, this::lastGood);
+    plan = new PlanSection(form(), machine, grid, this::lastGood, () -> stock.kind.get());
     book =
         new BookSection(
             form(),
@@ -419,9 +419,6 @@ public final class CardsModel extends StationModel<CardsReadings, CardsFinding> 
                       Message.of(
                           "cards.tile.within", Amount.of(mayDiffer.number(), Quantity.NUMBER, 2))));
         });
-    f.steadiest()
-        .ifPresent(s ->
-            tiles.add(tile("steadySpeed", speed(s)).with(Message.of("cards.tile.at", percent(s)))));
     return tiles;
   }
 

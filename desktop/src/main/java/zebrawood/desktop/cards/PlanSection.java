@@ -13,6 +13,7 @@ import zebrawood.cards.CardPlan;
 import zebrawood.cards.CardPlanFinding;
 import zebrawood.cards.CardPlanReadings;
 import zebrawood.cards.CardScanReadings;
+import zebrawood.cards.StockKind;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
@@ -45,6 +46,7 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
   private final Machine machine;
   private final GridFields grid;
   private final Supplier<Optional<BookLine>> lastGood;
+  private final Supplier<StockKind> stock;
   final QuantityField squareW;
   final QuantityField squareH;
   final QuantityField gap;
@@ -63,12 +65,17 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
   private OptionalDouble firing = OptionalDouble.empty();
 
   PlanSection(
-      StationForm form, Machine machine, GridFields grid, Supplier<Optional<BookLine>> lastGood) {
+      StationForm form,
+      Machine machine,
+      GridFields grid,
+      Supplier<Optional<BookLine>> lastGood,
+      Supplier<StockKind> stock) {
     super(Message.of("cards.plan.hint"));
     this.form = form;
     this.machine = machine;
     this.grid = grid;
     this.lastGood = lastGood;
+    this.stock = stock;
     squareW = side(form, "squareW", "cards.wide");
     squareH = side(form, "squareH", "cards.high");
     gap = form.quantity("gap", Quantity.LENGTH, 0, 1000);
@@ -231,9 +238,10 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
   @Override
   protected Message words() {
     Message ofFiring = ofFiring();
-    if (!ofFiring.isEmpty()) {
-      return ofFiring;
-    }
+    return ofFiring.isEmpty() ? ofPlan() : Message.sentences(List.of(ofPlan(), ofFiring));
+  }
+
+  private Message ofPlan() {
     return outcome()
         .map(p ->
             !p.fits()
@@ -251,7 +259,19 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
         .orElse(Message.of("cards.plan.hint"));
   }
 
+  /** Why nothing is written to burn on this stock; empty where it may be burnt. */
+  Optional<Message> neverBurnt() {
+    StockKind.Hazard hazard = stock.get().hazard();
+    return hazard.never()
+        ? Optional.of(Message.of("words.because", Message.of("cards.never"), Message.of(hazard)))
+        : Optional.empty();
+  }
+
   private void write() {
+    if (neverBurnt().isPresent()) {
+      say(neverBurnt().get());
+      return;
+    }
     Optional<CardPlanReadings> plan = read();
     if (plan.isEmpty()) {
       say(Message.of("cards.plan.needs"));
@@ -276,7 +296,7 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
   /** The power word of so many per cent; empty where the top word is not known. */
   OptionalDouble wordOf(double percent) {
     return topWord.value().isPresent()
-        ? OptionalDouble.of(Math.max(1, Math.round(percent / 100 * topWord.number())))
+        ? OptionalDouble.of(Math.round(percent / 100 * topWord.number()))
         : OptionalDouble.empty();
   }
 
