@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -85,6 +86,9 @@ record Reading(List<Complaint> complaints, boolean kept) {
     if (type == Instant.class) {
       return instant(node, path);
     }
+    if (type == LocalDate.class) {
+      return date(node, path);
+    }
     throw new IllegalArgumentException("no JSON for " + type);
   }
 
@@ -126,6 +130,14 @@ record Reading(List<Complaint> complaints, boolean kept) {
       return Instant.parse(node.asText());
     } catch (DateTimeParseException e) {
       return refuse(node, path, Message.of("json.time"));
+    }
+  }
+
+  private Object date(JsonNode node, DocumentPath path) {
+    try {
+      return LocalDate.parse(node.isTextual() ? node.textValue() : "");
+    } catch (DateTimeParseException e) {
+      return refuse(node, path, Message.of("json.date"));
     }
   }
 

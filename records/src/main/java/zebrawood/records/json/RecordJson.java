@@ -26,8 +26,8 @@ import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
 /**
- * Reads and writes records of doubles, ints, booleans, texts, instants, enums, messages, lists,
- * maps by text or constant, optionals and further records, generic ones and those that a sealed
+ * Reads and writes records of doubles, ints, booleans, texts, instants, days, enums, messages,
+ * lists, maps by text or constant, optionals and further records, generic ones and those that a sealed
  * interface permits too. An optional component may be absent or null; any other must be there.
  * Written, an empty optional is left out, and an optional number that is empty is null: it was
  * asked for and cannot be answered. An {@link zebrawood.measure.Estimate} is two numbers: {@code
@@ -77,7 +77,8 @@ public final class RecordJson {
   }
 
   /**
-   * @param mustBeThere optional top-level fields that may be null but not absent
+   * @param mustBeThere optional fields that may be null but not absent, such as {@code setting},
+   *     {@code source.pulseNs}, or {@code tasks.everyDays} of each in a list
    * @throws UnusableReading naming every field that cannot be used
    */
   public static <T> T read(String text, Class<T> type, Set<String> mustBeThere) {
@@ -103,9 +104,14 @@ public final class RecordJson {
     for (String field : mustBeThere) {
       int inner = field.lastIndexOf('.');
       JsonNode of = inner < 0 ? node : node.at("/" + field.substring(0, inner).replace('.', '/'));
-      if (of.isObject() && !of.has(field.substring(inner + 1))) {
-        complaints.add(
-            new Complaint(field, Message.of("accepts.missing"), Message.of("json.field-or-null")));
+      String name = field.substring(inner + 1);
+      if (of.isObject() && !of.has(name)) {
+        complaints.add(nullNotAbsent(field));
+      }
+      for (int i = 0; of.isArray() && i < of.size(); i++) {
+        if (of.get(i).isObject() && !of.get(i).has(name)) {
+          complaints.add(nullNotAbsent(field.substring(0, inner) + "[" + i + "]." + name));
+        }
       }
     }
     Object value = new Reading(complaints).value(node, type, DocumentPath.TOP);
@@ -113,6 +119,10 @@ public final class RecordJson {
       throw new UnusableReading(complaints);
     }
     return type.cast(value);
+  }
+
+  private static Complaint nullNotAbsent(String field) {
+    return new Complaint(field, Message.of("accepts.missing"), Message.of("json.field-or-null"));
   }
 
   /** Longer documents than any reading needs are not parsed. */

@@ -9,6 +9,7 @@ import java.io.UncheckedIOException;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -92,6 +93,7 @@ record Writing(Optional<Phrasebook> words) {
       case Long l -> out.writeNumber(l);
       case Boolean b -> out.writeBoolean(b);
       case Instant t -> out.writeString(t.toString());
+      case LocalDate d -> out.writeString(d.toString());
       case Optional<?> o -> write(o.orElse(null), argument(declared, 0), out);
       case OptionalDouble o -> write(o.isPresent() ? o.getAsDouble() : null, Object.class, out);
       case OptionalInt o -> write(o.isPresent() ? o.getAsInt() : null, Object.class, out);

@@ -1,0 +1,35 @@
+package zebrawood.fault;
+
+/** What a test can show. */
+public enum Outcome {
+  CLEAN,
+  DIRTY,
+  RIGHT,
+  WRONG,
+  EVEN,
+  SLOPE,
+  FLAT,
+  BOWED,
+  TOGETHER,
+  WANDER,
+  CENTRED,
+  OFF,
+  AS_LEFT,
+  LOW,
+  HIGH,
+  SAME,
+  DIFFER,
+  IN_RANGE,
+  WARM,
+  BLOWS,
+  WEAK,
+  TIGHT,
+  SLACK,
+  FIRM,
+  LOOSE,
+  GOOD,
+  BAD,
+  AGREE,
+  NO_CHANGE,
+  BETTER
+}
