@@ -47,11 +47,10 @@ public final class Fault {
     r.weights().forEach((cause, weight) -> logs.put(cause, Math.log(weight)));
     pattern
         .filter(Pattern.Shape.CLAIMED::contains)
-        .ifPresent(p ->
-            logs.replaceAll((cause, log) -> log + Math.log(likelihood(p, cause))));
+        .ifPresent(p -> logs.replaceAll((cause, log) -> log + Math.log(likelihood(p, cause))));
     for (Answer a : r.answers().orElse(List.of())) {
-      logs.replaceAll((cause, log) ->
-          log + Math.log(FaultTable.likelihood(a.test(), a.outcome(), cause)));
+      logs.replaceAll(
+          (cause, log) -> log + Math.log(FaultTable.likelihood(a.test(), a.outcome(), cause)));
     }
     Map<Cause, Double> chances = normalised(logs);
     List<Weighed> causes =
@@ -83,8 +82,7 @@ public final class Fault {
   }
 
   private static Map<Cause, Double> normalised(Map<Cause, Double> logs) {
-    double largest =
-        logs.values().stream().mapToDouble(v -> v).max().orElseThrow();
+    double largest = logs.values().stream().mapToDouble(v -> v).max().orElseThrow();
     Map<Cause, Double> chances = new EnumMap<>(Cause.class);
     logs.forEach((cause, log) -> chances.put(cause, Math.exp(log - largest)));
     double sum = chances.values().stream().mapToDouble(v -> v).sum();
@@ -104,13 +102,26 @@ public final class Fault {
     return Math.round(value * SAME);
   }
 
+  /** The test with the most expected bits a minute. */
+  static CauseTest mostTelling(List<CauseTest> tests, Map<Cause, Double> chances) {
+    CauseTest best = tests.getFirst();
+    double most = -1;
+    for (CauseTest test : tests) {
+      double rate = bits(test, chances) / test.minutes();
+      if (rate > most) {
+        most = rate;
+        best = test;
+      }
+    }
+    return best;
+  }
+
   private static double bits(CauseTest test, Map<Cause, Double> chances) {
     double bits = 0;
     for (Outcome outcome : test.outcomes()) {
       double of =
           chances.entrySet().stream()
-              .mapToDouble(e ->
-                  e.getValue() * FaultTable.likelihood(test, outcome, e.getKey()))
+              .mapToDouble(e -> e.getValue() * FaultTable.likelihood(test, outcome, e.getKey()))
               .sum();
       for (var e : chances.entrySet()) {
         double likelihood = FaultTable.likelihood(test, outcome, e.getKey());
@@ -143,8 +154,7 @@ public final class Fault {
     return Message.number(Math.floor(PERCENT * probability));
   }
 
-  private List<Message> warnings(
-      Optional<Pattern.Shape> pattern, Map<Cause, Double> chances) {
+  private List<Message> warnings(Optional<Pattern.Shape> pattern, Map<Cause, Double> chances) {
     List<Message> warnings = new ArrayList<>();
     if (pattern.equals(Optional.of(Pattern.Shape.MIXED))) {
       warnings.add(Message.of("fault.pattern-mixed"));

@@ -59,9 +59,7 @@ public record FaultReadings(
           "bedMm", Message.of("accepts.of-them", bedMm.size()), Message.of("fault.accepts.two"));
       accepts.orThrow();
     }
-    accepts
-        .positive("bedMm[0]", bedMm.get(0), MOST_MM)
-        .positive("bedMm[1]", bedMm.get(1), MOST_MM);
+    accepts.positive("bedMm[0]", bedMm.get(0), MOST_MM).positive("bedMm[1]", bedMm.get(1), MOST_MM);
     scoreResolution.ifPresent(s -> accepts.positive("scoreResolution", s, 1));
     List<Double> bed = bedMm;
     places.ifPresent(all -> check(accepts, all, bed));

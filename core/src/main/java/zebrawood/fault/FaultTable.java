@@ -14,8 +14,8 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * What each cause shows in each test, as the table of figures has it: {@code table.properties}
- * beside this class, where each figure stands with its reason.
+ * What each cause shows in each test, as the table of figures has it: {@code table.txt} beside this
+ * class, where each figure stands with its reason.
  *
  * <p>Of a test's outcomes, those that a cause leads to share {@link #OWN} equally, the others what
  * is left of 1.
@@ -51,7 +51,7 @@ public final class FaultTable {
 
   private static Properties loaded() {
     Properties table = new Properties();
-    try (InputStream in = FaultTable.class.getResourceAsStream("table.properties")) {
+    try (InputStream in = FaultTable.class.getResourceAsStream("table.txt")) {
       table.load(in);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -125,11 +125,13 @@ public final class FaultTable {
   /** What is worn or dirty or moved shows in these tests otherwise than a machine in order. */
   public static List<CauseTest> tellsOf(Cause cause) {
     List<CauseTest> tells = new ArrayList<>();
-    LEADS.get(cause).forEach((test, outcomes) -> {
-      if (!outcomes.contains(OUTCOMES.get(test).getFirst())) {
-        tells.add(test);
-      }
-    });
+    LEADS
+        .get(cause)
+        .forEach((test, outcomes) -> {
+          if (!outcomes.contains(OUTCOMES.get(test).getFirst())) {
+            tells.add(test);
+          }
+        });
     return tells;
   }
 
@@ -137,6 +139,10 @@ public final class FaultTable {
   public static Set<Cause> pointedTo(Seen seen) {
     String causes = TABLE.getProperty("seen." + spelled(seen), "");
     return causes.isBlank() ? Set.of() : EnumSet.copyOf(all(Cause.class, causes));
+  }
+
+  static double factor(RecordSays says) {
+    return Double.parseDouble(required("record." + spelled(says)));
   }
 
   /** How common a cause is, before anything is known of the machine. */

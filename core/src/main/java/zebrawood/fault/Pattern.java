@@ -53,8 +53,8 @@ public final class Pattern {
     r.beamEnters()
         .ifPresent(corner ->
             shapes.addAll(
-                fits.along(p ->
-                    corner.wayMm(p.xMm(), p.yMm(), r.bedMm().get(0), r.bedMm().get(1)))));
+                fits.along(
+                    p -> corner.wayMm(p.xMm(), p.yMm(), r.bedMm().get(0), r.bedMm().get(1)))));
     Optional<Fit> best = best(shapes, places.size(), even);
     return best.map(Fit::shape)
         .orElse(withinScatter(even, places.size() - 1) ? Shape.EVEN : Shape.MIXED);

@@ -2,6 +2,8 @@ package zebrawood.fault;
 
 /** What is seen, in a technician's words. */
 public enum Seen {
+  /** None of these words fits. */
+  SOMETHING_ELSE,
   UNEVEN,
   WEAK,
   SLANTED,

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
-import zebrawood.fault.FaultReadings.Scored;
 import zebrawood.fault.FallOff.Form;
+import zebrawood.fault.FaultReadings.Scored;
 import zebrawood.fault.Pattern.Shape;
 
 /**
@@ -113,8 +113,7 @@ final class ShapeFits {
         : new FallOff(u, scores)
             .forms().stream()
                 .filter(Form::towardsTheEnd)
-                .map(f ->
-                    new Fit(Shape.PATH, f.chiSquare(error), f.numbers(), f.numbers()))
+                .map(f -> new Fit(Shape.PATH, f.chiSquare(error), f.numbers(), f.numbers()))
                 .toList();
   }
 

@@ -18,10 +18,11 @@ public record Due(Station station, Instant on) {
     return standings.entrySet().stream()
         .flatMap(e ->
             e.getValue() instanceof Standing.Holds(Entry proof)
+                    && e.getKey().turn() != Station.Turn.ON_CALL
                 ? Stream.of(
                     new Due(
                         e.getKey(),
-                        ledger.timeOf(proof).plus(Duration.ofDays(e.getKey().holdsDays()))))
+                        ledger.timeOf(proof).plus(Duration.ofDays(e.getKey().holdsDays(proof)))))
                 : Stream.empty())
         .sorted(Comparator.comparing(Due::on))
         .toList();

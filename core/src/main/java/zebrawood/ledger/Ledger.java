@@ -324,6 +324,7 @@ public final class Ledger {
       case Standing.Stale(Entry proof, Cause cause) -> StandingWords.because(cause);
       case Standing.Out o -> Message.of("ledger.reason.was-out");
       case Standing.Open o -> Message.of("ledger.reason.commissioning");
+      case Standing.Idle i -> Message.of("ledger.reason.called");
     };
   }
 
@@ -354,11 +355,14 @@ public final class Ledger {
     if (!decided.isEmpty() && decided.getLast().verdict() != Verdict.WITHIN) {
       return new Standing.Out(decided.getLast());
     }
+    if (proof.isEmpty() && station.turn() == Station.Turn.ON_CALL) {
+      return new Standing.Idle();
+    }
     if (proof.isEmpty()) {
       Optional<Station> waitsFor =
           all.stream()
               .filter(s -> station.restsOn().contains(s.id()))
-              .filter(s -> upstream.containsKey(s.id()) && !upstream.get(s.id()).holds())
+              .filter(s -> upstream.containsKey(s.id()) && upstream.get(s.id()).asks())
               .findFirst();
       return new Standing.Open(last(decided, e -> true), waitsFor);
     }
@@ -390,9 +394,13 @@ public final class Ledger {
       }
     }
     Instant proven = timeline.timeOf(proof);
-    if (Duration.between(proven, today).toDays() > station.holdsDays()) {
-      Instant since = proven.plus(Duration.ofDays(station.holdsDays()));
-      causes.add(new Cause.Aged(since, station.holdsDays()));
+    int days = station.holdsDays(proof);
+    if (Duration.between(proven, today).toDays() > days) {
+      Instant since = proven.plus(Duration.ofDays(days));
+      causes.add(
+          station.turn() == Station.Turn.AS_READ
+              ? new Cause.CameDue(since)
+              : new Cause.Aged(since, days));
     }
     return causes.stream().min(Comparator.comparing(Cause::since));
   }

@@ -22,6 +22,9 @@ public sealed interface Standing {
    */
   record Open(Optional<Entry> lastCheck, Optional<Station> waitsFor) implements Standing {}
 
+  /** Nobody called for it, and nothing is to be done there. */
+  record Idle() implements Standing {}
+
   /** Why a station is stale. */
   sealed interface Cause {
     Instant since();
@@ -37,11 +40,19 @@ public sealed interface Standing {
     /** Not read for longer than its figures are known to hold. */
     record Aged(Instant since, int holdsDays) implements Cause {}
 
+    /** What its proof said would be due is due. */
+    record CameDue(Instant since) implements Cause {}
+
     /** A station it rests on is out, or was adjusted after the proof. */
     record Upstream(Station station, Instant since) implements Cause {}
   }
 
   default boolean holds() {
     return this instanceof Holds;
+  }
+
+  /** Whether something is to be done there. */
+  default boolean asks() {
+    return !(this instanceof Holds || this instanceof Idle);
   }
 }

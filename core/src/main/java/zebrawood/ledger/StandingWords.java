@@ -25,6 +25,7 @@ public final class StandingWords {
           Message.of("ledger.standing.waits", waitsFor.get().title());
       case Standing.Open(Optional<Entry> check, Optional<Station> waitsFor) ->
           Message.of(check.isPresent() ? "ledger.standing.checked" : "ledger.standing.open");
+      case Standing.Idle i -> Message.of("ledger.standing.idle");
     };
   }
 
@@ -36,6 +37,7 @@ public final class StandingWords {
       case Standing.Stale(Entry proof, Cause.Happened(Event event, Doubt doubt)) ->
           Message.of(Message.keyOf(event.kind()) + ".brief");
       case Standing.Stale(Entry proof, Cause.Aged a) -> Message.of("ledger.brief.aged");
+      case Standing.Stale(Entry proof, Cause.CameDue d) -> Message.of("ledger.brief.due");
       case Standing.Stale(Entry proof, Cause.Upstream u) -> because(u);
       case Standing.Out(Entry last) ->
           last.tellingFigure()
@@ -49,6 +51,7 @@ public final class StandingWords {
           when waitsFor.isPresent() ->
           Message.of("ledger.brief.waits", waitsFor.get().title());
       case Standing.Open o -> of(o, zone);
+      case Standing.Idle i -> Message.NONE;
     };
   }
 
@@ -70,6 +73,7 @@ public final class StandingWords {
       case Cause.Happened(Event event, Doubt doubt) ->
           Message.of(Message.keyOf(event.kind()) + ".short");
       case Cause.Aged(var since, int days) -> Message.of("ledger.cause.aged", days);
+      case Cause.CameDue(var since) -> Message.of("ledger.cause.due");
       case Cause.Upstream(Station station, var since) ->
           Message.of("ledger.cause.upstream", station.title());
     };

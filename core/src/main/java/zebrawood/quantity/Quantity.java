@@ -78,6 +78,9 @@ public enum Quantity {
   CONDUCTIVITY(unit("µS/cm", 1, 0, "us/cm"), unit("mS/cm", 1000, 0, "ms/cm")),
   TIME(unit("s", 1, 0, "sec"), unit("ms", 0.001), unit("min", 60), unit("h", 3600)),
   MINUTES(unit("min", 1), unit("s", 1.0 / 60, 0, "sec"), unit("h", 60)),
+  /** Of beam, as a counter has them. */
+  HOURS(unit("h", 1, 0, "hour", "hours"), unit("min", 1.0 / 60)),
+  DAYS(unit("d", 1, 0, "day", "days"), unit("weeks", 7, 0, "week", "w")),
   PULSE_TIME(unit("ms", 1), unit("s", 1000), unit("us", 0.001)),
   PULSE_LENGTH(unit("ns", 1), unit("us", 1000), unit("ps", 0.001), unit("ms", 1e6)),
   PULSE_ENERGY(unit("mJ", 1), unit("J", 1000), unit("uJ", 0.001)),
@@ -174,7 +177,7 @@ public enum Quantity {
   public int usualDecimals() {
     return switch (this) {
       case TEMPERATURE, TEMPERATURE_DIFFERENCE, OPTICAL_DENSITY, SMALL_CURRENT -> 1;
-      case CONDUCTIVITY, PERCENT, FLOW, LINES, DISTANCE -> 0;
+      case CONDUCTIVITY, PERCENT, FLOW, LINES, DISTANCE, DAYS -> 0;
       default -> 2;
     };
   }

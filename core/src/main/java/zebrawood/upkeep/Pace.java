@@ -18,15 +18,13 @@ import zebrawood.upkeep.UpkeepReadings.CounterReading;
  *     empty where there are too few readings to tell
  * @param last the latest reading; empty where there is none
  */
-record Pace(
-    OptionalDouble hoursPerDay, OptionalDouble uncertainty, Optional<CounterReading> last) {
+record Pace(OptionalDouble hoursPerDay, OptionalDouble uncertainty, Optional<CounterReading> last) {
   static final int DAYS = 90;
 
   static List<CounterReading> inOrder(List<CounterReading> counter) {
     return counter.stream()
         .sorted(
-            Comparator.comparing(CounterReading::date)
-                .thenComparingDouble(CounterReading::hours))
+            Comparator.comparing(CounterReading::date).thenComparingDouble(CounterReading::hours))
         .toList();
   }
 

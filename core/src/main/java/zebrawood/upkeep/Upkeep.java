@@ -76,8 +76,7 @@ public final class Upkeep {
             byDays(task.lastDate(), days),
             dueHours.isPresent() ? pace.when(dueHours.getAsDouble()) : Optional.empty());
     long late = date.map(d -> ChronoUnit.DAYS.between(d, r.today())).orElse(0L);
-    return new Due(
-        task.id(), days, hours, new OrNull<>(date), dueHours, (int) Math.max(0, late));
+    return new Due(task.id(), days, hours, new OrNull<>(date), dueHours, (int) Math.max(0, late));
   }
 
   private static Optional<LocalDate> byDays(LocalDate from, OptionalDouble days) {
@@ -143,7 +142,8 @@ public final class Upkeep {
     for (Due task : tasks) {
       if (task.dueDate().value().isEmpty()) {
         advice.add(
-            Advice.read("upkeep.read-counter").because("upkeep.waits", Message.verbatim(task.id())));
+            Advice.read("upkeep.read-counter")
+                .because("upkeep.waits", Message.verbatim(task.id())));
       }
     }
     if (advice.isEmpty()) {

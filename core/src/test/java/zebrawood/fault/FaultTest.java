@@ -53,7 +53,10 @@ class FaultTest {
 
   private static double chance(String cause, String test, String outcome) {
     String[] row =
-        Stream.of(TESTS.split(";")).filter(t -> t.startsWith(test + " ")).findFirst().orElseThrow()
+        Stream.of(TESTS.split(";"))
+            .filter(t -> t.startsWith(test + " "))
+            .findFirst()
+            .orElseThrow()
             .split(" ");
     List<String> outcomes = List.of(row).subList(2, row.length);
     Set<String> own = Set.of(outcomes.getFirst());
@@ -75,8 +78,8 @@ class FaultTest {
 
   private static Map<String, Double> posterior(Map<String, Double> weights, List<Answer> answers) {
     Map<String, Double> all = new TreeMap<>(weights);
-    answers.forEach(a ->
-        all.replaceAll((c, w) -> w * chance(c, spelled(a.test()), spelled(a.outcome()))));
+    answers.forEach(
+        a -> all.replaceAll((c, w) -> w * chance(c, spelled(a.test()), spelled(a.outcome()))));
     double sum = all.values().stream().mapToDouble(w -> w).sum();
     all.replaceAll((c, w) -> w / sum);
     return all;
@@ -131,8 +134,7 @@ class FaultTest {
       List<Answer> answers = new ArrayList<>();
       for (int i = 0; i < random.nextInt(6); i++) {
         CauseTest test = CauseTest.values()[random.nextInt(CauseTest.values().length)];
-        answers.add(
-            new Answer(test, test.outcomes().get(random.nextInt(test.outcomes().size()))));
+        answers.add(new Answer(test, test.outcomes().get(random.nextInt(test.outcomes().size()))));
       }
       FaultFinding found = solve(answers, Optional.of(priors), ALL);
       Map<String, Double> expected = posterior(weights, answers);
@@ -140,9 +142,9 @@ class FaultTest {
           .causes()
           .forEach(w ->
               assertThat(w.probability()).isCloseTo(expected.get(spelled(w.id())), within(1e-12)));
-      assertThat(found.causes()).isSortedAccordingTo((a, b) ->
-          Long.compare(
-              Math.round(1e12 * b.probability()), Math.round(1e12 * a.probability())));
+      assertThat(found.causes())
+          .isSortedAccordingTo((a, b) ->
+              Long.compare(Math.round(1e12 * b.probability()), Math.round(1e12 * a.probability())));
       double most = 0;
       for (CauseTest test : CauseTest.values()) {
         most = Math.max(most, bits(expected, test) / test.minutes());
@@ -207,14 +209,10 @@ class FaultTest {
   @Test
   void anOutcomeOfAnotherTestIsRefused() {
     assertThatThrownBy(() ->
-            solve(
-                List.of(new Answer(CauseTest.LOOK_AT_LENS, Outcome.WARM)),
-                Optional.empty(),
-                ALL))
+            solve(List.of(new Answer(CauseTest.LOOK_AT_LENS, Outcome.WARM)), Optional.empty(), ALL))
         .hasMessageContaining("answers[0].outcome")
         .hasMessageContaining("[clean, dirty]");
-    assertThatThrownBy(() ->
-            solve(List.of(), Optional.of(Map.of(Cause.PLAY, -1.0)), ALL))
+    assertThatThrownBy(() -> solve(List.of(), Optional.of(Map.of(Cause.PLAY, -1.0)), ALL))
         .hasMessageContaining("priors.play");
   }
 

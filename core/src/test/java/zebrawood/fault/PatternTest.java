@@ -63,10 +63,14 @@ class PatternTest {
   void theSameEverywhereIsEvenHoweverWeak() {
     Random random = new Random(2);
     int even =
-        named(Shape.EVEN, 60, Optional.of(BeamEnters.REAR_LEFT), () -> {
-          double level = 0.2 + 0.6 * random.nextDouble();
-          return (x, y) -> level;
-        });
+        named(
+            Shape.EVEN,
+            60,
+            Optional.of(BeamEnters.REAR_LEFT),
+            () -> {
+              double level = 0.2 + 0.6 * random.nextDouble();
+              return (x, y) -> level;
+            });
     assertThat(even).isGreaterThan(54);
   }
 
@@ -74,15 +78,19 @@ class PatternTest {
   void aBedThatLeansOutOfFocusFallsFromOneSide() {
     Random random = new Random(3);
     int slope =
-        named(Shape.SLOPE, 60, Optional.empty(), () -> {
-          double angle = 2 * Math.PI * random.nextDouble();
-          double cos = Math.cos(angle);
-          double sin = Math.sin(angle);
-          double far = Math.abs(WIDE * cos) + Math.abs(DEEP * sin);
-          double fall = 0.4 + 0.4 * random.nextDouble();
-          return (x, y) ->
-              0.95 - fall * (0.5 + ((x - WIDE / 2) * cos + (y - DEEP / 2) * sin) / far);
-        });
+        named(
+            Shape.SLOPE,
+            60,
+            Optional.empty(),
+            () -> {
+              double angle = 2 * Math.PI * random.nextDouble();
+              double cos = Math.cos(angle);
+              double sin = Math.sin(angle);
+              double far = Math.abs(WIDE * cos) + Math.abs(DEEP * sin);
+              double fall = 0.4 + 0.4 * random.nextDouble();
+              return (x, y) ->
+                  0.95 - fall * (0.5 + ((x - WIDE / 2) * cos + (y - DEEP / 2) * sin) / far);
+            });
     assertThat(slope).isGreaterThan(52);
   }
 
@@ -90,23 +98,31 @@ class PatternTest {
   void focusLostOnBothSidesOfALineIsABow() {
     Random random = new Random(4);
     int bow =
-        named(Shape.BOW, 60, Optional.of(BeamEnters.REAR_LEFT), () -> {
-          double angle = Math.PI * random.nextDouble();
-          double ridge = 60 * (random.nextDouble() - 0.5);
-          double depth = 120 + 80 * random.nextDouble();
-          return (x, y) ->
-              fluence(
-                  (x - WIDE / 2) * Math.cos(angle) + (y - DEEP / 2) * Math.sin(angle) - ridge,
-                  depth);
-        });
+        named(
+            Shape.BOW,
+            60,
+            Optional.of(BeamEnters.REAR_LEFT),
+            () -> {
+              double angle = Math.PI * random.nextDouble();
+              double ridge = 60 * (random.nextDouble() - 0.5);
+              double depth = 120 + 80 * random.nextDouble();
+              return (x, y) ->
+                  fluence(
+                      (x - WIDE / 2) * Math.cos(angle) + (y - DEEP / 2) * Math.sin(angle) - ridge,
+                      depth);
+            });
     assertThat(bow).isGreaterThan(50);
   }
 
   @Test
   void aDomeIsABow() {
     int bow =
-        named(Shape.BOW, 60, Optional.empty(), () ->
-            (x, y) -> 1 - 0.6 * (Math.pow((x - 350) / 350, 2) + Math.pow((y - 250) / 250, 2)));
+        named(
+            Shape.BOW,
+            60,
+            Optional.empty(),
+            () ->
+                (x, y) -> 1 - 0.6 * (Math.pow((x - 350) / 350, 2) + Math.pow((y - 250) / 250, 2)));
     assertThat(bow).isGreaterThan(50);
   }
 
@@ -127,18 +143,25 @@ class PatternTest {
   void fallenOffWhereTheBeamEntersIsNoPath() {
     Random random = new Random(6);
     assertThat(
-            named(Shape.PATH, 100, Optional.of(BeamEnters.FRONT_RIGHT), () -> {
-              double fall = 0.5 + 0.3 * random.nextDouble();
-              return (x, y) -> 0.95 - fall * (x + DEEP - y) / (WIDE + DEEP);
-            }))
+            named(
+                Shape.PATH,
+                100,
+                Optional.of(BeamEnters.FRONT_RIGHT),
+                () -> {
+                  double fall = 0.5 + 0.3 * random.nextDouble();
+                  return (x, y) -> 0.95 - fall * (x + DEEP - y) / (WIDE + DEEP);
+                }))
         .isZero();
   }
 
   @Test
   void spotsHereAndThereAreMixed() {
     int mixed =
-        named(Shape.MIXED, 100, Optional.of(BeamEnters.REAR_LEFT), () ->
-            (x, y) -> 0.6 + 0.4 * Math.sin(x / 90) * Math.cos(y / 70));
+        named(
+            Shape.MIXED,
+            100,
+            Optional.of(BeamEnters.REAR_LEFT),
+            () -> (x, y) -> 0.6 + 0.4 * Math.sin(x / 90) * Math.cos(y / 70));
     assertThat(mixed).isGreaterThan(80);
   }
 

@@ -84,7 +84,8 @@ class UpkeepTest {
   @Test
   void thePaceIsTheMedianOfAllPairsOfTheLastNinetyDays() {
     List<CounterReading> counter =
-        List.of(counted(91, 0), counted(90, 500), counted(60, 560), counted(30, 680), counted(0, 710));
+        List.of(
+            counted(91, 0), counted(90, 500), counted(60, 560), counted(30, 680), counted(0, 710));
     // 2, 4, 1, 3, 2.5, 70/30 (of 90 to 0: 210/90).
     assertThat(solve(counter, task("a", 9, 0, 0, -1)).hoursPerDay().getAsDouble())
         .isEqualTo((210.0 / 90 + 2.5) / 2, within(1e-12));
@@ -119,8 +120,8 @@ class UpkeepTest {
 
   @Test
   void aCounterThatRunsBackwardsIsRefused() {
-    assertThatThrownBy(() ->
-            solve(List.of(counted(0, 90), counted(3, 100)), task("a", 9, 0, 0, -1)))
+    assertThatThrownBy(
+            () -> solve(List.of(counted(0, 90), counted(3, 100)), task("a", 9, 0, 0, -1)))
         .isInstanceOf(UnusableReading.class)
         .hasMessageContaining("counter[0].hours")
         .hasMessageContaining("100");
@@ -255,7 +256,8 @@ class UpkeepTest {
       for (int k = 0; k < found.length; k++) {
         found[k] = Found.values()[random.nextInt(3)];
       }
-      tasks.add(task("t" + i, days, hours, random.nextInt(0, 150), 780 + random.nextInt(20), found));
+      tasks.add(
+          task("t" + i, days, hours, random.nextInt(0, 150), 780 + random.nextInt(20), found));
     }
     UpkeepReadings readings1 = new UpkeepReadings(TODAY, counter, tasks);
     Map<LocalDate, List<String>> planned = new LinkedHashMap<>();

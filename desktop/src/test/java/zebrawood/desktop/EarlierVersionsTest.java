@@ -108,7 +108,10 @@ class EarlierVersionsTest {
           for (Entry entry : ledger.entriesAt(definition.station())) {
             assertThat(Phrasebook.ENGLISH.sayKept(entry.because())).isNotBlank();
             assertThat(workshop.paperOf(entry.id())).as("kept since the third").isEmpty();
-            assertThat(Replay.paperOf(entry, definition, ledger, DisplayUnits.METRIC)).isPresent();
+            assertThat(
+                    Replay.paperOf(
+                        entry, definition, ledger, DisplayUnits.METRIC, StationList.stations()))
+                .isPresent();
             Map<String, String> typed = KeptReadings.typed(entry).orElseThrow();
             StationModel<?, ?> work = Models.open(definition, new Ledger(machine, List.of()));
             work.form().type(typed);

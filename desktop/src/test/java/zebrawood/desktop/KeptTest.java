@@ -154,7 +154,12 @@ class KeptTest {
         StationPaper kept = workshop.paperOf(of.entry().id()).orElseThrow();
         // The station as it is today, on the record of that day, has nothing to add.
         assertThat(
-                Replay.paperOf(of.entry(), definition(station), of.ledger(), DisplayUnits.METRIC))
+                Replay.paperOf(
+                    of.entry(),
+                    definition(station),
+                    of.ledger(),
+                    DisplayUnits.METRIC,
+                    StationList.stations()))
             .as("%s %s", of.ledger().machine().name(), of.entry().time())
             .contains(kept);
         assertThat(kept.drawing()).doesNotContain("NaN");

@@ -80,13 +80,6 @@ final class Shots {
     show("bed");
     press("#reading-1-1");
     take("bed");
-    onInterface(() -> assembly.model().darkProperty().set(true));
-    onInterface(() -> assembly.shell().show(Shell.TODAY));
-    take("today-dark");
-    onInterface(() -> assembly.model().darkProperty().set(false));
-    key(KeyCode.N);
-    take("new-machine");
-    escape();
     key(KeyCode.P);
     onInterface(() -> type("#handover-folder", "hand-over/alder"));
     take("hand-over");
@@ -203,6 +196,7 @@ final class Shots {
     });
     press("#trial-measured-y");
     take("trial-piece");
+    new KeepShots(this).take();
     choose("Madder");
     show("power");
     onInterface(() -> {
@@ -349,12 +343,12 @@ final class Shots {
     assembly.close();
   }
 
-  private void show(String stationId) throws InterruptedException {
+  void show(String stationId) throws InterruptedException {
     onInterface(() -> assembly.shell().show(stationId));
     frames(2);
   }
 
-  private void choose(String machine) throws InterruptedException {
+  void choose(String machine) throws InterruptedException {
     onInterface(() ->
         assembly.model().machinesProperty().get().stream()
             .filter(m -> m.name().equals(machine))
@@ -365,15 +359,15 @@ final class Shots {
     }
   }
 
-  private void press(String selector) throws InterruptedException {
+  void press(String selector) throws InterruptedException {
     onInterface(() -> node(selector).requestFocus());
   }
 
-  private void type(String selector, String words) {
+  void type(String selector, String words) {
     ((javafx.scene.control.TextField) node(selector)).setText(words);
   }
 
-  private Node node(String selector) {
+  Node node(String selector) {
     return assembly.scene().lookup(selector);
   }
 
@@ -392,7 +386,7 @@ final class Shots {
         new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, control, false, false));
   }
 
-  private void take(String name) throws InterruptedException {
+  void take(String name) throws InterruptedException {
     frames(4);
     WritableImage image = ask(() -> assembly.scene().snapshot(null));
     int width = (int) image.getWidth();
@@ -411,7 +405,7 @@ final class Shots {
   }
 
   /** Lets the toolkit lay out and draw so many times. */
-  private static void frames(int count) throws InterruptedException {
+  static void frames(int count) throws InterruptedException {
     CountDownLatch drawn = new CountDownLatch(count);
     AnimationTimer timer =
         new AnimationTimer() {
@@ -425,7 +419,7 @@ final class Shots {
     onInterface(timer::stop);
   }
 
-  private static void onInterface(Runnable work) throws InterruptedException {
+  static void onInterface(Runnable work) throws InterruptedException {
     ask(() -> {
       work.run();
       return null;

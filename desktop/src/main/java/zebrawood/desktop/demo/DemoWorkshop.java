@@ -200,7 +200,9 @@ public final class DemoWorkshop {
             .findFirst()
             .orElseThrow();
     Ledger before = new Ledger(machine, histories.get(read.machine()));
-    StationModel<?, ?> work = definition.open(AtMachine.on(before, DisplayUnits.METRIC, at(read)));
+    StationModel<?, ?> work =
+        definition.open(
+            AtMachine.on(before, DisplayUnits.METRIC, at(read)).among(StationList.stations()));
     work.form().type(read.typed());
     if (read.proven()) {
       work.form().allAtOnce(() -> work.form().proofs().toList().forEach(p -> p.set(Answer.YES)));

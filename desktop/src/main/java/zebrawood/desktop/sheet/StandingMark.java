@@ -43,6 +43,7 @@ public final class StandingMark extends Pane {
           case Standing.Stale s -> AuditRow.Mark.CHANGED;
           case Standing.Out o -> AuditRow.Mark.WRONG;
           case Standing.Open o -> AuditRow.Mark.NOT_KNOWN;
+          case Standing.Idle i -> AuditRow.Mark.NOT_KNOWN;
         });
   }
 

@@ -94,7 +94,7 @@ final class BeamRail extends Region {
               () -> open.accept(line.station)));
       all.add(buttons.getLast());
     }
-    holding = (int) lines.stream().takeWhile(line -> line.standing.holds()).count();
+    holding = (int) lines.stream().takeWhile(line -> !line.standing.asks()).count();
     rows.getChildren().setAll(all);
     markOpened(opened, lines);
     if (focusedIndex >= 0) {

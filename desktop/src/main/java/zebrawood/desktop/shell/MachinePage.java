@@ -169,7 +169,7 @@ final class MachinePage extends BorderPane {
   private String summary(Opened opened) {
     List<Standing> standings = List.copyOf(opened.standings().values());
     long holding = standings.stream().filter(Standing::holds).count();
-    long others = standings.size() - holding;
+    long others = standings.stream().filter(Standing::asks).count();
     if (others == 0) {
       return Text.of("today.all-hold");
     }

@@ -55,7 +55,7 @@ final class PaperDesk {
         workshop::paperOf,
         entry ->
             Optional.ofNullable(byId.get(entry.stationId()))
-                .flatMap(d -> Replay.paperOf(entry, d, ledger, units)),
+                .flatMap(d -> Replay.paperOf(entry, d, ledger, units, workshop.stations())),
         station ->
             Optional.ofNullable(byId.get(station.id()))
                 .map(d -> d.caution().apply(ledger.machine()))

@@ -19,8 +19,11 @@ final class RailRows {
 
   /** How many of them hold. */
   String holding() {
-    var standings = workshop.opened().standings();
-    long holding = standings.values().stream().filter(Standing::holds).count();
+    List<Standing> standings =
+        workshop.opened().standings().values().stream()
+            .filter(s -> !(s instanceof Standing.Idle))
+            .toList();
+    long holding = standings.stream().filter(Standing::holds).count();
     return Text.of(
         workshop.opened().machine().simulated() ? "rail.all.simulated" : "rail.all",
         holding,

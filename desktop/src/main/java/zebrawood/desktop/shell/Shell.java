@@ -299,11 +299,7 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
                   .filter(m -> m.station().id().equals(id))
                   .findFirst()
                   .orElseThrow(() -> new IllegalArgumentException("no station " + id));
-          Supplier<StationModel<?, ?>> anew =
-              () ->
-                  definition.open(
-                      new AtMachine(
-                          workshop.opened().ledger(), workshop.units(), workshop.clock()));
+          Supplier<StationModel<?, ?>> anew = () -> definition.open(AtMachine.now(workshop));
           return StationSheet.of(this, definition.station(), anew.get(), anew);
         });
   }

@@ -21,7 +21,7 @@ record ToProve(Station station, Standing standing) {
   /** All that do not hold, in the order of the work. */
   static List<ToProve> of(Map<Station, Standing> standings) {
     return standings.entrySet().stream()
-        .filter(e -> !e.getValue().holds())
+        .filter(e -> e.getValue().asks())
         .map(e -> new ToProve(e.getKey(), e.getValue()))
         .toList();
   }
@@ -37,6 +37,7 @@ record ToProve(Station station, Standing standing) {
   private String key() {
     return switch (standing) {
       case Standing.Holds h -> throw new IllegalArgumentException("nothing to prove");
+      case Standing.Idle i -> throw new IllegalArgumentException("nothing to prove");
       case Standing.Stale(var proof, Standing.Cause.Happened(var event, Doubt doubt))
           when doubt == Doubt.QUICK_CHECK ->
           "prove.do.check";
@@ -49,6 +50,7 @@ record ToProve(Station station, Standing standing) {
   String because() {
     return switch (standing) {
       case Standing.Holds h -> "";
+      case Standing.Idle i -> "";
       case Standing.Stale(Entry proof, Standing.Cause cause) ->
           proof
               .tellingFigure()

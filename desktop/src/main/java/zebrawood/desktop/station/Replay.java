@@ -1,8 +1,10 @@
 package zebrawood.desktop.station;
 
+import java.util.List;
 import java.util.Optional;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Ledger;
+import zebrawood.ledger.Station;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.records.kept.KeptReadings;
 import zebrawood.records.kept.StationPaper;
@@ -16,11 +18,16 @@ public final class Replay {
 
   /** Empty where what was typed cannot be read. */
   public static Optional<StationPaper> paperOf(
-      Entry entry, StationDefinition definition, Ledger ledger, DisplayUnits units) {
+      Entry entry,
+      StationDefinition definition,
+      Ledger ledger,
+      DisplayUnits units,
+      List<Station> stations) {
     return KeptReadings.typed(entry)
         .map(typed -> {
           StationModel<?, ?> model =
-              definition.open(AtMachine.on(ledger.before(entry), units, entry.time()));
+              definition.open(
+                  AtMachine.on(ledger.before(entry), units, entry.time()).among(stations));
           model.form().type(typed);
           return PaperMaker.of(model);
         });

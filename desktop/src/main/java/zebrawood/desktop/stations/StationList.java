@@ -6,6 +6,7 @@ import zebrawood.desktop.camera.CameraModel;
 import zebrawood.desktop.cards.CardsModel;
 import zebrawood.desktop.controller.ControllerModel;
 import zebrawood.desktop.cooling.CoolingModel;
+import zebrawood.desktop.fault.FaultModel;
 import zebrawood.desktop.field.FieldModel;
 import zebrawood.desktop.focus.FocusModel;
 import zebrawood.desktop.lens.LensModel;
@@ -16,6 +17,7 @@ import zebrawood.desktop.start.StartModel;
 import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.trial.TrialModel;
+import zebrawood.desktop.upkeep.UpkeepModel;
 import zebrawood.ledger.Station;
 
 /** The stations that are built, in the order of the work. */
@@ -36,7 +38,9 @@ public final class StationList {
           PowerModel.DEFINITION,
           CameraModel.DEFINITION,
           CardsModel.DEFINITION,
-          TrialModel.DEFINITION);
+          TrialModel.DEFINITION,
+          UpkeepModel.DEFINITION,
+          FaultModel.DEFINITION);
 
   public static List<Station> stations() {
     return ALL.stream().map(StationDefinition::station).toList();

@@ -19,6 +19,7 @@ public final class StateWords {
           Text.of("state.waits", waitsFor.get().title());
       case Standing.Open(var check, var waitsFor) ->
           Text.of(check.isPresent() ? "state.checked" : "state.open");
+      case Standing.Idle i -> Text.of("state.idle");
     };
   }
 
@@ -28,6 +29,7 @@ public final class StateWords {
       case Standing.Stale s -> "state-stale";
       case Standing.Out o -> "state-out";
       case Standing.Open o -> "state-open";
+      case Standing.Idle i -> "state-open";
     };
   }
 }

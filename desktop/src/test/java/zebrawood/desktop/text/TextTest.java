@@ -33,7 +33,8 @@ class TextTest {
 
   /** Ends of keys that are put behind another key. */
   private static final Pattern BEHIND =
-      Pattern.compile("\\.(?:why|hint|costs|short|brief|title|question|legend|prompt|other)$");
+      Pattern.compile(
+          "\\.(?:why|hint|costs|short|brief|title|question|legend|prompt|other|how|cure|do|bring)$");
 
   /** Keys that are made of a station's or a form's names. */
   private static final Pattern MADE =

@@ -27,11 +27,11 @@ import zebrawood.words.Phrasebook;
 
 /**
  * Reads and writes records of doubles, ints, booleans, texts, instants, days, enums, messages,
- * lists, maps by text or constant, optionals and further records, generic ones and those that a sealed
- * interface permits too. An optional component may be absent or null; any other must be there.
- * Written, an empty optional is left out, and an optional number that is empty is null: it was
- * asked for and cannot be answered. An {@link zebrawood.measure.Estimate} is two numbers: {@code
- * gapMm} and {@code gapMmUncertainty}.
+ * lists, maps by text or constant, optionals and further records, generic ones and those that a
+ * sealed interface permits too. An optional component may be absent or null; any other must be
+ * there. Written, an empty optional is left out, and an optional number that is empty is null: it
+ * was asked for and cannot be answered. An {@link zebrawood.measure.Estimate} is two numbers:
+ * {@code gapMm} and {@code gapMmUncertainty}.
  */
 public final class RecordJson {
   /** Of names, values and brackets in a document; a tree of more takes the machine's memory. */

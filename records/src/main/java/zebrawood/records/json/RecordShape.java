@@ -22,6 +22,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import zebrawood.measure.Estimate;
 import zebrawood.power.CurvePoint;
 
@@ -147,7 +148,31 @@ final class RecordShape {
       int index = List.of(raw(of).getTypeParameters()).indexOf(variable);
       return p.getActualTypeArguments()[index];
     }
+    if (type instanceof ParameterizedType inner && of instanceof ParameterizedType) {
+      Type[] arguments = inner.getActualTypeArguments();
+      Type[] known = Stream.of(arguments).map(a -> resolved(a, of)).toArray(Type[]::new);
+      return Arrays.equals(arguments, known) ? type : new Resolved(inner, List.of(known));
+    }
     return type;
+  }
+
+  /** A generic type whose variables stand for these. */
+  private record Resolved(ParameterizedType generic, List<Type> arguments)
+      implements ParameterizedType {
+    @Override
+    public Type[] getActualTypeArguments() {
+      return arguments.toArray(Type[]::new);
+    }
+
+    @Override
+    public Type getRawType() {
+      return generic.getRawType();
+    }
+
+    @Override
+    public Type getOwnerType() {
+      return generic.getOwnerType();
+    }
   }
 
   List<Part> parts() {

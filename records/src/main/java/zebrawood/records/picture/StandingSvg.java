@@ -27,6 +27,7 @@ public final class StandingSvg {
       case Standing.Out o ->
           svg.element("polygon", "points", "6,0 12,6 6,12 0,6", "fill", RED).svg();
       case Standing.Open o -> ring(svg, SOFT).svg();
+      case Standing.Idle i -> ring(svg, SOFT).svg();
     };
   }
 

@@ -67,7 +67,7 @@ public record GoCardPage(
         words.say(machine.standingCaution()),
         parts,
         standings.entrySet().stream()
-            .filter(e -> !e.getValue().holds())
+            .filter(e -> e.getValue().asks())
             .map(e ->
                 new NotProven(
                     StandingSvg.of(e.getValue()),

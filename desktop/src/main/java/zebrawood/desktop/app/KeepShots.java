@@ -1,0 +1,49 @@
+package zebrawood.desktop.app;
+
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+
+/** Pictures of what keeps a machine as it was left: upkeep, and a case. */
+final class KeepShots {
+  private final Shots shots;
+
+  KeepShots(Shots shots) {
+    this.shots = shots;
+  }
+
+  void take() throws InterruptedException {
+    shots.choose("Alder");
+    upkeep();
+    fault();
+  }
+
+  private void choose(String selector, int which) {
+    ((ComboBox<?>) shots.node(selector)).getSelectionModel().select(which);
+  }
+
+  private void upkeep() throws InterruptedException {
+    shots.show("upkeep");
+    Shots.onInterface(() -> shots.type("#upkeep-counter", "1214"));
+    shots.press("#upkeep-counter");
+    shots.take("upkeep");
+  }
+
+  private void fault() throws InterruptedException {
+    shots.show("fault");
+    Shots.onInterface(() -> {
+      choose("#fault-seen", 1);
+      shots.type("#fault-note", "labels");
+    });
+    Shots.frames(2);
+    Shots.onInterface(() -> {
+      String[] scores = {"9", "9", "10", "7", "8", "8", "5", "6", "7"};
+      for (int i = 0; i < scores.length; i++) {
+        shots.type("#fault-score-" + (i + 1), scores[i]);
+      }
+    });
+    Shots.frames(2);
+    Shots.onInterface(() -> ((Button) shots.node("#proof-stock_on_straight_edge")).fire());
+    Shots.frames(2);
+    shots.take("find-a-fault");
+  }
+}
