@@ -232,7 +232,7 @@ class UpkeepTest {
   @Test
   void noDueTaskIsMissed() {
     Random random = new Random(7);
-    for (int trial = 0; trial < 2000; trial++) {
+    for (int trial = 0; trial < Integer.getInteger("upkeep.sets", 2000); trial++) {
       agreesWithThePlainScheduler(random);
     }
   }

@@ -7,9 +7,9 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
-import javafx.beans.binding.Bindings;
-import javafx.beans.binding.BooleanBinding;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.ProofField;
@@ -20,6 +20,7 @@ import zebrawood.desktop.station.AtMachine;
 import zebrawood.desktop.station.FigureTile;
 import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Part;
+import zebrawood.desktop.station.Practice;
 import zebrawood.desktop.station.Section;
 import zebrawood.desktop.station.SheetContext;
 import zebrawood.desktop.station.Solver;
@@ -27,6 +28,7 @@ import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.station.Step;
 import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.fault.BeamEnters;
 import zebrawood.fault.Cause;
 import zebrawood.fault.CauseTest;
 import zebrawood.fault.DeadCheck;
@@ -36,6 +38,7 @@ import zebrawood.fault.FaultFinding.NextTest;
 import zebrawood.fault.FaultFinding.Weighed;
 import zebrawood.fault.FaultReadings;
 import zebrawood.fault.FaultReadings.Answer;
+import zebrawood.fault.FaultReadings.Scored;
 import zebrawood.fault.FaultStation;
 import zebrawood.fault.FaultVisit;
 import zebrawood.fault.FaultVisitFinding;
@@ -71,7 +74,11 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
   private final WordsField mended = form().words("reading.mended", FaultModel::cause);
   private final Proofs<BurntAgain> again = form().proofs(List.of(BurntAgain.values()));
   private final Proofs<DeadCheck> dead;
+  private final BooleanProperty alive = new SimpleBooleanProperty(true);
+  private final BooleanProperty uneven = new SimpleBooleanProperty(false);
+  private final BooleanProperty nothingHappens = new SimpleBooleanProperty(false);
   private boolean skippedNow;
+  private final CasePractice practice = new CasePractice(this);
 
   /** What stands on the sheet: it is laid out anew only where that is another thing. */
   private record Layout(
@@ -97,6 +104,12 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
       tests.put(test, TestProof.make(form(), test));
     }
     dead = form().proofs(DeadCheck.of(machine));
+    seen.valueProperty()
+        .subscribe(now -> {
+          alive.set(now != Seen.DEAD);
+          nothingHappens.set(now == Seen.DEAD);
+          uneven.set(now == Seen.UNEVEN);
+        });
     startSolving();
     outcomeProperty().subscribe(now -> lay());
   }
@@ -109,11 +122,11 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
     return cause.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
-  private Optional<Cause> mended() {
+  Optional<Cause> mended() {
     return mended.isEmpty() ? Optional.empty() : Optional.of(cause(mended.text()));
   }
 
-  private List<Fitted> fitted() {
+  List<Fitted> fitted() {
     List<Fitted> fitted = new ArrayList<>();
     if (machine.build() == Build.GANTRY_WITH_MIRRORS) {
       fitted.add(Fitted.MIRRORS);
@@ -129,6 +142,46 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
       fitted.add(Fitted.GANTRY);
     }
     return fitted;
+  }
+
+  double wideMm() {
+    return machine.areaXMm();
+  }
+
+  double deepMm() {
+    return machine.areaYMm();
+  }
+
+  Optional<BeamEnters> beamEnters() {
+    return enters.get().corner();
+  }
+
+  Seen seen() {
+    return seen.get();
+  }
+
+  /** Types what is seen, and how squares came out. */
+  void see(Seen what, List<Scored> graded) {
+    seen.set(what);
+    squares.type(graded);
+  }
+
+  /** Types what a test showed. */
+  void answer(CauseTest test, zebrawood.fault.Outcome outcome) {
+    tests.get(test).answer(outcome);
+  }
+
+  void mend(Cause cause) {
+    mended.set(spelled(cause));
+  }
+
+  void burnAgain(boolean good) {
+    again.of(BurntAgain.SAME_PIECE_GOOD).set(good);
+  }
+
+  @Override
+  public Optional<Practice<?, ?, FaultVisitReadings, FaultVisitFinding>> practice() {
+    return Optional.of(practice);
   }
 
   private boolean offered(CauseTest test) {
@@ -217,23 +270,20 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
         Part.rows(seen),
         Part.rows(note),
         new Part.ShownWhile(
-            isSeen(Seen.DEAD).not(),
-            List.of(new Part.OpenWhile(isSeen(Seen.UNEVEN), squares.fold()))),
+            alive,
+            List.of(new Part.OpenWhile(uneven, squares.fold()))),
         new Part.ShownWhile(
-            isSeen(Seen.DEAD),
+            nothingHappens,
             List.of(Part.heading("fault.dead", "fault.dead.order"), Part.rows(dead.fields()))),
         new Part.Redrawn(layout, () -> laid(layout.get())),
         new Part.ReadingStatus(),
         new Part.ShownWhile(
-            isSeen(Seen.DEAD).not(),
+            alive,
             List.of(
                 Part.fold("fault.machine", new Part.LabelledChoices(List.of(enters, meter))),
                 Part.fold("fault.record", new Part.LiveText(recordWords)))),
-        Part.rows(again.fields()));
-  }
-
-  private BooleanBinding isSeen(Seen what) {
-    return Bindings.createBooleanBinding(() -> seen.get() == what, seen.valueProperty());
+        Part.rows(again.fields()),
+        new Part.PracticeEntry());
   }
 
   private void lay() {
@@ -265,7 +315,11 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
       layout.set(now);
       if (moved) {
         // What was answered stands elsewhere now: the next test comes under the hand.
-        next.ifPresent(test -> context().ifPresent(c -> c.focus(tests.get(test).first())));
+        next.ifPresent(test ->
+            context()
+                .ifPresent(c ->
+                    // Behind the key that answered, which goes on from where it was.
+                    c.workshop().ui().execute(() -> c.focus(tests.get(test).first()))));
       }
     }
     skippedNow = false;
@@ -311,7 +365,7 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
           new Part.Press(
               "fault-mended-" + spelled(cause),
               Message.of("fault.was-mended", cause),
-              () -> mended.set(spelled(cause))));
+              () -> mend(cause)));
     }
     now.likeliest().stream()
         .findFirst()

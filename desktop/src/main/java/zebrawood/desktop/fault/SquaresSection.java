@@ -95,6 +95,13 @@ final class SquaresSection extends Section<SquaresSection.Grades, Void> {
     fields.get(square).set(next < 0 ? BEST : next);
   }
 
+  /** Types these grades, from the front left row by row. */
+  void type(List<Scored> graded) {
+    for (int i = 0; i < fields.size(); i++) {
+      fields.get(i).set(Math.round(BEST * graded.get(i).score()));
+    }
+  }
+
   @Override
   protected Optional<Grades> understood() {
     List<OptionalDouble> all = scores();

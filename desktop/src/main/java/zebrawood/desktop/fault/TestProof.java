@@ -44,6 +44,13 @@ record TestProof(CauseTest test, ProofField first, Optional<ProofField> second) 
         .orElseGet(() -> Optional.of(new Answer(test, test.outcomes().getLast())));
   }
 
+  /** Answers it. */
+  void answer(Outcome outcome) {
+    boolean good = outcome == test.outcomes().getFirst();
+    first.set(good);
+    second.filter(s -> !good).ifPresent(s -> s.set(outcome == test.outcomes().get(1)));
+  }
+
   /** Whether it is half answered. */
   boolean asksMore() {
     return second.isPresent() && first.so().isPresent() && !first.so().get();

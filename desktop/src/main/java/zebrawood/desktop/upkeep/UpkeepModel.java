@@ -120,6 +120,7 @@ public final class UpkeepModel extends StationModel<UpkeepVisitReadings, UpkeepV
         .findFirst()
         .flatMap(e ->
             e.tellingFigure()
+                .filter(f -> !f.quantity().equals(Optional.of(Quantity.LINES)))
                 .map(f ->
                     Message.of(
                         "upkeep.left-figure",

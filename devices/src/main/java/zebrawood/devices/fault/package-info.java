@@ -1,0 +1,2 @@
+/** A machine with hidden faults, to find and to mend. */
+package zebrawood.devices.fault;
