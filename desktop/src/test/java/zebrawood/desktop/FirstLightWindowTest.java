@@ -308,8 +308,6 @@ class FirstLightWindowTest extends WindowTest {
     addMachine("Alder");
     openBed();
     read("6.0", "6.1");
-    // Another bed than the one whose twist only a trial turn tells.
-    clock.advance(Duration.ofSeconds(7));
     onInterface(() -> {
       ((javafx.scene.control.Button) node("#practise")).fire();
       return null;

@@ -213,6 +213,10 @@ public final class BedModel extends StationModel<BedTask, BedVisitFinding> {
     return supports.rows.rows();
   }
 
+  Supports frame() {
+    return supports;
+  }
+
   /** The place whose reading has the focus. */
   Optional<BedPlace> current() {
     return current.flatMap(

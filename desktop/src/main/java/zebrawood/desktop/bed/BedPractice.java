@@ -14,6 +14,7 @@ import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Practice;
 import zebrawood.desktop.station.Practice.Deed;
 import zebrawood.devices.bed.StandInBed;
+import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
@@ -103,6 +104,10 @@ final class BedPractice extends Practice<BedModel, StandInBed, BedTask, BedVisit
   @Override
   protected void obey(StandInBed bed, Outcome.Solved<BedTask, BedVisitFinding> solved) {
     switch (solved.finding()) {
+      // A trial turn moves the whole plate.
+      case BedFinding f
+          when f.verdict() == Verdict.MEASURE_AGAIN && !model.frame().frameIsKnown() ->
+          model.frame().foundStiff();
       case BedFinding f -> {
         for (ScrewTurn turn : f.screws()) {
           bed.turn(turn.id(), turn.eighths() / 8.0);

@@ -49,6 +49,15 @@ final class Supports {
     atHand.set(USUAL_SHIMS);
   }
 
+  /** What a trial turn told, where nobody knew: all corners moved. */
+  void foundStiff() {
+    frame.set(Frame.STIFF);
+  }
+
+  boolean frameIsKnown() {
+    return frame.get() != Frame.NOT_KNOWN;
+  }
+
   private static List<Double> thicknesses(String words) {
     return Thicknesses.read("bed.field.at-hand", words);
   }
