@@ -52,7 +52,7 @@ public final class FaultTrials {
 
   /** Runs the trials. */
   public static void main(String[] args) {
-    new FaultTrials().run(args.length > 0 ? Integer.parseInt(args[0]) : 2000);
+    new FaultTrials().run(args.length > 0 ? Integer.parseInt(args[0]) : 300);
   }
 
   private static FaultFinding found(List<Scored> squares, List<Answer> answers) {

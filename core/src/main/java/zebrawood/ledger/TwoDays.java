@@ -110,6 +110,8 @@ public record TwoDays(
     List<Line> differs = new ArrayList<>();
     List<Line> same = new ArrayList<>();
     List<Station> never = new ArrayList<>();
+    // A case is about what differs, not one of the things that do.
+    standings.keySet().removeIf(s -> s.turn() == Station.Turn.ON_CALL);
     standings.forEach((station, standing) -> {
       if (now.entriesAt(station).isEmpty() && then.entriesAt(station).isEmpty()) {
         never.add(station);
@@ -155,7 +157,8 @@ public record TwoDays(
                 subjects,
                 Optional.empty(),
                 why)));
-    if (otherSubject) {
+    // How many days are left says nothing of what differs.
+    if (otherSubject || station.turn() == Station.Turn.AS_READ) {
       return lines;
     }
     is.ifPresent(entry -> {

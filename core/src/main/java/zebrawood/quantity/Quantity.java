@@ -177,7 +177,7 @@ public enum Quantity {
   public int usualDecimals() {
     return switch (this) {
       case TEMPERATURE, TEMPERATURE_DIFFERENCE, OPTICAL_DENSITY, SMALL_CURRENT -> 1;
-      case CONDUCTIVITY, PERCENT, FLOW, LINES, DISTANCE, DAYS -> 0;
+      case CONDUCTIVITY, PERCENT, FLOW, LINES, DISTANCE, DAYS, MINUTES -> 0;
       default -> 2;
     };
   }

@@ -24,6 +24,7 @@ final class CausesPicture {
   private static final double EDGE = 18;
   private static final double NAMES = 190;
   private static final double BAR = 14;
+  private static final String NOT_GRADED = "·";
 
   /** A name in two lines. */
   private static final double LEAST_ROW = 30;
@@ -76,12 +77,12 @@ final class CausesPicture {
       int square = i;
       on.button(
           "fault-square-" + (i + 1),
-          score.isPresent() ? String.valueOf(Math.round(score.getAsDouble())) : "·",
+          score.isPresent() ? String.valueOf(Math.round(score.getAsDouble())) : NOT_GRADED,
           0,
           Text.of("fault.field.score", i + 1),
           x + step / 2,
           y + step / 2,
-          "card-answer",
+          "square-button",
           () -> press.accept(square));
     }
     on.words(Text.of("fault.picture.front"), EDGE + side / 2, top + side + 10, side, "plan-side");

@@ -242,6 +242,8 @@ final class MachinePage extends BorderPane {
     opened
         .standings()
         .keySet()
+        .stream()
+        .filter(s -> s.turn() == Station.Turn.BY_AGE)
         .forEach(station ->
             heldRow(station, opened.ledger().entriesOfFitted(station))
                 .ifPresent(box.getChildren()::add));

@@ -41,6 +41,7 @@ record ToProve(Station station, Standing standing) {
       case Standing.Stale(var proof, Standing.Cause.Happened(var event, Doubt doubt))
           when doubt == Doubt.QUICK_CHECK ->
           "prove.do.check";
+      case Standing.Stale(var proof, Standing.Cause.CameDue d) -> "prove.do.due";
       case Standing.Stale s -> "prove.do.stale";
       case Standing.Out o -> "prove.do.out";
       case Standing.Open o -> "prove.do.open";
@@ -51,6 +52,8 @@ record ToProve(Station station, Standing standing) {
     return switch (standing) {
       case Standing.Holds h -> "";
       case Standing.Idle i -> "";
+      case Standing.Stale(Entry proof, Standing.Cause.CameDue d) ->
+          Text.of(StandingWords.because(d));
       case Standing.Stale(Entry proof, Standing.Cause cause) ->
           proof
               .tellingFigure()

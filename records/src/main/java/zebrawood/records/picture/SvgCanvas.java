@@ -82,6 +82,7 @@ public final class SvgCanvas implements Canvas {
           Map.entry("card-tone-8", attributes("fill", "#4F4741", "stroke", LINE)),
           Map.entry("card-tone-9", attributes("fill", "#393029", "stroke", LINE)),
           Map.entry("card-tone-10", attributes("fill", "#241A12", "stroke", LINE)),
+          Map.entry("square-button", attributes("fill", INK)),
           Map.entry("weeks-band", attributes("fill", "#F6E1D8")),
           Map.entry("cause-likeliest", attributes("fill", RED)),
           Map.entry("cause-other", attributes("fill", LINE)),
