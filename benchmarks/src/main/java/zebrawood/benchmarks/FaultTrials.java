@@ -154,7 +154,9 @@ public final class FaultTrials {
 
   private void print(int cases) {
     System.out.printf(
-        Locale.ROOT, "right cause first, by squares and commonness alone: %.3f%n", part(rightAtOnce, cases));
+        Locale.ROOT,
+        "right cause first, by squares and commonness alone: %.3f%n",
+        part(rightAtOnce, cases));
     System.out.printf(
         Locale.ROOT,
         "right cause named at last: %.3f; good again after mending it alone: %.3f (one fault in %.3f)%n",
@@ -169,7 +171,11 @@ public final class FaultTrials {
     for (int i = 0; i < said.length; i++) {
       if (said[i] > 0) {
         System.out.printf(
-            Locale.ROOT, "  %.1f to %.1f: %d said, %.3f were%n", i / 10.0, (i + 1) / 10.0, said[i],
+            Locale.ROOT,
+            "  %.1f to %.1f: %d said, %.3f were%n",
+            i / 10.0,
+            (i + 1) / 10.0,
+            said[i],
             part(was[i], said[i]));
       }
     }

@@ -126,8 +126,7 @@ class FaultWindowTest extends WindowTest {
     says("Tried so far");
     assertThat(words("#fault-note")).isEqualTo("tags");
     Entry open =
-        onInterface(() ->
-            app.model().opened().ledger().entriesAt(FaultStation.STATION).getLast());
+        onInterface(() -> app.model().opened().ledger().entriesAt(FaultStation.STATION).getLast());
     assertThat(open.figure("spent").orElseThrow().value()).isEqualTo(2);
   }
 

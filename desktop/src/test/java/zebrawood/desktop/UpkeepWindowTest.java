@@ -42,8 +42,8 @@ class UpkeepWindowTest extends WindowTest {
   }
 
   private Entry last() {
-    return onInterface(() ->
-        app.model().opened().ledger().entriesAt(UpkeepStation.STATION).getLast());
+    return onInterface(
+        () -> app.model().opened().ledger().entriesAt(UpkeepStation.STATION).getLast());
   }
 
   @Test
@@ -75,7 +75,9 @@ class UpkeepWindowTest extends WindowTest {
 
     press("#primary");
     signIfAsked();
-    until("it is kept", () -> app.model().opened().ledger().entriesAt(UpkeepStation.STATION).size() == 4);
+    until(
+        "it is kept",
+        () -> app.model().opened().ledger().entriesAt(UpkeepStation.STATION).size() == 4);
     assertThat(last().verdict()).as(last().finding()).isEqualTo(zebrawood.measure.Verdict.WITHIN);
     until("it holds", () -> app.model().opened().standing(UpkeepStation.STATION).holds());
     assertThat(last().figure("gain").orElseThrow().value()).isBetween(15.0, 20.0);

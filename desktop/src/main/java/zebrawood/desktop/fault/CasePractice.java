@@ -17,7 +17,9 @@ import zebrawood.fault.Fitted;
 import zebrawood.fault.Seen;
 import zebrawood.words.Message;
 
-/** A machine with hidden faults: squares are burnt, tests made, something is mended, burnt again. */
+/**
+ * A machine with hidden faults: squares are burnt, tests made, something is mended, burnt again.
+ */
 final class CasePractice
     extends Practice<FaultModel, StandInCase, FaultVisitReadings, FaultVisitFinding> {
   CasePractice(FaultModel model) {

@@ -269,9 +269,7 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
         Part.heading("fault.known", "fault.keys"),
         Part.rows(seen),
         Part.rows(note),
-        new Part.ShownWhile(
-            alive,
-            List.of(new Part.OpenWhile(uneven, squares.fold()))),
+        new Part.ShownWhile(alive, List.of(new Part.OpenWhile(uneven, squares.fold()))),
         new Part.ShownWhile(
             nothingHappens,
             List.of(Part.heading("fault.dead", "fault.dead.order"), Part.rows(dead.fields()))),

@@ -239,10 +239,7 @@ final class MachinePage extends BorderPane {
   private Node held(Opened opened) {
     VBox box =
         new VBox(SheetFrame.columnTitle(Text.of("today.held"), soft(Text.of("today.held.limit"))));
-    opened
-        .standings()
-        .keySet()
-        .stream()
+    opened.standings().keySet().stream()
         .filter(s -> s.turn() == Station.Turn.BY_AGE)
         .forEach(station ->
             heldRow(station, opened.ledger().entriesOfFitted(station))

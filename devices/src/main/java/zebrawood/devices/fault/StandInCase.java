@@ -146,8 +146,8 @@ public final class StandInCase {
   /** Whether the same piece is good again. */
   public boolean good() {
     return Stream.of(0.1, 0.5, 0.9)
-        .allMatch(y ->
-            Stream.of(0.1, 0.5, 0.9).allMatch(x -> score(x * wideMm, y * deepMm) > GOOD));
+        .allMatch(
+            y -> Stream.of(0.1, 0.5, 0.9).allMatch(x -> score(x * wideMm, y * deepMm) > GOOD));
   }
 
   private double score(double xMm, double yMm) {
@@ -161,12 +161,12 @@ public final class StandInCase {
     power *= 1 - 0.3 * much(Cause.WARM_COOLANT);
     power *= 1 - 0.3 * much(Cause.SOURCE_COLD);
     double way = along(xMm, yMm) / (wideMm + deepMm);
-    double walkedMm =
-        9 * much(Cause.MIRROR_OUT) * way + 8.5 * much(Cause.OFF_CENTRE_AT_NOZZLE);
+    double walkedMm = 9 * much(Cause.MIRROR_OUT) * way + 8.5 * much(Cause.OFF_CENTRE_AT_NOZZLE);
     power *= through(walkedMm);
     double lean =
         ((xMm - wideMm / 2) * Math.cos(leansTowards) + (yMm - deepMm / 2) * Math.sin(leansTowards))
-            / (Math.abs(wideMm * Math.cos(leansTowards)) + Math.abs(deepMm * Math.sin(leansTowards)));
+            / (Math.abs(wideMm * Math.cos(leansTowards))
+                + Math.abs(deepMm * Math.sin(leansTowards)));
     double bow = 2 * (xMm / wideMm - 0.5);
     double offMm =
         2.2 * much(Cause.FOCUS_OFF)
