@@ -73,6 +73,7 @@ class UpkeepWindowTest extends WindowTest {
     press("#upkeep-write-calendar");
     says("alder.ics");
 
+    until("it can be recorded", () -> !node("#primary").isDisabled());
     press("#primary");
     signIfAsked();
     until(

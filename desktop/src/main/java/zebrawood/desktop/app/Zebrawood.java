@@ -26,7 +26,13 @@ import zebrawood.words.Message;
     mixinStandardHelpOptions = true,
     versionProvider = Zebrawood.Version.class,
     resourceBundle = "zebrawood.words.commands",
-    subcommands = {Zebrawood.Demo.class, Zebrawood.Solve.class})
+    subcommands = {
+      Zebrawood.Demo.class,
+      Zebrawood.Solve.class,
+      RecordCommands.Passport.class,
+      RecordCommands.OfWorkshop.class,
+      RecordCommands.Sheet.class
+    })
 public final class Zebrawood implements Callable<Integer> {
   static final int NOT_POSSIBLE = 2;
 
@@ -133,8 +139,14 @@ public final class Zebrawood implements Callable<Integer> {
     @Option(names = "--shots", paramLabel = "DIR")
     private Path shots;
 
+    @Option(names = "--workshop", paramLabel = "FILE")
+    private Path workshop;
+
     @Override
     public Integer call() throws IOException {
+      if (workshop != null) {
+        return RecordCommands.writeDemo(workshop);
+      }
       if (shots != null) {
         return Shots.write(shots);
       }

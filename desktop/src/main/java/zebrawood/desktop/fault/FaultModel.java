@@ -48,6 +48,7 @@ import zebrawood.fault.Seen;
 import zebrawood.ledger.Entry;
 import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
+import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
 import zebrawood.records.kept.KeptReadings;
 import zebrawood.records.picture.Canvas;
@@ -115,7 +116,12 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
   }
 
   private static Cause cause(String words) {
-    return Cause.valueOf(words.strip().toUpperCase(Locale.ROOT).replace('-', '_'));
+    return Stream.of(Cause.values())
+        .filter(c -> spelled(c).equals(words.strip()))
+        .findFirst()
+        .orElseThrow(() ->
+            UnusableReading.of(
+                "mended", Message.quoted(words.strip()), Message.of("fault.accepts.cause")));
   }
 
   private static String spelled(Cause cause) {

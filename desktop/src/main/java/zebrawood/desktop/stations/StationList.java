@@ -1,6 +1,8 @@
 package zebrawood.desktop.stations;
 
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
 import zebrawood.desktop.bed.BedModel;
 import zebrawood.desktop.camera.CameraModel;
 import zebrawood.desktop.cards.CardsModel;
@@ -18,7 +20,11 @@ import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.trial.TrialModel;
 import zebrawood.desktop.upkeep.UpkeepModel;
+import zebrawood.feed.FeedFit;
+import zebrawood.feed.FeedReadings;
 import zebrawood.ledger.Station;
+import zebrawood.rotary.Rotary;
+import zebrawood.rotary.RotaryReadings;
 
 /** The stations that are built, in the order of the work. */
 public final class StationList {
@@ -42,11 +48,19 @@ public final class StationList {
           UpkeepModel.DEFINITION,
           FaultModel.DEFINITION);
 
+  /** What is computed and has no sheet yet. */
+  private static final List<Solver> WITHOUT_SHEET =
+      List.of(
+          Solver.of("rotary", RotaryReadings.class, Rotary::solve, Set.of("setStepsPerMm")),
+          Solver.of("feed", FeedReadings.class, FeedFit::solve));
+
   public static List<Station> stations() {
     return ALL.stream().map(StationDefinition::station).toList();
   }
 
   public static List<Solver> solvers() {
-    return ALL.stream().flatMap(m -> m.solvers().stream()).toList();
+    return Stream.concat(
+            ALL.stream().flatMap(m -> m.solvers().stream()), WITHOUT_SHEET.stream())
+        .toList();
   }
 }

@@ -25,7 +25,7 @@ import zebrawood.words.Message;
 final class WeeksPicture {
   private static final int WEEKS = 6;
   private static final int DAYS = 7 * WEEKS;
-  private static final double NAMES = 132;
+  private static final double NAMES = 156;
   private static final double TOP = 40;
   private static final double FOOT = 44;
   private static final double RIGHT = 26;

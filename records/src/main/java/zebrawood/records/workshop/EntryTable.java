@@ -23,7 +23,7 @@ final class EntryTable {
   List<Written> of(String machineId) {
     return sql.list(
         "SELECT * FROM entry WHERE machine_id = ? ORDER BY ord, seq",
-        row -> new Written(row.getLong("ord"), entry(row)),
+        row -> new Written(row.getDouble("ord"), entry(row)),
         machineId);
   }
 

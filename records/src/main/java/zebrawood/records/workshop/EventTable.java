@@ -25,7 +25,7 @@ final class EventTable {
   List<Written> of(String machineId) {
     return sql.list(
         "SELECT * FROM event WHERE machine_id = ? ORDER BY ord, seq",
-        row -> new Written(row.getLong("ord"), event(row)),
+        row -> new Written(row.getDouble("ord"), event(row)),
         machineId);
   }
 

@@ -2,6 +2,7 @@ package zebrawood.records.workshop;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,22 +19,29 @@ final class MachineTable {
     this.sql = sql;
   }
 
-  private record Row(String id, String body) {}
+  private record Row(String id, String recordedAt, String body) {
+    Instant time() {
+      return Written.instantOr(recordedAt, recordedAt);
+    }
+  }
 
   /** In the order they were first entered; without those that were removed. */
   Machines all() {
-    Map<String, List<String>> bodies = new LinkedHashMap<>();
+    Map<String, List<Row>> bodies = new LinkedHashMap<>();
     sql.list(
-            "SELECT id, body FROM machine ORDER BY seq",
-            row -> new Row(row.getString("id"), row.getString("body")))
-        .forEach(row -> bodies.computeIfAbsent(row.id, id -> new ArrayList<>()).add(row.body));
+            "SELECT id, recorded_at, body FROM machine ORDER BY seq",
+            row ->
+                new Row(row.getString("id"), row.getString("recorded_at"), row.getString("body")))
+        .forEach(row -> bodies.computeIfAbsent(row.id, id -> new ArrayList<>()).add(row));
     List<Machine> machines = new ArrayList<>();
     List<String> unread = new ArrayList<>();
     bodies.forEach((id, versions) -> {
       boolean newest = true;
-      for (String body : versions.reversed()) {
+      // Those that were taken in stand among those of this file as they were written down.
+      versions.sort(Comparator.comparing(Row::time).thenComparing(Row::body));
+      for (Row version : versions.reversed()) {
         try {
-          machines.add(RecordJson.read(body, Machine.class));
+          machines.add(RecordJson.read(version.body, Machine.class));
           break;
         } catch (UnusableReading e) {
           if (newest) {
@@ -47,11 +55,22 @@ final class MachineTable {
     return new Machines(machines, unread);
   }
 
+  /** A description is never older than the one before it, whatever the clock says. */
   void add(Machine machine, String by, Instant now) {
+    Instant last =
+        sql
+            .list(
+                "SELECT recorded_at FROM machine WHERE id = ?",
+                row -> Written.instantOr(row.getString(1), row.getString(1)),
+                machine.id())
+            .stream()
+            .max(Comparator.naturalOrder())
+            .orElse(Instant.EPOCH);
+    Instant at = now.isAfter(last) ? now : last.plusMillis(1);
     sql.run(
         "INSERT INTO machine (id, recorded_at, recorded_by, body, version) VALUES (?, ?, ?, ?, ?)",
         machine.id(),
-        now.toString(),
+        at.toString(),
         by,
         RecordJson.write(machine),
         Workshop.SCHEMA);

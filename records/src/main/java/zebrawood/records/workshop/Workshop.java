@@ -5,11 +5,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
@@ -31,7 +33,7 @@ import zebrawood.words.Message;
  */
 public final class Workshop implements AutoCloseable {
   /** The newest migration; equals the file's user_version. */
-  static final int SCHEMA = 3;
+  static final int SCHEMA = 4;
 
   private Path file;
   private FileHold hold;
@@ -43,6 +45,7 @@ public final class Workshop implements AutoCloseable {
   private EventTable events;
   private DraftTable drafts;
   private PreferenceTable preferences;
+  private Chain chain;
 
   /** The file was removed, replaced or renamed while it was open: nothing more is written to it. */
   public static final class Gone extends RuntimeException {
@@ -68,6 +71,7 @@ public final class Workshop implements AutoCloseable {
     events = new EventTable(sql);
     drafts = new DraftTable(sql);
     preferences = new PreferenceTable(sql);
+    chain = new Chain(sql);
   }
 
   /** Opens the file, makes it when there is none, and brings an older one up to date. */
@@ -99,7 +103,14 @@ public final class Workshop implements AutoCloseable {
   private static Opening openHeld(Path file, FileHold hold) throws IOException {
     SQLiteDataSource source = source(file);
     try {
+      boolean made = !Files.exists(file);
+      if (!made && FileKind.of(file) instanceof FileKind.NotOurs(Message because)) {
+        return new Unusable(because);
+      }
       Sql sql = new Sql(source);
+      if (made) {
+        OwnerOnly.make(file);
+      }
       int version = sql.list("PRAGMA user_version", row -> row.getInt(1)).getFirst();
       if (version != SCHEMA) {
         sql.close();
@@ -108,6 +119,10 @@ public final class Workshop implements AutoCloseable {
         }
         migrate(file, source, version);
         sql = new Sql(source);
+        Chain sums = new Chain(sql);
+        if (version < Chain.SINCE) {
+          sql.inTransaction(sums::begin);
+        }
       }
       return new Opened(new Workshop(file, hold, sql));
     } catch (Sql.Refused | FlywayException e) {
@@ -135,6 +150,11 @@ public final class Workshop implements AutoCloseable {
         .locations("classpath:zebrawood/records/migrations")
         .load()
         .migrate();
+  }
+
+  /** The newest version of lines that are understood. */
+  public static int version() {
+    return SCHEMA;
   }
 
   public synchronized Path file() {
@@ -207,13 +227,16 @@ public final class Workshop implements AutoCloseable {
 
   /** Adds a machine, or a newer description of one. */
   public synchronized void record(Machine machine, String by, Instant now) {
-    inTransaction(() -> machines.add(machine, by, now));
+    inTransaction(() -> {
+      machines.add(machine, by, now);
+      chain.added(Chain.Of.MACHINE);
+    });
   }
 
   /** Every line of a machine's record, withdrawn ones too, in the order of writing. */
   public synchronized List<Recorded> history(String machineId) {
     return Stream.concat(entries.of(machineId).stream(), events.of(machineId).stream())
-        .sorted(Comparator.comparingLong(Written::order))
+        .sorted(Comparator.comparingDouble(Written::order))
         .map(Written::line)
         .toList();
   }
@@ -234,6 +257,7 @@ public final class Workshop implements AutoCloseable {
   private void record(Entry entry, Optional<StationPaper> paper) {
     inTransaction(() -> {
       entries.add(entry);
+      chain.added(Chain.Of.ENTRY);
       paper.ifPresent(p -> papers.add(entry.id(), p));
       if (entry.replaces().isEmpty()) {
         drafts.delete(entry.machineId(), entry.stationId());
@@ -254,7 +278,27 @@ public final class Workshop implements AutoCloseable {
   }
 
   public synchronized void record(Event event) {
-    inTransaction(() -> events.add(event));
+    inTransaction(() -> {
+      events.add(event);
+      chain.added(Chain.Of.EVENT);
+    });
+  }
+
+  /** Gives out all that is kept of one machine, in the order in which {@link #merge} takes it. */
+  public synchronized void passport(String machineId, Consumer<PassportRow> to) {
+    new MachineRows(sql, machineId).forEach(to);
+  }
+
+  /**
+   * Takes another workshop's rows of one machine in: all, or none.
+   *
+   * @param rows as they were given out
+   * @throws zebrawood.measure.UnusableReading where a line of the same id says something else here
+   */
+  public synchronized Merged merge(String machineId, List<PassportRow> rows) {
+    List<Merged> merged = new ArrayList<>();
+    inTransaction(() -> merged.add(new MachineRows(sql, machineId).merge(rows, chain::added)));
+    return merged.getFirst();
   }
 
   /** What was typed at a station and not recorded: text by field. */

@@ -6,12 +6,13 @@ import zebrawood.ledger.Recorded;
 import zebrawood.measure.UnusableReading;
 import zebrawood.words.Message;
 
-/** A line of the record with its place in the order of writing. */
-record Written(long order, Recorded line) {
+/** A line of the record with its place in the order of writing; what was merged in has one between
+ * others. */
+record Written(double order, Recorded line) {
   /** The place after all that is written, in SQL. */
   static final String NEXT =
-      "(SELECT 1 + max((SELECT coalesce(max(ord), 0) FROM entry),"
-          + " (SELECT coalesce(max(ord), 0) FROM event)))";
+      "(SELECT 1 + CAST(max((SELECT coalesce(max(ord), 0) FROM entry),"
+          + " (SELECT coalesce(max(ord), 0) FROM event)) AS INTEGER))";
 
   /** No line is older than this kind of machine, or further away than a calendar can say. */
   private static final Instant FIRST = Instant.parse("1960-01-01T00:00:00Z");

@@ -1,0 +1,61 @@
+package zebrawood.feed;
+
+import java.util.List;
+import zebrawood.measure.Accepts;
+import zebrawood.words.Message;
+
+/**
+ * Feeds as they were measured, and the piece.
+ *
+ * @param readMm to what they were read
+ * @param windowMm that can be worked at a time
+ * @param overlapMm of one section with the next
+ * @param toleranceMm of a joint
+ */
+public record FeedReadings(
+    List<Feed> feeds,
+    double readMm,
+    double pieceMm,
+    double windowMm,
+    double overlapMm,
+    double toleranceMm) {
+  private static final double MOST_MM = 1e6;
+  private static final int MOST_FEEDS = 1000;
+
+  /**
+   * One feed.
+   *
+   * @param sideMm by how much it went to the right
+   */
+  public record Feed(double commandedMm, double measuredMm, double sideMm) {}
+
+  public FeedReadings {
+    feeds = List.copyOf(feeds);
+    var accepts =
+        new Accepts()
+            .atLeast("feeds", feeds, 1, "feed.count.feeds")
+            .atMost("feeds", feeds, MOST_FEEDS)
+            .between("readMm", readMm, 0, MOST_MM)
+            .positive("pieceMm", pieceMm, MOST_MM)
+            .positive("windowMm", windowMm, MOST_MM)
+            .between("overlapMm", overlapMm, 0, MOST_MM)
+            .positive("toleranceMm", toleranceMm, MOST_MM);
+    for (int i = 0; i < feeds.size(); i++) {
+      String at = "feeds[" + i + "].";
+      accepts
+          .positive(at + "commandedMm", feeds.get(i).commandedMm(), MOST_MM)
+          .positive(at + "measuredMm", feeds.get(i).measuredMm(), MOST_MM)
+          .between(at + "sideMm", feeds.get(i).sideMm(), -MOST_MM, MOST_MM);
+    }
+    if (accepts.fine() && !(overlapMm < windowMm)) {
+      accepts.complain(
+          "overlapMm", overlapMm, Message.of("feed.accepts.below-window", Message.number(windowMm)));
+    }
+    accepts.orThrow();
+  }
+
+  /** By which the piece is to move from section to section. */
+  double stepMm() {
+    return windowMm - overlapMm;
+  }
+}
