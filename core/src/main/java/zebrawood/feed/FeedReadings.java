@@ -49,7 +49,9 @@ public record FeedReadings(
     }
     if (accepts.fine() && !(overlapMm < windowMm)) {
       accepts.complain(
-          "overlapMm", overlapMm, Message.of("feed.accepts.below-window", Message.number(windowMm)));
+          "overlapMm",
+          overlapMm,
+          Message.of("feed.accepts.below-window", Message.number(windowMm)));
     }
     accepts.orThrow();
   }

@@ -104,8 +104,7 @@ public final class Rotary {
 
   private Estimate byRollers() {
     double nominal = r.stepsPerTurn() / (Math.PI * r.rollerDiameterMm().orElseThrow());
-    return weighed(
-        List.of(new Estimate(nominal, SLIP * nominal)), r.turn().map(this::perMmByTurn));
+    return weighed(List.of(new Estimate(nominal, SLIP * nominal)), r.turn().map(this::perMmByTurn));
   }
 
   /** Of the chuck: by a gap of so much after a line that was to go round once. */
@@ -193,8 +192,7 @@ public final class Rotary {
       return Verdict.MEASURE_AGAIN;
     }
     boolean off =
-        change.isEmpty()
-            || Math.abs(change.getAsDouble() - 1) * r.roundMm() > r.toleranceMm();
+        change.isEmpty() || Math.abs(change.getAsDouble() - 1) * r.roundMm() > r.toleranceMm();
     return off || fall > r.depthMm() ? Verdict.ADJUST : Verdict.WITHIN;
   }
 
@@ -214,12 +212,10 @@ public final class Rotary {
                           r.length().isEmpty() ? "rotary.measure-length" : "rotary.measure-finer")
                       .because(
                           "rotary.measure.why",
-                          Amount.mm(
-                              SURE * perMm.uncertainty() / perMm.value() * r.roundMm(), 2)));
+                          Amount.mm(SURE * perMm.uncertainty() / perMm.value() * r.roundMm(), 2)));
       case ADJUST, WITHIN -> {
         boolean off =
-            change.isEmpty()
-                || Math.abs(change.getAsDouble() - 1) * r.roundMm() > r.toleranceMm();
+            change.isEmpty() || Math.abs(change.getAsDouble() - 1) * r.roundMm() > r.toleranceMm();
         if (off) {
           advice.add(
               Advice.act("rotary.set", number(perMm.value()))
@@ -227,9 +223,7 @@ public final class Rotary {
         }
         if (fall > r.depthMm()) {
           advice.add(
-              Advice.act(
-                      "rotary.tilt",
-                      Amount.of(Math.toDegrees(angle), Quantity.NUMBER, 1))
+              Advice.act("rotary.tilt", Amount.of(Math.toDegrees(angle), Quantity.NUMBER, 1))
                   .because("rotary.tilt.why", Amount.mm(fall, 2), Amount.mm(r.depthMm(), 2)));
         }
         if (advice.isEmpty()) {

@@ -51,8 +51,8 @@ class FeedFitTest {
 
   @Test
   void anOverlapAsWideAsTheWindowIsRefused() {
-    assertThatThrownBy(() ->
-            new FeedReadings(List.of(new Feed(300, 297, 0)), 0.1, 900, 400, 400, 1))
+    assertThatThrownBy(
+            () -> new FeedReadings(List.of(new Feed(300, 297, 0)), 0.1, 900, 400, 400, 1))
         .hasMessageContaining("overlapMm");
     assertThatThrownBy(() -> new FeedReadings(List.of(), 0.1, 900, 400, 20, 1))
         .hasMessageContaining("feeds");

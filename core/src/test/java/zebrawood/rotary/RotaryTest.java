@@ -77,8 +77,7 @@ class RotaryTest {
   @Test
   void aConeUnrollsRoundItsTip() {
     // Half angle 45 degrees: the tip is as far along the axis as the radius.
-    RotaryFinding f =
-        solve(Kind.CHUCK, 6400, 200, 0, null, null, new Taper(220, 180, 20));
+    RotaryFinding f = solve(Kind.CHUCK, 6400, 200, 0, null, null, new Taper(220, 180, 20));
     assertThat(f.tiltDeg()).isEqualTo(45, within(1e-9));
     assertThat(f.fallMm()).isEqualTo(80, within(1e-9));
     assertThat(f.arcRadiusMm().orElseThrow()).isEqualTo(100 * Math.sqrt(2), within(1e-9));
@@ -89,8 +88,7 @@ class RotaryTest {
   @Test
   void whatContradictsIsMeasuredAgain() {
     double set = 6400 / (Math.PI * 60);
-    RotaryFinding f =
-        solve(Kind.CHUCK, 6400, 60, set, null, new Length(100, 104, 0.5), null);
+    RotaryFinding f = solve(Kind.CHUCK, 6400, 60, set, null, new Length(100, 104, 0.5), null);
     assertThat(f.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
     RotaryFinding slipping =
         solve(
@@ -112,15 +110,12 @@ class RotaryTest {
 
   @Test
   void whatCannotBeIsRefused() {
-    assertThatThrownBy(() ->
-            solve(Kind.CHUCK, 6400, 60, 0, new Turn(188, 0, 0.5), null, null))
+    assertThatThrownBy(() -> solve(Kind.CHUCK, 6400, 60, 0, new Turn(188, 0, 0.5), null, null))
         .isInstanceOf(UnusableReading.class)
         .hasMessageContaining("setStepsPerMm");
-    assertThatThrownBy(() ->
-            solve(Kind.CHUCK, 6400, 60, 30, new Turn(188, 95, 0.5), null, null))
+    assertThatThrownBy(() -> solve(Kind.CHUCK, 6400, 60, 30, new Turn(188, 95, 0.5), null, null))
         .hasMessageContaining("turn.closesByMm");
-    assertThatThrownBy(() ->
-            solve(Kind.CHUCK, 6400, 60, 30, null, null, new Taper(50, 50, 10)))
+    assertThatThrownBy(() -> solve(Kind.CHUCK, 6400, 60, 30, null, null, new Taper(50, 50, 10)))
         .hasMessageContaining("taper.largeDiameterMm");
     assertThatThrownBy(() -> solve(Kind.CHUCK, 6400, Double.NaN, 30, null, null, null))
         .hasMessageContaining("workDiameterMm");

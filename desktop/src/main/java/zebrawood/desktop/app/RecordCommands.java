@@ -135,12 +135,14 @@ final class RecordCommands {
 
     @Override
     public Integer call() throws IOException {
-      return in(workshop, open -> {
-        Machine of = machine(open, machine);
-        int lines = PassportFile.write(open, of, file);
-        say("console.passport-written", of.name(), lines, file.toString());
-        return 0;
-      });
+      return in(
+          workshop,
+          open -> {
+            Machine of = machine(open, machine);
+            int lines = PassportFile.write(open, of, file);
+            say("console.passport-written", of.name(), lines, file.toString());
+            return 0;
+          });
     }
   }
 
@@ -154,15 +156,17 @@ final class RecordCommands {
 
     @Override
     public Integer call() throws IOException {
-      return in(workshop, open -> {
-        PassportFile passport = PassportFile.read(file, Workshop.version());
-        Merged merged = open.merge(passport.machineId(), passport.rows());
-        say("console.passport-read", passport.name(), merged.added(), merged.known());
-        if (merged.bothChanged()) {
-          say("console.passport-both", passport.name());
-        }
-        return 0;
-      });
+      return in(
+          workshop,
+          open -> {
+            PassportFile passport = PassportFile.read(file, Workshop.version());
+            Merged merged = open.merge(passport.machineId(), passport.rows());
+            say("console.passport-read", passport.name(), merged.added(), merged.known());
+            if (merged.bothChanged()) {
+              say("console.passport-both", passport.name());
+            }
+            return 0;
+          });
     }
   }
 
@@ -217,28 +221,30 @@ final class RecordCommands {
       if (!file.toString().toLowerCase(Locale.ROOT).endsWith(".pdf")) {
         return refused(Message.of("console.sheet-ending", Message.quoted(file.toString())));
       }
-      return in(workshop, open -> {
-        Machine of = machine(open, machine);
-        Clock clock = Clock.systemDefaultZone();
-        Ledger ledger = new Ledger(of, open.history(of.id()), open.foundAhead());
-        Phrasebook words = Text.words();
-        HandOverSheet sheet =
-            HandOverSheet.of(
-                ledger,
-                StationList.stations(),
-                new HandOverSheet.Hand(
-                    RecordedPaper.of(
-                        ledger, StationList.ALL, DisplayUnits.METRIC, open::paperOf),
-                    clock.instant(),
-                    clock.getZone(),
-                    "\u2013",
-                    words,
-                    ""));
-        String html = HandOver.html(sheet, words);
-        WholeFile.writeBytes(file, out -> Paper.pdf(html, out));
-        say("console.sheet-written", of.name(), file.toString());
-        return 0;
-      });
+      return in(
+          workshop,
+          open -> {
+            Machine of = machine(open, machine);
+            Clock clock = Clock.systemDefaultZone();
+            Ledger ledger = new Ledger(of, open.history(of.id()), open.foundAhead());
+            Phrasebook words = Text.words();
+            HandOverSheet sheet =
+                HandOverSheet.of(
+                    ledger,
+                    StationList.stations(),
+                    new HandOverSheet.Hand(
+                        RecordedPaper.of(
+                            ledger, StationList.ALL, DisplayUnits.METRIC, open::paperOf),
+                        clock.instant(),
+                        clock.getZone(),
+                        "\u2013",
+                        words,
+                        ""));
+            String html = HandOver.html(sheet, words);
+            WholeFile.writeBytes(file, out -> Paper.pdf(html, out));
+            say("console.sheet-written", of.name(), file.toString());
+            return 0;
+          });
     }
   }
 }

@@ -1,7 +1,10 @@
 package zebrawood.desktop.app;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import javafx.animation.PauseTransition;
@@ -20,6 +23,7 @@ import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.records.json.RecordJson;
 import zebrawood.records.workshop.Opening;
+import zebrawood.records.workshop.Soundness;
 import zebrawood.records.workshop.Workshop;
 import zebrawood.words.Message;
 
@@ -121,9 +125,33 @@ public final class ZebrawoodWindow extends Application {
     stage.show();
     // Behind the first frames: a title bar without a picture is no reason to wait.
     PauseTransition behind = new PauseTransition(Duration.millis(250));
-    behind.setOnFinished(e -> addIcons(stage));
+    behind.setOnFinished(e -> {
+      addIcons(stage);
+      keepBackup(assembly);
+    });
     behind.play();
     return Optional.of(assembly);
+  }
+
+  /** The file is looked at, and a copy of the day kept beside it; work goes on meanwhile. */
+  private void keepBackup(Assembly assembly) {
+    LocalDate today = LocalDate.ofInstant(clock.instant(), clock.getZone());
+    assembly
+        .model()
+        .withFile(
+            file -> {
+              try {
+                return file.keepBackup(today);
+              } catch (IOException e) {
+                throw new UncheckedIOException(e);
+              }
+            },
+            sound -> {
+              if (sound instanceof Soundness.Unsound(Message because)) {
+                assembly.model().say(Text.words().sentence(because));
+              }
+            },
+            trouble -> assembly.model().say(Text.of("workshop.no-backup")));
   }
 
   private static void addIcons(Stage stage) {

@@ -81,18 +81,10 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
   private boolean skippedNow;
   private final CasePractice practice = new CasePractice(this);
 
-  /** What stands on the sheet: it is laid out anew only where that is another thing. */
-  private record Layout(
-      boolean dead,
-      Optional<CauseTest> next,
-      List<CauseTest> answered,
-      List<CauseTest> rest,
-      List<Cause> likeliest,
-      Optional<Cause> mended) {}
-
-  private final ReadOnlyObjectWrapper<Layout> layout =
+  private final ReadOnlyObjectWrapper<CaseLayout> layout =
       new ReadOnlyObjectWrapper<>(
-          new Layout(false, Optional.empty(), List.of(), List.of(), List.of(), Optional.empty()));
+          new CaseLayout(
+              false, Optional.empty(), List.of(), List.of(), List.of(), Optional.empty()));
 
   private final ReadOnlyObjectWrapper<Message> recordWords =
       new ReadOnlyObjectWrapper<>(Message.NONE);
@@ -124,7 +116,7 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
                 "mended", Message.quoted(words.strip()), Message.of("fault.accepts.cause")));
   }
 
-  private static String spelled(Cause cause) {
+  static String spelled(Cause cause) {
     return cause.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
@@ -148,6 +140,15 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
       fitted.add(Fitted.GANTRY);
     }
     return fitted;
+  }
+
+  void skip(CauseTest test) {
+    skippedNow = true;
+    earlier.skip(test);
+  }
+
+  void openStation(String station) {
+    context().ifPresent(c -> c.host().open(station));
   }
 
   double wideMm() {
@@ -279,7 +280,7 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
         new Part.ShownWhile(
             nothingHappens,
             List.of(Part.heading("fault.dead", "fault.dead.order"), Part.rows(dead.fields()))),
-        new Part.Redrawn(layout, () -> laid(layout.get())),
+        new Part.Redrawn(layout, () -> new CaseParts(this).of(layout.get())),
         new Part.ReadingStatus(),
         new Part.ShownWhile(
             alive,
@@ -306,8 +307,8 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
     boolean sure = found.filter(f -> f.next().value().isEmpty()).isPresent();
     Optional<CauseTest> next =
         sure ? Optional.empty() : open.stream().filter(t -> !earlier.skipped(t)).findFirst();
-    Layout now =
-        new Layout(
+    CaseLayout now =
+        new CaseLayout(
             seen.get() == Seen.DEAD,
             next,
             answered,
@@ -329,61 +330,7 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
     skippedNow = false;
   }
 
-  private List<Part> laid(Layout now) {
-    if (now.dead()) {
-      return List.of();
-    }
-    List<Part> parts = new ArrayList<>();
-    now.next()
-        .ifPresent(test -> {
-          parts.add(
-              new Part.Heading(
-                  Message.of("fault.try-next"), Message.of("fault.minutes", test.minutes())));
-          parts.add(new Part.Hint(Message.of(Message.keyOf(test) + ".how")));
-          parts.add(Part.rows(fields(test)));
-          parts.add(
-              new Part.Press(
-                  "fault-skip",
-                  Message.of("fault.skip"),
-                  () -> {
-                    skippedNow = true;
-                    earlier.skip(test);
-                  }));
-        });
-    if (now.next().isEmpty()) {
-      parts.add(Part.hint("fault.no-next"));
-    }
-    if (!now.answered().isEmpty()) {
-      parts.add(Part.heading("fault.tried", "fault.tried.back"));
-      parts.add(Part.rows(now.answered().stream().flatMap(t -> fields(t).stream()).toList()));
-      parts.add(new Part.Press("fault-again", Message.of("fault.again"), this::onceMore));
-    }
-    parts.add(
-        Part.fold(
-            "fault.instead",
-            Part.rows(now.rest().stream().flatMap(t -> fields(t).stream()).toList())));
-    parts.add(Part.heading("fault.mend", "fault.mend.proof"));
-    now.mended().ifPresent(c -> parts.add(Part.hint("fault.mended", c)));
-    for (Cause cause : now.likeliest()) {
-      parts.add(
-          new Part.Press(
-              "fault-mended-" + spelled(cause),
-              Message.of("fault.was-mended", cause),
-              () -> mend(cause)));
-    }
-    now.likeliest().stream()
-        .findFirst()
-        .flatMap(Cause::station)
-        .ifPresent(station ->
-            parts.add(
-                new Part.Press(
-                    "fault-station",
-                    Message.of("fault.open-station", Message.of(station + ".title")),
-                    () -> context().ifPresent(c -> c.host().open(station)))));
-    return parts;
-  }
-
-  private List<ProofField> fields(CauseTest test) {
+  List<ProofField> fields(CauseTest test) {
     TestProof proof = tests.get(test);
     return proof.asksMore()
         ? List.of(proof.first(), proof.second().orElseThrow())
@@ -391,7 +338,7 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
   }
 
   /** All answers stay, and every test can be made once more. */
-  private void onceMore() {
+  void onceMore() {
     form()
         .allAtOnce(() -> {
           offered()
@@ -414,7 +361,7 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
   @Override
   public List<Step> steps(Outcome.Solved<FaultVisitReadings, FaultVisitFinding> solved) {
     List<Step> steps = new ArrayList<>(super.steps(solved));
-    Layout now = layout.get();
+    CaseLayout now = layout.get();
     boolean testing =
         solved.finding().found().filter(f -> f.next().value().isPresent()).isPresent();
     if (testing && !solved.finding().closed()) {

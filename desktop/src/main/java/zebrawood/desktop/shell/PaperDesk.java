@@ -33,8 +33,7 @@ final class PaperDesk {
     ZoneId zone = workshop.clock().getZone();
     String by = workshop.initials().orElse("–");
     Phrasebook words = Text.words();
-    MachinePaper paper =
-        RecordedPaper.of(ledger, definitions, workshop.units(), workshop::paperOf);
+    MachinePaper paper = RecordedPaper.of(ledger, definitions, workshop.units(), workshop::paperOf);
     return remark ->
         HandOverSheet.of(
             ledger,

@@ -49,6 +49,9 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
   /** Two days beside each other. */
   public static final String DAYS = "=";
 
+  /** Words looked for in all records. */
+  public static final String SEARCH = "?";
+
   /** A narrower window shows the stations' marks alone. */
   private static final double NARROW = 1100;
 
@@ -74,7 +77,7 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
   private final EmptyPage empty = new EmptyPage(this::newMachine, this::tryIt);
   private final List<StationModel<?, ?>> ending = new CopyOnWriteArrayList<>();
   private Optional<MachinePage> page = Optional.empty();
-  private Optional<ShellPage> other = Optional.empty();
+  private final OtherPages others;
   private String shown = TODAY;
   private Optional<Machine> shownMachine = Optional.empty();
 
@@ -89,6 +92,7 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
     takeBack = new TakeBack(this, this::taken);
     paper = new PaperDesk(this, this.definitions);
     commands = new ShellCommands(this, this.definitions, paper, help, closeWindow);
+    others = new OtherPages(workshop, this::show, this::openMachine);
     top = new TopBar(workshop::choose, () -> show(ALL), this::newMachine, this::palette);
     frame.setTop(new VBox(top, tour));
     frame.setLeft(rail);
@@ -229,8 +233,8 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
     if (shownMachine.isPresent() && machine.equals(shownMachine)) {
       sheets.values().forEach(StationSheet::refresh);
       page.ifPresent(MachinePage::refresh);
-      if (shown.equals(ALL) || shown.equals(DAYS)) {
-        other.ifPresent(ShellPage::refresh);
+      if (OtherPages.has(shown)) {
+        others.refresh();
       }
       showRail();
       return;
@@ -241,6 +245,7 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
     page = Optional.empty();
     showTop();
     show(another ? TODAY : shown);
+    others.showWanted();
   }
 
   private void showTop() {
@@ -258,13 +263,8 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
       focusPage();
       return;
     }
-    if (stationId.equals(ALL) || stationId.equals(DAYS)) {
-      ShellPage made =
-          stationId.equals(ALL)
-              ? new WorkshopPage(workshop, this::openMachine)
-              : TwoDaysPage.of(workshop, this::show);
-      other = Optional.of(made);
-      frame.setCenter(made.view());
+    if (OtherPages.has(stationId)) {
+      frame.setCenter(others.open(stationId));
     } else if (stationId.equals(TODAY)) {
       MachinePage today = page.orElseGet(() -> new MachinePage(workshop, this));
       page = Optional.of(today);
@@ -334,8 +334,8 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
       empty.focusFirst();
     } else if (shown.equals(TODAY)) {
       page.ifPresent(MachinePage::focusFirst);
-    } else if (shown.equals(ALL) || shown.equals(DAYS)) {
-      other.ifPresent(ShellPage::focusFirst);
+    } else if (OtherPages.has(shown)) {
+      others.focusFirst();
     } else {
       sheet(shown).focusFirst();
     }
@@ -395,6 +395,11 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
     List<Command> all = new ArrayList<>(commands.all());
     all.addAll(help.topics());
     PaletteCard.open(cards, all);
+  }
+
+  /** Asks for a passport's file, to be written or taken in. */
+  void passport(boolean out) {
+    PassportCard.open(cards, workshop, out);
   }
 
   /** Where the file that was opened is gone. */

@@ -84,6 +84,7 @@ final class ShellCommands {
       all.addAll(openCommands());
     }
     all.add(Command.of(Message.of("command.new-machine"), "Ctrl+N", shell::newMachine));
+    all.add(Command.of(Message.of("command.passport-in"), () -> shell.passport(false)));
     all.addAll(displayCommands());
     all.add(Command.of(Message.of("command.tell"), "F1", help::tell));
     all.add(Command.of(Message.of("command.initials"), shell::askInitials));
@@ -109,6 +110,8 @@ final class ShellCommands {
       all.add(Command.of(Message.of("command.all"), "Ctrl+0", () -> shell.show(Shell.ALL)));
     }
     all.add(Command.of(Message.of("command.days"), "Ctrl+T", () -> shell.show(Shell.DAYS)));
+    all.add(Command.of(Message.of("command.search"), "Ctrl+F", () -> shell.show(Shell.SEARCH)));
+    all.add(Command.of(Message.of("command.passport-out"), () -> shell.passport(true)));
     shell
         .shownSheet()
         .ifPresent(sheet -> {

@@ -17,6 +17,7 @@ import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.Text;
+import zebrawood.desktop.workshop.NewEntry;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
@@ -338,7 +339,8 @@ public final class EntryRecorder {
   }
 
   private Entry entry(Reading reading, EntryKind kind, Optional<Entry> corrects) {
-    return workshop.entry(
+    return NewEntry.of(
+        workshop,
         station,
         kind,
         reading.readings(),

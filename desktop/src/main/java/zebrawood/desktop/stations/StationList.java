@@ -59,8 +59,7 @@ public final class StationList {
   }
 
   public static List<Solver> solvers() {
-    return Stream.concat(
-            ALL.stream().flatMap(m -> m.solvers().stream()), WITHOUT_SHEET.stream())
+    return Stream.concat(ALL.stream().flatMap(m -> m.solvers().stream()), WITHOUT_SHEET.stream())
         .toList();
   }
 }

@@ -11,6 +11,7 @@ import java.util.SequencedMap;
 import java.util.UUID;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
@@ -23,15 +24,12 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import zebrawood.desktop.text.Text;
 import zebrawood.ledger.Entry;
-import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Event;
-import zebrawood.ledger.Figure;
 import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Recorded;
 import zebrawood.ledger.Standing;
 import zebrawood.ledger.Station;
 import zebrawood.machine.Machine;
-import zebrawood.measure.Verdict;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.records.kept.StationPaper;
 import zebrawood.records.workshop.Workshop;
@@ -241,40 +239,6 @@ public final class WorkshopModel implements AutoCloseable {
   }
 
   /**
-   * What a new entry of the open machine needs beside what the sheet knows.
-   *
-   * @param readAt when it was read; empty for now
-   */
-  public Entry entry(
-      Station station,
-      EntryKind kind,
-      String readings,
-      String finding,
-      Verdict verdict,
-      List<Figure> figures,
-      Optional<Entry> corrects,
-      Optional<Instant> readAt) {
-    Instant now = clock.instant();
-    return new Entry(
-        UUID.randomUUID().toString(),
-        opened().machine().id(),
-        station.id(),
-        corrects.map(Entry::subject).orElseGet(() -> opened().ledger().subjectNow(station)),
-        corrects.map(Entry::kind).orElse(kind),
-        corrects.map(Entry::at).or(() -> readAt).orElse(now),
-        now,
-        initials().orElse("?"),
-        corrects
-            .map(Entry::because)
-            .orElseGet(() -> Ledger.reasonToRead(opened().standing(station))),
-        readings,
-        finding,
-        verdict,
-        figures,
-        corrects.map(Entry::id));
-  }
-
-  /**
    * Records an entry.
    *
    * @param paper what paper shows of it
@@ -396,6 +360,22 @@ public final class WorkshopModel implements AutoCloseable {
         },
         Runnable::run,
         e -> failed("workshop.not-written", e, otherwise));
+  }
+
+  /**
+   * Does something with the file, on its own thread.
+   *
+   * @param then gets what came of it, on the interface's thread
+   * @param otherwise gets there why it failed
+   */
+  public <T> void withFile(
+      Function<Workshop, T> work, Consumer<T> then, Consumer<RuntimeException> otherwise) {
+    disk.ask(() -> work.apply(workshop), then, otherwise);
+  }
+
+  /** Reads this machine and the list of machines again: the file grew in another way. */
+  public void readAgain(Machine machine, Runnable then) {
+    reload(machine, then);
   }
 
   private <T> void read(Supplier<T> work, Consumer<T> then) {

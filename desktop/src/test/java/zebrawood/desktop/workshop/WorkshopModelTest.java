@@ -78,7 +78,8 @@ class WorkshopModelTest {
 
   private Entry entry(EntryKind kind) {
     Entry pattern = model.opened().ledger().entriesAt(BedStation.STATION).getLast();
-    return model.entry(
+    return NewEntry.of(
+        model,
         BedStation.STATION,
         kind,
         pattern.readings(),
@@ -231,7 +232,8 @@ class WorkshopModelTest {
     model.keepDraft(BedStation.STATION, Map.of("reading.0", "7"));
     Entry wrong = model.opened().ledger().entriesAt(BedStation.STATION).getLast();
     Entry right =
-        model.entry(
+        NewEntry.of(
+            model,
             BedStation.STATION,
             EntryKind.CHECK,
             wrong.readings(),

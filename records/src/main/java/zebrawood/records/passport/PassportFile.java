@@ -108,8 +108,7 @@ public record PassportFile(String machineId, String name, List<PassportRow> rows
   public static PassportFile read(Path file, int newest) throws IOException {
     long size = Files.size(file);
     if (size > MOST_BYTES) {
-      throw refused(
-          Message.of("passport.bytes", size), Message.of("passport.at-most", MOST_BYTES));
+      throw refused(Message.of("passport.bytes", size), Message.of("passport.at-most", MOST_BYTES));
     }
     try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
       return read(in, newest);
@@ -153,8 +152,7 @@ public record PassportFile(String machineId, String name, List<PassportRow> rows
     }
     if (head.version() > VERSION || head.version() < 1) {
       throw refused(
-          Message.of("passport.version", head.version()),
-          Message.of("passport.versions", VERSION));
+          Message.of("passport.version", head.version()), Message.of("passport.versions", VERSION));
     }
     return head;
   }
@@ -175,10 +173,7 @@ public record PassportFile(String machineId, String name, List<PassportRow> rows
   /** The machine is described, by the id that the head names, and papers are of its entries. */
   private static void whole(List<PassportRow> rows, Head head) {
     List<Machine> machines =
-        rows.stream()
-            .flatMap(r -> r.machine().stream())
-            .map(d -> machine(d.body()))
-            .toList();
+        rows.stream().flatMap(r -> r.machine().stream()).map(d -> machine(d.body())).toList();
     if (machines.isEmpty() || machines.stream().anyMatch(m -> !m.id().equals(head.machine()))) {
       throw refused(Message.of("passport.other-machine"), Message.of("passport.its-machine"));
     }

@@ -145,8 +145,7 @@ final class Chain {
       before.put(link.machineId, link.digest);
     }
     rows.forEach((kind, left) ->
-        left.values()
-            .forEach(r -> broken.add(new Broken(kind, r.machineId, Optional.of(r.said)))));
+        left.values().forEach(r -> broken.add(new Broken(kind, r.machineId, Optional.of(r.said)))));
     return broken;
   }
 

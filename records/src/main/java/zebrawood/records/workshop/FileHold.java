@@ -12,6 +12,7 @@ import java.nio.file.StandardOpenOption;
 import java.time.LocalDateTime;
 import java.time.temporal.ChronoUnit;
 import java.util.Optional;
+import org.slf4j.LoggerFactory;
 import zebrawood.words.Message;
 
 /**
@@ -20,29 +21,50 @@ import zebrawood.words.Message;
  * since some systems do not let anyone read a locked one.
  */
 final class FileHold implements AutoCloseable {
+  private static final int MOST_TRIES = 20;
+
   private final FileChannel channel;
   private final Path words;
+  private final Path lockFile;
 
-  private FileHold(FileChannel channel, Path words) {
+  private FileHold(FileChannel channel, Path words, Path lockFile) {
     this.channel = channel;
     this.words = words;
+    this.lockFile = lockFile;
+  }
+
+  /** Locked, and still the file of that name: whoever let go of it took it away. */
+  private static Optional<FileChannel> locked(Path lockFile) throws IOException {
+    for (int i = 0; i < MOST_TRIES; i++) {
+      FileChannel channel =
+          FileChannel.open(lockFile, StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+      FileIdentity opened = FileIdentity.of(lockFile);
+      FileLock lock;
+      try {
+        lock = channel.tryLock();
+      } catch (OverlappingFileLockException e) {
+        lock = null; // another window of this very process
+      }
+      if (lock == null) {
+        channel.close();
+        return Optional.empty();
+      }
+      if (opened.isStill(lockFile)) {
+        return Optional.of(channel);
+      }
+      channel.close();
+    }
+    return Optional.empty();
   }
 
   /** The hold, or empty when someone else has it. */
   static Optional<FileHold> take(Path workshop) throws IOException {
     Path lockFile = beside(workshop, ".lock");
-    FileChannel channel =
-        FileChannel.open(lockFile, StandardOpenOption.CREATE, StandardOpenOption.WRITE);
-    FileLock lock;
-    try {
-      lock = channel.tryLock();
-    } catch (OverlappingFileLockException e) {
-      lock = null; // another window of this very process
-    }
-    if (lock == null) {
-      channel.close();
+    Optional<FileChannel> locked = locked(lockFile);
+    if (locked.isEmpty()) {
       return Optional.empty();
     }
+    FileChannel channel = locked.get();
     Path words = beside(workshop, ".holder");
     String text =
         "%d;%s"
@@ -50,7 +72,7 @@ final class FileHold implements AutoCloseable {
                 ProcessHandle.current().pid(),
                 LocalDateTime.now().truncatedTo(ChronoUnit.MINUTES).toString().replace('T', ' '));
     Files.write(words, text.getBytes(StandardCharsets.UTF_8));
-    return Optional.of(new FileHold(channel, words));
+    return Optional.of(new FileHold(channel, words, lockFile));
   }
 
   /** Who holds it, in words. */
@@ -73,6 +95,12 @@ final class FileHold implements AutoCloseable {
   @Override
   public void close() throws IOException {
     Files.deleteIfExists(words);
+    try {
+      Files.deleteIfExists(lockFile);
+    } catch (IOException e) {
+      // Some systems take nothing away that is open; it is taken again the next time.
+      LoggerFactory.getLogger(FileHold.class).debug("the lock stays: {}", lockFile, e);
+    }
     channel.close();
   }
 }

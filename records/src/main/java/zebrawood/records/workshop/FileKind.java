@@ -37,8 +37,7 @@ sealed interface FileKind {
     }
     try (Sql sql = readOnly(file)) {
       List<String> tables =
-          sql.list(
-              "SELECT name FROM sqlite_master WHERE type = 'table'", row -> row.getString(1));
+          sql.list("SELECT name FROM sqlite_master WHERE type = 'table'", row -> row.getString(1));
       return tables.containsAll(List.of("machine", "entry", "event", "draft"))
           ? new Ours()
           : new NotOurs(Message.of("workshop.not-ours", file.toString()));

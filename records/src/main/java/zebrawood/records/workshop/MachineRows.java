@@ -133,8 +133,7 @@ final class MachineRows {
   Merged merge(List<PassportRow> rows, Consumer<Chain.Of> added) {
     onAdded = added;
     List<Description> known = descriptions();
-    List<Description> come =
-        rows.stream().flatMap(r -> r.machine().stream()).distinct().toList();
+    List<Description> come = rows.stream().flatMap(r -> r.machine().stream()).distinct().toList();
     List<Description> newer = come.stream().filter(d -> !known.contains(d)).toList();
     newer.forEach(this::add);
     int lines = placeLines(rows);
@@ -142,8 +141,7 @@ final class MachineRows {
       row.paper().filter(p -> paper(p.entryId()).isEmpty()).ifPresent(this::add);
     }
     long all = rows.stream().filter(r -> r.lineId().isPresent()).count();
-    boolean bothChanged =
-        !newer.isEmpty() && known.stream().anyMatch(d -> !come.contains(d));
+    boolean bothChanged = !newer.isEmpty() && known.stream().anyMatch(d -> !come.contains(d));
     return new Merged(lines, (int) all - lines, newer.size(), bothChanged);
   }
 

@@ -38,8 +38,7 @@ public sealed interface Soundness {
   }
 
   private static Unsound damaged(Path file, String what) {
-    return new Unsound(
-        Message.of("workshop.sound.damaged", file.toString(), Message.quoted(what)));
+    return new Unsound(Message.of("workshop.sound.damaged", file.toString(), Message.quoted(what)));
   }
 
   private static Soundness of(Sql sql, Path file) {
@@ -49,8 +48,7 @@ public sealed interface Soundness {
     }
     int version = sql.list("PRAGMA user_version", row -> row.getInt(1)).getFirst();
     if (version > Workshop.SCHEMA) {
-      return new Unsound(
-          Message.of("workshop.newer", file.toString(), version, Workshop.SCHEMA));
+      return new Unsound(Message.of("workshop.newer", file.toString(), version, Workshop.SCHEMA));
     }
     if (version >= Chain.SINCE) {
       List<Broken> broken = new Chain(sql).broken();

@@ -5,12 +5,14 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
@@ -76,7 +78,7 @@ public final class Workshop implements AutoCloseable {
 
   /** Opens the file, makes it when there is none, and brings an older one up to date. */
   public static Opening open(Path file) {
-    Path absolute = file.toAbsolutePath();
+    Path absolute = real(file.toAbsolutePath());
     if (Files.exists(absolute) && !(Files.isRegularFile(absolute) && Files.isWritable(absolute))) {
       return new Unusable(Message.of("workshop.not-a-file", absolute.toString()));
     }
@@ -97,6 +99,15 @@ public final class Workshop implements AutoCloseable {
               "workshop.no-folder",
               absolute.toString(),
               Message.quoted(String.valueOf(e.getMessage()))));
+    }
+  }
+
+  /** The file itself, whatever link led to it. */
+  private static Path real(Path file) {
+    try {
+      return Files.exists(file) ? file.toRealPath() : file;
+    } catch (IOException e) {
+      return file;
     }
   }
 
@@ -299,6 +310,24 @@ public final class Workshop implements AutoCloseable {
     List<Merged> merged = new ArrayList<>();
     inTransaction(() -> merged.add(new MachineRows(sql, machineId).merge(rows, chain::added)));
     return merged.getFirst();
+  }
+
+  /**
+   * Lines of any machine that have all of these words, the newest first.
+   *
+   * @param said a line as a person reads it
+   */
+  public List<Hit> search(String words, int most, BiFunction<Machine, Recorded, String> said) {
+    return new Search(this, said).of(words, most);
+  }
+
+  /**
+   * Looks whether the file is whole, and keeps a copy of the day where it is.
+   *
+   * @throws IOException where no copy could be made
+   */
+  public synchronized Soundness keepBackup(LocalDate today) throws IOException {
+    return new Backups(file).keep(sql, file, today);
   }
 
   /** What was typed at a station and not recorded: text by field. */

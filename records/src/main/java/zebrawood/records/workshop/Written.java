@@ -6,8 +6,10 @@ import zebrawood.ledger.Recorded;
 import zebrawood.measure.UnusableReading;
 import zebrawood.words.Message;
 
-/** A line of the record with its place in the order of writing; what was merged in has one between
- * others. */
+/**
+ * A line of the record with its place in the order of writing; what was merged in has one between
+ * others.
+ */
 record Written(double order, Recorded line) {
   /** The place after all that is written, in SQL. */
   static final String NEXT =

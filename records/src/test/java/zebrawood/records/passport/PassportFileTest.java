@@ -190,8 +190,7 @@ class PassportFileTest {
       default -> {
         List<String> lines =
             new ArrayList<>(new String(whole, StandardCharsets.UTF_8).lines().toList());
-        Collections.swap(
-            lines, random.nextInt(lines.size()), random.nextInt(lines.size()));
+        Collections.swap(lines, random.nextInt(lines.size()), random.nextInt(lines.size()));
         yield (String.join("\n", lines) + "\n").getBytes(StandardCharsets.UTF_8);
       }
     };
@@ -199,7 +198,9 @@ class PassportFileTest {
 
   @Test
   void whatIsNewerDeepOrNoPassportIsRefusedWithTheReason() {
-    refused("{\"format\":\"zebrawood-passport\",\"version\":2,\"machine\":\"a\",\"name\":\"A\"}\n", "version 2");
+    refused(
+        "{\"format\":\"zebrawood-passport\",\"version\":2,\"machine\":\"a\",\"name\":\"A\"}\n",
+        "version 2");
     refused("{\"format\":\"other\",\"version\":1,\"machine\":\"a\",\"name\":\"A\"}\n", "other");
     refused("", "no passport");
     refused("[".repeat(200_000), "no passport");

@@ -56,9 +56,7 @@ class SoundnessTest {
   void whatWasAlteredIsNamed() throws Exception {
     Path file = written();
     change(
-        file,
-        "DROP TRIGGER entry_is_final",
-        "UPDATE entry SET recorded_by = 'XX' WHERE id = 'e7'");
+        file, "DROP TRIGGER entry_is_final", "UPDATE entry SET recorded_by = 'XX' WHERE id = 'e7'");
     assertThat(said(Soundness.of(file))).contains("altered").contains("The entry").contains("bed");
   }
 
@@ -124,7 +122,6 @@ class SoundnessTest {
     Path file = written();
     Assumptions.assumeTrue(Files.getFileStore(file).supportsFileAttributeView("posix"));
     assertThat(Files.getPosixFilePermissions(file))
-        .containsExactlyInAnyOrder(
-            PosixFilePermission.OWNER_READ, PosixFilePermission.OWNER_WRITE);
+        .containsExactlyInAnyOrder(PosixFilePermission.OWNER_READ, PosixFilePermission.OWNER_WRITE);
   }
 }

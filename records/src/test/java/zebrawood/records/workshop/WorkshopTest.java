@@ -215,7 +215,8 @@ class WorkshopTest {
         .isInstanceOfSatisfying(
             Opening.Unusable.class,
             u ->
-                assertThat(Phrasebook.ENGLISH.say(u.because())).contains("no workshop of this program"));
+                assertThat(Phrasebook.ENGLISH.say(u.because()))
+                    .contains("no workshop of this program"));
     assertThat(Files.readString(text)).startsWith("Dear customer");
     assertThat(Workshop.open(folder))
         .isInstanceOfSatisfying(

@@ -1,0 +1,70 @@
+package zebrawood.desktop.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import zebrawood.records.workshop.Opening;
+import zebrawood.records.workshop.Workshop;
+
+/** The record from the command line, in this very process. */
+class RecordCommandsTest {
+  @TempDir Path folder;
+
+  private record Ran(int code, String out, String err) {}
+
+  private static Ran run(String... args) {
+    PrintStream out = System.out;
+    PrintStream err = System.err;
+    ByteArrayOutputStream said = new ByteArrayOutputStream();
+    ByteArrayOutputStream refused = new ByteArrayOutputStream();
+    try {
+      System.setOut(new PrintStream(said, true, StandardCharsets.UTF_8));
+      System.setErr(new PrintStream(refused, true, StandardCharsets.UTF_8));
+      int code = Zebrawood.run(args);
+      return new Ran(
+          code, said.toString(StandardCharsets.UTF_8), refused.toString(StandardCharsets.UTF_8));
+    } finally {
+      System.setOut(out);
+      System.setErr(err);
+    }
+  }
+
+  @Test
+  void aMachinesRecordGoesFromOneWorkshopToAnother() throws IOException {
+    String from = folder.resolve("from.zebrawood").toString();
+    String to = folder.resolve("to.zebrawood").toString();
+    String passport = folder.resolve("flint.passport").toString();
+    String sheet = folder.resolve("flint.pdf").toString();
+    assertThat(run("demo", "--workshop", from).code()).isZero();
+    assertThat(run("demo", "--workshop", from).code()).isEqualTo(2);
+    Ran written = run("passport", "export", "flint", passport, "--workshop", from);
+    assertThat(written.err()).isEmpty();
+    assertThat(written.code()).isZero();
+    ((Opening.Opened) Workshop.open(Path.of(to))).workshop().close();
+    Ran taken = run("passport", "import", passport, "--workshop", to);
+    assertThat(taken.code()).isZero();
+    assertThat(taken.out()).startsWith("Flint: ").contains("taken in");
+    assertThat(run("passport", "import", passport, "--workshop", to).out())
+        .contains("0 lines taken in");
+    Ran sound = run("workshop", "check", to);
+    assertThat(sound.code()).isZero();
+    assertThat(sound.out()).contains("is sound: 1 machines");
+    assertThat(run("sheet", "Flint", sheet, "--workshop", to).code()).isZero();
+    assertThat(Files.readAllBytes(Path.of(sheet))).startsWith('%', 'P', 'D', 'F');
+    Files.writeString(
+        Path.of(passport), Files.readString(Path.of(passport)).replace("Flint", "Flimt"));
+    Ran changed = run("passport", "import", passport, "--workshop", to);
+    assertThat(changed.code()).isEqualTo(2);
+    assertThat(changed.out()).isEmpty();
+    assertThat(changed.err().strip().lines()).hasSize(1);
+    Ran nobody = run("passport", "export", "Nobody", passport, "--workshop", to);
+    assertThat(nobody.err()).contains("Flint").doesNotContain("Exception");
+  }
+}
