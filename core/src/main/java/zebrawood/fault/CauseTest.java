@@ -28,6 +28,21 @@ public enum CauseTest {
     return FaultTable.minutes(this);
   }
 
+  /** Whether the beam fires for it. */
+  public boolean fires() {
+    return switch (this) {
+      case TAPE_NEAR_FAR,
+          TAPE_UNDER_NOZZLE,
+          METER_AT_TEST_JOB,
+          BURN_ON_FRESH_STOCK,
+          RAISE_AND_LISTEN,
+          WAIT_WARM,
+          WASH_STOCK ->
+          true;
+      default -> false;
+    };
+  }
+
   /** The good one first. */
   public List<Outcome> outcomes() {
     return FaultTable.outcomes(this);

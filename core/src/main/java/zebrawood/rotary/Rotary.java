@@ -219,7 +219,7 @@ public final class Rotary {
         if (off) {
           advice.add(
               Advice.act("rotary.set", number(perMm.value()))
-                  .because("rotary.set.why", number(perMm.uncertainty())));
+                  .because("rotary.set.why", rounded(perMm.uncertainty(), 2)));
         }
         if (fall > r.depthMm()) {
           advice.add(
@@ -235,6 +235,11 @@ public final class Rotary {
   }
 
   private static Message number(double value) {
-    return Message.number(Double.parseDouble(String.format(Locale.ROOT, "%.5g", value)));
+    return rounded(value, 5);
+  }
+
+  private static Message rounded(double value, int digits) {
+    return Message.number(
+        Double.parseDouble(String.format(Locale.ROOT, "%." + digits + "g", value)));
   }
 }

@@ -55,7 +55,7 @@ public record RotaryReadings(
   /** Two diameters of a cone, and how far apart they are along its axis. */
   public record Taper(double largeDiameterMm, double smallDiameterMm, double overMm) {
     /** By how much the diameter shrinks a millimetre along the axis. */
-    double slope() {
+    public double slope() {
       return (largeDiameterMm - smallDiameterMm) / overMm;
     }
   }

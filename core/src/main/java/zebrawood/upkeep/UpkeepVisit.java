@@ -127,14 +127,14 @@ public final class UpkeepVisit {
     List<Advice> advice = new ArrayList<>();
     for (Line line : open) {
       Advice task = Advice.act(Message.keyOf(line.task()) + ".do");
+      Message bring = Message.of(Message.keyOf(line.task()) + ".bring");
+      int minutes = line.task().minutes();
       advice.add(
-          switch (line.turn()) {
-            case NEVER_DONE -> task.because("upkeep.because.never", line.task().minutes());
-            default ->
-                line.lateDays() > 0
-                    ? task.because("upkeep.because.late", line.lateDays(), line.task().minutes())
-                    : task.because("upkeep.because.due", line.task().minutes());
-          });
+          line.turn() == Turn.NEVER_DONE
+              ? task.because("upkeep.because.never", minutes, bring)
+              : line.lateDays() > 0
+                  ? task.because("upkeep.because.late", line.lateDays(), minutes, bring)
+                  : task.because("upkeep.because.due", minutes, bring));
     }
     if (!open.isEmpty() || !r.done().isEmpty()) {
       advice.addAll(takenAlong(lines));

@@ -65,7 +65,7 @@ class KillWindowTest {
     try (Workshop workshop = ((Opening.Opened) Workshop.open(file)).workshop()) {
       String alder = workshop.machines().readable().getFirst().id();
       assertThat(workshop.draft(alder, "bed")).containsEntry("reading.4", "6.");
-      assertThat(entries(workshop, alder)).hasSize(30);
+      assertThat(entries(workshop, alder)).hasSize(31);
     }
   }
 

@@ -13,12 +13,28 @@ final class KeepShots {
 
   void take() throws InterruptedException {
     shots.choose("Alder");
+    rotary();
     upkeep();
     fault();
   }
 
   private void choose(String selector, int which) {
     ((ComboBox<?>) shots.node(selector)).getSelectionModel().select(which);
+  }
+
+  private void rotary() throws InterruptedException {
+    shots.show("rotary");
+    Shots.onInterface(() -> {
+      String[] typed = {
+        "diameter", "62.4", "set", "32.4", "round", "120", "along", "60",
+        "turn-sent", "196.04", "closes-by", "-1.5", "length-sent", "100", "measured", "100.5"
+      };
+      for (int i = 0; i < typed.length; i += 2) {
+        shots.type("#rotary-" + typed[i], typed[i + 1]);
+      }
+    });
+    shots.press("#rotary-measured");
+    shots.take("rotary");
   }
 
   private void upkeep() throws InterruptedException {

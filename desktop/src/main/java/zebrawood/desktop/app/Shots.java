@@ -19,8 +19,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javax.imageio.ImageIO;
 import zebrawood.desktop.demo.DemoCard;
@@ -80,10 +78,6 @@ final class Shots {
     show("bed");
     press("#reading-1-1");
     take("bed");
-    key(KeyCode.P);
-    onInterface(() -> type("#handover-folder", "hand-over/alder"));
-    take("hand-over");
-    escape();
     show("site");
     onInterface(() -> {
       type("#site-earth", "0.12");
@@ -369,21 +363,6 @@ final class Shots {
 
   Node node(String selector) {
     return assembly.scene().lookup(selector);
-  }
-
-  private void key(KeyCode code) throws InterruptedException {
-    onInterface(() -> fire(code, true));
-  }
-
-  private void escape() throws InterruptedException {
-    onInterface(() -> fire(KeyCode.ESCAPE, false));
-  }
-
-  private void fire(KeyCode code, boolean control) {
-    Node target = assembly.scene().getFocusOwner();
-    javafx.event.Event.fireEvent(
-        target == null ? assembly.shell() : target,
-        new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, control, false, false));
   }
 
   void take(String name) throws InterruptedException {

@@ -25,6 +25,7 @@ final class CaseParts {
               new Part.Heading(
                   Message.of("fault.try-next"), Message.of("fault.minutes", test.minutes())));
           parts.add(new Part.Hint(Message.of(Message.keyOf(test) + ".how")));
+          parts.add(Part.hint(test.fires() ? "fault.fires" : "fault.reach-in"));
           parts.add(Part.rows(model.fields(test)));
           parts.add(new Part.Press("fault-skip", Message.of("fault.skip"), () -> model.skip(test)));
         });

@@ -86,6 +86,9 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
           new CaseLayout(
               false, Optional.empty(), List.of(), List.of(), List.of(), Optional.empty()));
 
+  private final ReadOnlyObjectWrapper<Message> untouched =
+      new ReadOnlyObjectWrapper<>(Message.NONE);
+
   private final ReadOnlyObjectWrapper<Message> recordWords =
       new ReadOnlyObjectWrapper<>(Message.NONE);
 
@@ -267,6 +270,7 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
             DeadCheck.of(machine),
             nothing ? dead.answers() : List.of());
     recordWords.set(RecordPriors.said(readings.priors()));
+    untouched.set(record.untouched());
     return readings;
   }
 
@@ -286,6 +290,7 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
             alive,
             List.of(
                 Part.fold("fault.machine", new Part.LabelledChoices(List.of(enters, meter))),
+                new Part.LiveText(untouched),
                 Part.fold("fault.record", new Part.LiveText(recordWords)))),
         Part.rows(again.fields()),
         new Part.PracticeEntry());

@@ -35,6 +35,7 @@ final class RecordPriors {
 
   private final Map<Cause, RecordSays> says = new EnumMap<>(Cause.class);
   private Map<Cause, Integer> closed;
+  private List<Message> untouched = List.of();
 
   RecordPriors(Ledger ledger, List<Station> stations, Instant now) {
     lookAt(ledger, stations, now);
@@ -45,6 +46,12 @@ final class RecordPriors {
   void lookAt(Ledger ledger, List<Station> stations, Instant now) {
     Map<String, Standing> standings = new HashMap<>();
     ledger.standings(stations, now).forEach((s, how) -> standings.put(s.id(), how));
+    untouched =
+        stations.stream()
+            .filter(s -> standings.get(s.id()) instanceof Standing.Holds)
+            .filter(s -> s.turn() == Station.Turn.BY_AGE)
+            .map(Station::title)
+            .toList();
     for (Cause cause : Cause.values()) {
       says.put(
           cause,
@@ -86,6 +93,13 @@ final class RecordPriors {
       return RecordSays.OVERDUE;
     }
     return since < LATELY * days ? RecordSays.CLEANED : RecordSays.NOTHING;
+  }
+
+  /** What was proven and not touched since: it is the same as when it was good. */
+  Message untouched() {
+    return untouched.isEmpty()
+        ? Message.of("fault.untouched.none")
+        : Message.of("fault.untouched", Message.list(untouched));
   }
 
   /** Counts closed cases on these machines. */

@@ -1,30 +1,26 @@
 package zebrawood.desktop.stations;
 
 import java.util.List;
-import java.util.Set;
-import java.util.stream.Stream;
 import zebrawood.desktop.bed.BedModel;
 import zebrawood.desktop.camera.CameraModel;
 import zebrawood.desktop.cards.CardsModel;
 import zebrawood.desktop.controller.ControllerModel;
 import zebrawood.desktop.cooling.CoolingModel;
 import zebrawood.desktop.fault.FaultModel;
+import zebrawood.desktop.feed.FeedModel;
 import zebrawood.desktop.field.FieldModel;
 import zebrawood.desktop.focus.FocusModel;
 import zebrawood.desktop.lens.LensModel;
 import zebrawood.desktop.mirrors.MirrorsModel;
 import zebrawood.desktop.power.PowerModel;
+import zebrawood.desktop.rotary.RotaryModel;
 import zebrawood.desktop.site.SiteModel;
 import zebrawood.desktop.start.StartModel;
 import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.trial.TrialModel;
 import zebrawood.desktop.upkeep.UpkeepModel;
-import zebrawood.feed.FeedFit;
-import zebrawood.feed.FeedReadings;
 import zebrawood.ledger.Station;
-import zebrawood.rotary.Rotary;
-import zebrawood.rotary.RotaryReadings;
 
 /** The stations that are built, in the order of the work. */
 public final class StationList {
@@ -45,21 +41,16 @@ public final class StationList {
           CameraModel.DEFINITION,
           CardsModel.DEFINITION,
           TrialModel.DEFINITION,
+          RotaryModel.DEFINITION,
+          FeedModel.DEFINITION,
           UpkeepModel.DEFINITION,
           FaultModel.DEFINITION);
-
-  /** What is computed and has no sheet yet. */
-  private static final List<Solver> WITHOUT_SHEET =
-      List.of(
-          Solver.of("rotary", RotaryReadings.class, Rotary::solve, Set.of("setStepsPerMm")),
-          Solver.of("feed", FeedReadings.class, FeedFit::solve));
 
   public static List<Station> stations() {
     return ALL.stream().map(StationDefinition::station).toList();
   }
 
   public static List<Solver> solvers() {
-    return Stream.concat(ALL.stream().flatMap(m -> m.solvers().stream()), WITHOUT_SHEET.stream())
-        .toList();
+    return ALL.stream().flatMap(m -> m.solvers().stream()).toList();
   }
 }

@@ -184,7 +184,7 @@ class SolveCommandTest {
             "STATION is \"beds\", accepted is site or controller or mirrors or tape-photo or bed or shims"
                 + " or focus-ramp or focus-ramp-photo or focus-ladder or lens or field or field-scan or pointer or power-cap"
                 + " or rescale or camera or camera-photo or card-plan or card-scan or card-choose"
-                + " or card-drift or pulses or upkeep or fault or rotary or feed.\n");
+                + " or card-drift or pulses or rotary or feed or upkeep or fault.\n");
   }
 
   @Test

@@ -196,7 +196,7 @@ public final class StandInCase {
 
   /** Part of a Gaussian beam that goes through a round opening it has walked off the middle of. */
   private static double through(double walkedMm) {
-    int steps = 24;
+    int steps = 14;
     double sum = 0;
     double all = 0;
     for (int i = -steps; i <= steps; i++) {

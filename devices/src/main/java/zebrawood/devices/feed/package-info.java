@@ -1,0 +1,2 @@
+/** A piece that is passed through, to practise on. */
+package zebrawood.devices.feed;

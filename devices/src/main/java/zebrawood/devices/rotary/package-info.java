@@ -1,0 +1,2 @@
+/** A rotary to practise on. */
+package zebrawood.devices.rotary;
