@@ -31,6 +31,7 @@ public record FaultReadings(
     Optional<Map<Cause, Double>> priors,
     List<Fitted> fitted) {
   static final double USUAL_RESOLUTION = 0.1;
+  private static final double FINEST = 0.001;
   private static final int FEWEST_PLACES = 5;
   private static final int MOST_PLACES = 2000;
   private static final int MOST_ANSWERS = 1000;
@@ -60,7 +61,7 @@ public record FaultReadings(
       accepts.orThrow();
     }
     accepts.positive("bedMm[0]", bedMm.get(0), MOST_MM).positive("bedMm[1]", bedMm.get(1), MOST_MM);
-    scoreResolution.ifPresent(s -> accepts.positive("scoreResolution", s, 1));
+    scoreResolution.ifPresent(s -> accepts.between("scoreResolution", s, FINEST, 1));
     List<Double> bed = bedMm;
     places.ifPresent(all -> check(accepts, all, bed));
     List<Fitted> missing = without(Set.copyOf(fitted));

@@ -3,6 +3,7 @@ package zebrawood.feed;
 import java.util.ArrayList;
 import java.util.List;
 import zebrawood.feed.FeedReadings.Feed;
+import zebrawood.measure.Accepts;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.Resolution;
 import zebrawood.measure.Verdict;
@@ -19,6 +20,10 @@ import zebrawood.words.Message;
 public final class FeedFit {
   private static final double SURE = 2;
   private static final double MRAD = 1000;
+  private static final double MOST_FEED_MM = 1e6;
+
+  /** A right angle and more is no feed. */
+  private static final double MOST_MRAD = 1500;
 
   /** Of a section: a piece that just fits needs no further one. */
   private static final double ROUNDING = 1e-9;
@@ -39,6 +44,8 @@ public final class FeedFit {
     double scatter = scatter(r, scale);
     Estimate known = new Estimate(scale, scatter / Math.sqrt(squares));
     double feed = r.stepMm() / scale;
+    Accepts.canExist("feeds", "feed.skew-mrad", MRAD * skew, MOST_MRAD);
+    Accepts.canExist("feeds", "feed.command-mm", feed, MOST_FEED_MM);
     int sections =
         r.pieceMm() <= r.windowMm()
             ? 1

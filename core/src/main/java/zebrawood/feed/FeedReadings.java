@@ -19,7 +19,9 @@ public record FeedReadings(
     double windowMm,
     double overlapMm,
     double toleranceMm) {
+  private static final double LEAST_MM = 0.01;
   private static final double MOST_MM = 1e6;
+  private static final int MOST_SECTIONS = 100_000;
   private static final int MOST_FEEDS = 1000;
 
   /**
@@ -36,15 +38,15 @@ public record FeedReadings(
             .atLeast("feeds", feeds, 1, "feed.count.feeds")
             .atMost("feeds", feeds, MOST_FEEDS)
             .between("readMm", readMm, 0, MOST_MM)
-            .positive("pieceMm", pieceMm, MOST_MM)
-            .positive("windowMm", windowMm, MOST_MM)
+            .between("pieceMm", pieceMm, LEAST_MM, MOST_MM)
+            .between("windowMm", windowMm, LEAST_MM, MOST_MM)
             .between("overlapMm", overlapMm, 0, MOST_MM)
             .positive("toleranceMm", toleranceMm, MOST_MM);
     for (int i = 0; i < feeds.size(); i++) {
       String at = "feeds[" + i + "].";
       accepts
-          .positive(at + "commandedMm", feeds.get(i).commandedMm(), MOST_MM)
-          .positive(at + "measuredMm", feeds.get(i).measuredMm(), MOST_MM)
+          .between(at + "commandedMm", feeds.get(i).commandedMm(), LEAST_MM, MOST_MM)
+          .between(at + "measuredMm", feeds.get(i).measuredMm(), LEAST_MM, MOST_MM)
           .between(at + "sideMm", feeds.get(i).sideMm(), -MOST_MM, MOST_MM);
     }
     if (accepts.fine() && !(overlapMm < windowMm)) {
@@ -52,6 +54,10 @@ public record FeedReadings(
           "overlapMm",
           overlapMm,
           Message.of("feed.accepts.below-window", Message.number(windowMm)));
+    }
+    if (accepts.fine() && !(pieceMm / (windowMm - overlapMm) < MOST_SECTIONS)) {
+      accepts.complain(
+          "overlapMm", overlapMm, Message.of("feed.accepts.fewer-sections", MOST_SECTIONS));
     }
     accepts.orThrow();
   }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import zebrawood.measure.Accepts;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.Resolution;
 import zebrawood.measure.Verdict;
@@ -32,6 +33,11 @@ public final class Rotary {
   private static final double SURE = 2;
   private static final double APART = 3;
 
+  /** No driver and gear have more. */
+  private static final double MOST_PER_MM = 1e5;
+
+  private static final double STRAIGHT_MM = 1e7;
+
   /** Relative: of what is said to be exact. */
   private static final double EXACT = 1e-12;
 
@@ -53,6 +59,7 @@ public final class Rotary {
 
   private RotaryFinding found() {
     Estimate perMm = r.kind() == Kind.CHUCK ? byChuck() : byRollers();
+    Accepts.canExist("stepsPerTurn", "rotary.steps-a-mm", perMm.value(), MOST_PER_MM);
     OptionalDouble change =
         r.setStepsPerMm().isPresent()
             ? OptionalDouble.of(perMm.value() / r.setStepsPerMm().getAsDouble())
@@ -78,10 +85,15 @@ public final class Rotary {
         fall,
         1 + r.alongMm() * slope / 2 / r.workDiameterMm(),
         1 - r.alongMm() * slope / 2 / r.workDiameterMm(),
-        slope > 0 ? OptionalDouble.of(radius / Math.sin(angle)) : OptionalDouble.empty(),
+        arc(radius / Math.sin(angle)),
         verdict,
         advice(verdict, perMm, change, fall, angle),
         warnings);
+  }
+
+  /** Of a cone that is hardly one nothing lies otherwise than on a cylinder. */
+  private static OptionalDouble arc(double radiusMm) {
+    return radiusMm < STRAIGHT_MM ? OptionalDouble.of(radiusMm) : OptionalDouble.empty();
   }
 
   private Estimate byChuck() {

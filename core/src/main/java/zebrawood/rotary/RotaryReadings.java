@@ -33,6 +33,7 @@ public record RotaryReadings(
     Optional<Length> length,
     Optional<Taper> taper) {
   private static final double MOST_MM = 10_000;
+  private static final double LEAST_MM = 0.01;
   private static final double MOST_STEPS = 1e8;
 
   /** What turns the work. */
@@ -65,16 +66,16 @@ public record RotaryReadings(
     var accepts = new Accepts();
     accepts
         .positive("stepsPerTurn", stepsPerTurn, MOST_STEPS)
-        .positive("workDiameterMm", workDiameterMm, MOST_MM)
-        .between("workDiameterUncertaintyMm", workDiameterUncertaintyMm, 0, MOST_MM)
-        .positive("depthMm", depthMm, MOST_MM)
+        .between("workDiameterMm", workDiameterMm, LEAST_MM, MOST_MM)
+        .between("workDiameterUncertaintyMm", workDiameterUncertaintyMm, 0, workDiameterMm)
+        .between("depthMm", depthMm, LEAST_MM / 10, MOST_MM)
         .positive("toleranceMm", toleranceMm, MOST_MM);
     setStepsPerMm.ifPresent(s -> accepts.positive("setStepsPerMm", s, MOST_STEPS));
-    rollerDiameterMm.ifPresent(d -> accepts.positive("rollerDiameterMm", d, MOST_MM));
+    rollerDiameterMm.ifPresent(d -> accepts.between("rollerDiameterMm", d, LEAST_MM, MOST_MM));
     if (artworkMm.size() == 2) {
       accepts
-          .positive("artworkMm[0]", artworkMm.get(0), MOST_MM)
-          .positive("artworkMm[1]", artworkMm.get(1), MOST_MM);
+          .between("artworkMm[0]", artworkMm.get(0), LEAST_MM, MOST_MM)
+          .between("artworkMm[1]", artworkMm.get(1), LEAST_MM, MOST_MM);
     } else {
       accepts.complain(
           "artworkMm",
@@ -96,7 +97,7 @@ public record RotaryReadings(
     double half = Math.PI * workDiameterMm / 2;
     turn.ifPresent(t -> {
       accepts
-          .positive("turn.commandedMm", t.commandedMm(), MOST_MM)
+          .between("turn.commandedMm", t.commandedMm(), LEAST_MM, MOST_MM)
           .between("turn.readMm", t.readMm(), 0, MOST_MM);
       if (!(Math.abs(t.closesByMm()) < half)) {
         accepts.complain(
@@ -107,8 +108,8 @@ public record RotaryReadings(
     });
     length.ifPresent(l ->
         accepts
-            .positive("length.commandedMm", l.commandedMm(), MOST_MM)
-            .positive("length.measuredMm", l.measuredMm(), MOST_MM)
+            .between("length.commandedMm", l.commandedMm(), LEAST_MM, MOST_MM)
+            .between("length.measuredMm", l.measuredMm(), LEAST_MM, MOST_MM)
             .between("length.readMm", l.readMm(), 0, MOST_MM));
     taper.ifPresent(t -> check(accepts, t));
     if (accepts.fine() && taper.isPresent()) {
@@ -125,7 +126,7 @@ public record RotaryReadings(
     accepts
         .positive("taper.largeDiameterMm", t.largeDiameterMm(), MOST_MM)
         .positive("taper.smallDiameterMm", t.smallDiameterMm(), MOST_MM)
-        .positive("taper.overMm", t.overMm(), MOST_MM);
+        .between("taper.overMm", t.overMm(), LEAST_MM, MOST_MM);
     if (accepts.fine() && !(t.largeDiameterMm() > t.smallDiameterMm())) {
       accepts.complain(
           "taper.largeDiameterMm",

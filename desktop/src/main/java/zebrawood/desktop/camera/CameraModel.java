@@ -4,12 +4,10 @@ import static zebrawood.desktop.station.Ways.needs;
 import static zebrawood.desktop.station.Ways.shows;
 import static zebrawood.desktop.station.Ways.way;
 
-import java.nio.file.attribute.FileTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Supplier;
 import java.util.stream.Stream;
 import zebrawood.camera.CameraCalibration;
 import zebrawood.camera.CameraCheckReadings;
@@ -28,10 +26,10 @@ import zebrawood.desktop.form.Group;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
-import zebrawood.desktop.job.Jobs;
+import zebrawood.desktop.photo.PhotoModel;
+import zebrawood.desktop.photo.PhotoPlace;
 import zebrawood.desktop.photo.PhotoView;
 import zebrawood.desktop.station.AtMachine;
-import zebrawood.desktop.station.Dragged;
 import zebrawood.desktop.station.FigureTile;
 import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Part;
@@ -39,7 +37,6 @@ import zebrawood.desktop.station.Practice;
 import zebrawood.desktop.station.Section;
 import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
-import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.station.Ways;
 import zebrawood.devices.camera.NetworkCamera;
 import zebrawood.devices.picture.PictureFile;
@@ -49,11 +46,10 @@ import zebrawood.machine.Machine;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.kept.KeptFindings;
 import zebrawood.records.picture.Canvas;
-import zebrawood.station.Help;
 import zebrawood.words.Message;
 
 /** The camera over the bed, for the lens that is on. */
-public final class CameraModel extends StationModel<CameraVisitReadings, CameraVisitFinding> {
+public final class CameraModel extends PhotoModel<CameraVisitReadings, CameraVisitFinding> {
   public static final StationDefinition DEFINITION =
       StationDefinition.opened(CameraStation.STATION, CameraModel::new)
           .with(
@@ -197,6 +193,16 @@ public final class CameraModel extends StationModel<CameraVisitReadings, CameraV
   }
 
   @Override
+  protected PhotoPlace place() {
+    return target.place;
+  }
+
+  @Override
+  protected boolean pictured() {
+    return way.get() == CameraWay.PHOTO;
+  }
+
+  @Override
   protected List<Section<?, ?>> sections() {
     return List.of(found, targetFiles, thickness, map, closeUp);
   }
@@ -222,16 +228,6 @@ public final class CameraModel extends StationModel<CameraVisitReadings, CameraV
   }
 
   @Override
-  protected Optional<Supplier<Optional<FileTime>>> pictureAge() {
-    return way.get() == CameraWay.PHOTO ? Optional.of(target.place.age()) : Optional.empty();
-  }
-
-  @Override
-  protected Help help(Jobs.Progress progress) {
-    return target.place.help(progress);
-  }
-
-  @Override
   protected CameraVisitReadings readings() {
     return new CameraVisitReadings(
         ways.read(), focusHolds, recorded.map(f -> f.view().image()), closeUp.read());
@@ -250,13 +246,6 @@ public final class CameraModel extends StationModel<CameraVisitReadings, CameraV
                 new Part.PracticeEntry()));
     Stream.of(targetFiles, thickness, map, closeUp).forEach(s -> parts.add(s.part()));
     return parts;
-  }
-
-  private void loadPhoto() {
-    if (target.place.unread() && context().isPresent()) {
-      String file = target.place.marks().file();
-      make(p -> target.place.read(file, p), picture -> solveAgain());
-    }
   }
 
   @Override
@@ -293,13 +282,6 @@ public final class CameraModel extends StationModel<CameraVisitReadings, CameraV
             solved().map(Outcome.Solved::readings),
             solved().map(Outcome.Solved::finding),
             recorded);
-  }
-
-  @Override
-  public Optional<Dragged> grabbed(double x, double y, double width, double height) {
-    return way.get() == CameraWay.PHOTO
-        ? target.place.grabbed(x, y, width, height)
-        : Optional.empty();
   }
 
   /** The next corner, then a mark: one that was found is taken out, else the nearest is put in. */

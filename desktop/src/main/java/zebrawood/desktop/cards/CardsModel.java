@@ -4,13 +4,11 @@ import static zebrawood.desktop.station.Ways.needs;
 import static zebrawood.desktop.station.Ways.shows;
 import static zebrawood.desktop.station.Ways.way;
 
-import java.nio.file.attribute.FileTime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Supplier;
 import java.util.stream.Stream;
 import zebrawood.cards.BookLine;
 import zebrawood.cards.CardChoose;
@@ -37,10 +35,9 @@ import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
-import zebrawood.desktop.job.Jobs;
+import zebrawood.desktop.photo.PhotoModel;
 import zebrawood.desktop.photo.PhotoPlace;
 import zebrawood.desktop.station.AtMachine;
-import zebrawood.desktop.station.Dragged;
 import zebrawood.desktop.station.FigureTile;
 import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Part;
@@ -48,7 +45,6 @@ import zebrawood.desktop.station.Practice;
 import zebrawood.desktop.station.Section;
 import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
-import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.station.Ways;
 import zebrawood.devices.picture.PictureFile;
 import zebrawood.ledger.Entry;
@@ -60,11 +56,10 @@ import zebrawood.quantity.Quantity;
 import zebrawood.records.kept.KeptFindings;
 import zebrawood.records.kept.KeptReadings;
 import zebrawood.records.picture.Canvas;
-import zebrawood.station.Help;
 import zebrawood.words.Message;
 
 /** The cards of the stock that is on the machine, through the lens that is on. */
-public final class CardsModel extends StationModel<CardsReadings, CardsFinding> {
+public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
   public static final StationDefinition DEFINITION =
       StationDefinition.opened(CardsStation.STATION, CardsModel::new)
           .cautioning(CardsStation::caution)
@@ -206,6 +201,16 @@ public final class CardsModel extends StationModel<CardsReadings, CardsFinding> 
   }
 
   @Override
+  protected PhotoPlace place() {
+    return photo;
+  }
+
+  @Override
+  protected boolean pictured() {
+    return way.get().pictured();
+  }
+
+  @Override
   protected List<Section<?, ?>> sections() {
     List<Section<?, ?>> all = new ArrayList<>(List.of(stock, plan, book));
     pulses.ifPresent(all::add);
@@ -234,16 +239,6 @@ public final class CardsModel extends StationModel<CardsReadings, CardsFinding> 
   }
 
   @Override
-  protected Optional<Supplier<Optional<FileTime>>> pictureAge() {
-    return way.get().pictured() ? Optional.of(photo.age()) : Optional.empty();
-  }
-
-  @Override
-  protected Help help(Jobs.Progress progress) {
-    return photo.help(progress);
-  }
-
-  @Override
   protected CardsReadings readings() {
     return new CardsReadings(ways.read(), stock.stock(), book.lines(), focusHolds);
   }
@@ -264,13 +259,6 @@ public final class CardsModel extends StationModel<CardsReadings, CardsFinding> 
     pulses.ifPresent(p -> parts.add(p.part()));
     glass.ifPresent(g -> parts.add(g.part()));
     return parts;
-  }
-
-  private void loadPhoto() {
-    if (photo.unread() && context().isPresent()) {
-      String file = photo.marks().file();
-      make(p -> photo.read(file, p), picture -> solveAgain());
-    }
   }
 
   @Override
@@ -343,11 +331,6 @@ public final class CardsModel extends StationModel<CardsReadings, CardsFinding> 
             way.get() == CardsWay.TRIAL,
             solved().map(Outcome.Solved::finding),
             wanted.value());
-  }
-
-  @Override
-  public Optional<Dragged> grabbed(double x, double y, double width, double height) {
-    return way.get().pictured() ? photo.grabbed(x, y, width, height) : Optional.empty();
   }
 
   /** The next cross; a square then says how dark the work shall be, or is graded anew. */

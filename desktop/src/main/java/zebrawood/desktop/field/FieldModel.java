@@ -4,24 +4,22 @@ import static zebrawood.desktop.station.Ways.needs;
 import static zebrawood.desktop.station.Ways.shows;
 import static zebrawood.desktop.station.Ways.way;
 
-import java.nio.file.attribute.FileTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.Supplier;
 import java.util.stream.Stream;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
-import zebrawood.desktop.job.Jobs;
+import zebrawood.desktop.photo.PhotoModel;
+import zebrawood.desktop.photo.PhotoPlace;
 import zebrawood.desktop.photo.PhotoView;
 import zebrawood.desktop.station.AtMachine;
-import zebrawood.desktop.station.Dragged;
 import zebrawood.desktop.station.FigureTile;
 import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Part;
@@ -29,7 +27,6 @@ import zebrawood.desktop.station.Practice;
 import zebrawood.desktop.station.Section;
 import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
-import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.station.Ways;
 import zebrawood.devices.picture.PictureFile;
 import zebrawood.field.FieldCorrection;
@@ -51,11 +48,10 @@ import zebrawood.quantity.DisplayUnits;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.field.GridText;
 import zebrawood.records.picture.Canvas;
-import zebrawood.station.Help;
 import zebrawood.words.Message;
 
 /** The field station of a galvo head, for the lens that is on it. */
-public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisitFinding> {
+public final class FieldModel extends PhotoModel<FieldVisitReadings, FieldVisitFinding> {
   public static final StationDefinition DEFINITION =
       StationDefinition.opened(FieldStation.STATION, FieldModel::new)
           .with(
@@ -123,7 +119,7 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
             .orElse(machine.areaXMm()));
     ways = new Ways<>(way, ways());
     startSolving();
-    scan.place.follow(this::loadScan);
+    scan.place.follow(this::loadPhoto);
   }
 
   private QuantityField scaleNow(String name) {
@@ -213,6 +209,16 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
   }
 
   @Override
+  protected PhotoPlace place() {
+    return scan.place;
+  }
+
+  @Override
+  protected boolean pictured() {
+    return way.get() == FieldWay.SCAN;
+  }
+
+  @Override
   protected List<Section<?, ?>> sections() {
     return List.of(pointer, table, burn, tilt, hatch);
   }
@@ -231,16 +237,6 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
   protected boolean slow() {
     return way.get() == FieldWay.SCAN
         || way.get() == FieldWay.GRID && grid.text().length() > QUICK_GRID_LETTERS;
-  }
-
-  @Override
-  protected Optional<Supplier<Optional<FileTime>>> pictureAge() {
-    return way.get() == FieldWay.SCAN ? Optional.of(scan.place.age()) : Optional.empty();
-  }
-
-  @Override
-  protected Help help(Jobs.Progress progress) {
-    return scan.place.help(progress);
   }
 
   @Override
@@ -263,13 +259,6 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
     return parts;
   }
 
-  private void loadScan() {
-    if (scan.place.unread() && context().isPresent()) {
-      String file = scan.place.marks().file();
-      make(p -> scan.place.read(file, p), picture -> solveAgain());
-    }
-  }
-
   @Override
   protected void recordChanged(List<Entry> entries) {
     recorded = entries;
@@ -280,7 +269,7 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
           focusHolds = c.holds(FieldStation.FOCUS);
           solveAgain();
         });
-    loadScan();
+    loadPhoto();
   }
 
   /** A stand-in has neither this machine's focus nor its past, until the record is seen again. */
@@ -303,18 +292,6 @@ public final class FieldModel extends StationModel<FieldVisitReadings, FieldVisi
       picture.drawScan(view.get(), scan.place.marks(), readings, finding);
     } else {
       picture.draw(readings, finding);
-    }
-  }
-
-  @Override
-  public Optional<Dragged> grabbed(double x, double y, double width, double height) {
-    return way.get() == FieldWay.SCAN ? scan.place.grabbed(x, y, width, height) : Optional.empty();
-  }
-
-  @Override
-  public void pressed(double x, double y, double width, double height) {
-    if (way.get() == FieldWay.SCAN) {
-      scan.place.pressed(x, y, width, height);
     }
   }
 

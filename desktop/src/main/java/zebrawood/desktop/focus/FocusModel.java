@@ -20,8 +20,8 @@ import zebrawood.desktop.form.PairRow.Column;
 import zebrawood.desktop.form.ProofField;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
-import zebrawood.desktop.job.Jobs;
-import zebrawood.desktop.station.Dragged;
+import zebrawood.desktop.photo.PhotoModel;
+import zebrawood.desktop.photo.PhotoPlace;
 import zebrawood.desktop.station.FigureTile;
 import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Part;
@@ -29,7 +29,6 @@ import zebrawood.desktop.station.Practice;
 import zebrawood.desktop.station.Section;
 import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
-import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.station.Ways;
 import zebrawood.desktop.station.Ways.Ask;
 import zebrawood.desktop.station.Ways.Way;
@@ -54,11 +53,10 @@ import zebrawood.quantity.DisplayUnits;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.kept.StationPaper;
 import zebrawood.records.picture.Canvas;
-import zebrawood.station.Help;
 import zebrawood.words.Message;
 
 /** The focus station at one machine, for the lens that is on it. */
-public final class FocusModel extends StationModel<FocusReadings, FocusFinding> {
+public final class FocusModel extends PhotoModel<FocusReadings, FocusFinding> {
   public static final StationDefinition DEFINITION =
       StationDefinition.of(
               FocusStation.STATION, (ledger, units) -> new FocusModel(ledger.machine(), units))
@@ -301,6 +299,16 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
   }
 
   @Override
+  protected PhotoPlace place() {
+    return photo.place;
+  }
+
+  @Override
+  protected boolean pictured() {
+    return way.get() == FocusWay.PHOTO;
+  }
+
+  @Override
   protected List<Section<?, ?>> sections() {
     return Stream.of(Stream.of(table, measuredFrom, plan), head.stream(), plumb.stream())
         .<Section<?, ?>>flatMap(s -> s)
@@ -325,11 +333,6 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
   @Override
   protected boolean slow() {
     return way.get() == FocusWay.PHOTO;
-  }
-
-  @Override
-  protected Help help(Jobs.Progress progress) {
-    return photo.place.help(progress);
   }
 
   @Override
@@ -384,28 +387,6 @@ public final class FocusModel extends StationModel<FocusReadings, FocusFinding> 
       new BoardPhotoView(photo.place, solved(), on).draw();
     } else {
       new FocusPicture(on, table.draw(on)).draw(solved());
-    }
-  }
-
-  /** Behind the interface; then the sheet is made anew. */
-  private void loadPhoto() {
-    if (photo.place.unread() && context().isPresent()) {
-      String file = photo.place.marks().file();
-      make(p -> photo.place.read(file, p), picture -> solveAgain());
-    }
-  }
-
-  @Override
-  public Optional<Dragged> grabbed(double x, double y, double width, double height) {
-    return way.get() == FocusWay.PHOTO
-        ? photo.place.grabbed(x, y, width, height)
-        : Optional.empty();
-  }
-
-  @Override
-  public void pressed(double x, double y, double width, double height) {
-    if (way.get() == FocusWay.PHOTO) {
-      photo.place.pressed(x, y, width, height);
     }
   }
 

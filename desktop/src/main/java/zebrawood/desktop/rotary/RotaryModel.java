@@ -6,8 +6,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
-import javafx.beans.property.BooleanProperty;
-import javafx.beans.property.SimpleBooleanProperty;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Proofs;
@@ -67,7 +65,6 @@ public final class RotaryModel extends StationModel<RotaryReadings, RotaryFindin
   private final QuantityField over = positive("reading.over", MM, MOST);
   private final Proofs<PutIn> putIn = form().proofs(List.of(PutIn.values()));
   private final Proofs<TakenOut> takenOut = form().proofs(List.of(TakenOut.values()));
-  private final BooleanProperty onRollers = new SimpleBooleanProperty(false);
   private final RotaryPractice practice = new RotaryPractice(this);
 
   public RotaryModel(DisplayUnits units) {
@@ -75,7 +72,6 @@ public final class RotaryModel extends StationModel<RotaryReadings, RotaryFindin
     unsure.set(0.05);
     readTo.set(USUAL_READ);
     tolerance.set(0.5);
-    kind.valueProperty().subscribe(now -> onRollers.set(now == Kind.ROLLERS));
     startSolving();
   }
 
@@ -93,7 +89,7 @@ public final class RotaryModel extends StationModel<RotaryReadings, RotaryFindin
   @Override
   protected Stream<Field> needed() {
     Stream<Field> always = Stream.of(steps, diameter, round, along, depth, tolerance, unsure);
-    Stream<Field> rollers = onRollers.get() ? Stream.of(roller) : Stream.of();
+    Stream<Field> rollers = kind.get() == Kind.ROLLERS ? Stream.of(roller) : Stream.of();
     return Stream.of(
             always,
             rollers,
@@ -118,7 +114,7 @@ public final class RotaryModel extends StationModel<RotaryReadings, RotaryFindin
     return new RotaryReadings(
         kind.get(),
         steps.number(),
-        onRollers.get() ? roller.value() : OptionalDouble.empty(),
+        kind.get() == Kind.ROLLERS ? roller.value() : OptionalDouble.empty(),
         diameter.number(),
         unsure.number(),
         set.value(),
@@ -143,7 +139,7 @@ public final class RotaryModel extends StationModel<RotaryReadings, RotaryFindin
         Part.heading("sheet.readings", "sheet.keys"),
         Part.rows(kind),
         Part.rows(steps),
-        new Part.ShownWhile(onRollers, List.of(Part.rows(roller))),
+        Part.rows(roller),
         Part.rows(diameter, set, round, along, depth, tolerance),
         Part.heading("rotary.once-round", "rotary.once-round.why"),
         Part.rows(turnSent, closesBy),

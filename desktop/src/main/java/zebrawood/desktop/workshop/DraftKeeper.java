@@ -3,7 +3,9 @@ package zebrawood.desktop.workshop;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.Executor;
+import java.util.concurrent.RejectedExecutionException;
 import java.util.function.Consumer;
+import org.slf4j.LoggerFactory;
 import zebrawood.records.workshop.Workshop;
 
 /**
@@ -34,7 +36,7 @@ final class DraftKeeper {
       waiting.put(new Key(machineId, stationId), Map.copyOf(typed));
       if (!scheduled) {
         scheduled = true;
-        writer.execute(this::write);
+        begin();
       }
     }
   }
@@ -44,8 +46,17 @@ final class DraftKeeper {
     synchronized (waiting) {
       if (!waiting.isEmpty() && !scheduled) {
         scheduled = true;
-        writer.execute(this::write);
+        begin();
       }
+    }
+  }
+
+  private void begin() {
+    try {
+      writer.execute(this::write);
+    } catch (RejectedExecutionException e) {
+      // The window closed while something was typed: what was typed before it is kept.
+      LoggerFactory.getLogger(DraftKeeper.class).warn("typed after the workshop's end", e);
     }
   }
 

@@ -54,6 +54,38 @@ class MutatedDocumentsTest {
   static List<Map.Entry<String, String>> documents() {
     return List.of(
         Map.entry(
+            "upkeep",
+            """
+            {"today":"2026-11-25","counter":[{"date":"2026-11-01","hours":1100},
+             {"date":"2026-11-20","hours":1160}],"tasks":[{"id":"lens","everyDays":14,
+             "everyHours":40,"lastDate":"2026-11-04","lastHours":1110,"found":["dirty"]}]}
+            """),
+        Map.entry(
+            "fault",
+            """
+            {"bedMm":[700,500],"fitted":["mirrors"],"scoreResolution":0.1,"priors":{"focus-off":2},
+             "places":[{"xMm":10,"yMm":10,"score":1},{"xMm":690,"yMm":10,"score":0.4},
+             {"xMm":350,"yMm":250,"score":0.7},{"xMm":10,"yMm":490,"score":1},
+             {"xMm":690,"yMm":490,"score":0.4}]}
+            """),
+        Map.entry(
+            "rotary",
+            """
+            {"kind":"chuck","stepsPerTurn":6400,"workDiameterMm":60,
+             "workDiameterUncertaintyMm":0.1,"setStepsPerMm":34,"artworkMm":[100,80],
+             "depthMm":1,"toleranceMm":0.5,
+             "turn":{"commandedMm":188,"closesByMm":2,"readMm":0.5},
+             "length":{"commandedMm":100,"measuredMm":100.5,"readMm":0.5},
+             "taper":{"largeDiameterMm":62,"smallDiameterMm":58,"overMm":90}}
+            """),
+        Map.entry(
+            "feed",
+            """
+            {"feeds":[{"commandedMm":300,"measuredMm":299,"sideMm":0.2},
+             {"commandedMm":300,"measuredMm":299.5,"sideMm":0.1}],"readMm":0.5,"pieceMm":1500,
+             "windowMm":400,"overlapMm":20,"toleranceMm":1}
+            """),
+        Map.entry(
             "bed",
             """
             {"points":[{"xMm":0,"yMm":0,"gapMm":6.0},{"xMm":600,"yMm":0,"gapMm":6.6},

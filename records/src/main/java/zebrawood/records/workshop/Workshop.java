@@ -49,6 +49,11 @@ public final class Workshop implements AutoCloseable {
   private PreferenceTable preferences;
   private Chain chain;
 
+  /** The lines of the machine that was asked for last: what is recorded is added to them. */
+  private List<Recorded> lines = new ArrayList<>();
+
+  private String lastRead = "";
+
   /** The file was removed, replaced or renamed while it was open: nothing more is written to it. */
   public static final class Gone extends RuntimeException {
     private static final long serialVersionUID = 1;
@@ -246,6 +251,14 @@ public final class Workshop implements AutoCloseable {
 
   /** Every line of a machine's record, withdrawn ones too, in the order of writing. */
   public synchronized List<Recorded> history(String machineId) {
+    if (!machineId.equals(lastRead)) {
+      lines = new ArrayList<>(read(machineId));
+      lastRead = machineId;
+    }
+    return List.copyOf(lines);
+  }
+
+  private List<Recorded> read(String machineId) {
     return Stream.concat(entries.of(machineId).stream(), events.of(machineId).stream())
         .sorted(Comparator.comparingDouble(Written::order))
         .map(Written::line)
@@ -265,6 +278,12 @@ public final class Workshop implements AutoCloseable {
     record(entry, Optional.of(paper));
   }
 
+  private void added(Recorded line) {
+    if (line.machineId().equals(lastRead)) {
+      lines.add(line);
+    }
+  }
+
   private void record(Entry entry, Optional<StationPaper> paper) {
     inTransaction(() -> {
       entries.add(entry);
@@ -276,6 +295,7 @@ public final class Workshop implements AutoCloseable {
         drafts.delete(entry.machineId(), correctionOf(entry.stationId()));
       }
     });
+    added(entry);
   }
 
   /** What paper shows of an entry; empty where it was not kept with it. */
@@ -293,6 +313,7 @@ public final class Workshop implements AutoCloseable {
       events.add(event);
       chain.added(Chain.Of.EVENT);
     });
+    added(event);
   }
 
   /** Gives out all that is kept of one machine, in the order in which {@link #merge} takes it. */
@@ -307,6 +328,7 @@ public final class Workshop implements AutoCloseable {
    * @throws zebrawood.measure.UnusableReading where a line of the same id says something else here
    */
   public synchronized Merged merge(String machineId, List<PassportRow> rows) {
+    lastRead = "";
     List<Merged> merged = new ArrayList<>();
     inTransaction(() -> merged.add(new MachineRows(sql, machineId).merge(rows, chain::added)));
     return merged.getFirst();
