@@ -85,22 +85,39 @@ final class Chain {
   }
 
   private List<Row> rows(Of kind, String which) {
+    List<Integer> columns = new ArrayList<>();
     return sql.list(
         "SELECT * FROM " + kind.table + which,
-        row ->
-            new Row(
-                row.getLong("seq"), row.getString(kind.machineColumn), text(row), said(kind, row)));
+        row -> {
+          if (columns.isEmpty()) {
+            // Asked for once: to be asked for with each row takes longer than all else.
+            columns.addAll(columns(row));
+          }
+          return new Row(
+              row.getLong("seq"),
+              row.getString(kind.machineColumn),
+              text(row, columns),
+              said(kind, row));
+        });
   }
 
-  /** All columns but the number of the row, one behind the other. */
-  private static String text(ResultSet row) throws SQLException {
-    StringBuilder all = new StringBuilder();
-    int columns = row.getMetaData().getColumnCount();
-    for (int i = 1; i <= columns; i++) {
+  /** All but the number of the row. */
+  private static List<Integer> columns(ResultSet row) throws SQLException {
+    List<Integer> columns = new ArrayList<>();
+    for (int i = 1; i <= row.getMetaData().getColumnCount(); i++) {
       if (!row.getMetaData().getColumnName(i).equals("seq")) {
-        String value = row.getString(i);
-        all.append(value == null ? String.valueOf(NOTHING) : value).append(BETWEEN);
+        columns.add(i);
       }
+    }
+    return columns;
+  }
+
+  /** These columns, one behind the other. */
+  private static String text(ResultSet row, List<Integer> columns) throws SQLException {
+    StringBuilder all = new StringBuilder();
+    for (int column : columns) {
+      String value = row.getString(column);
+      all.append(value == null ? String.valueOf(NOTHING) : value).append(BETWEEN);
     }
     return all.toString();
   }

@@ -159,7 +159,9 @@ final class MachineRows {
       PassportRow there = byId.get(id.get());
       if (there != null && !there.equals(row)) {
         throw UnusableReading.of(
-            id.get(), Message.of("passport.says-else"), Message.of("passport.same"));
+            "passport",
+            Message.of("passport.says-else", Message.quoted(id.get())),
+            Message.of("passport.same"));
       }
       come.add(row);
     }
