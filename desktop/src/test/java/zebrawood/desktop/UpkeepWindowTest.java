@@ -89,7 +89,7 @@ class UpkeepWindowTest extends WindowTest {
   @Test
   void theDaysThatNobodyWroteDownAreTypedOnce() {
     open("Sedge", "upkeep");
-    says("nobody noted when it was done last");
+    says("Nobody noted when it was done last");
     unfold();
     fill("#upkeep-last-fans", "2020-13-40");
     says("a day such as 2026-11-25");
