@@ -36,9 +36,17 @@ import zebrawood.words.Phrasebook;
 final class RecordCommands {
   private RecordCommands() {}
 
-  /** What is done with an open workshop. */
-  private interface Work {
-    int with(Workshop workshop) throws IOException;
+  /** What is done with a workshop: the one named, or the one in the user's data folder. */
+  private abstract static class OnWorkshop implements Callable<Integer> {
+    @Option(names = "--workshop", paramLabel = "FILE")
+    private Path workshop;
+
+    abstract int with(Workshop open) throws IOException;
+
+    @Override
+    public Integer call() throws IOException {
+      return in(workshop, this);
+    }
   }
 
   /** A sentence on the other stream, and the code that says that it was not done. */
@@ -56,7 +64,7 @@ final class RecordCommands {
    *
    * @param given empty for the one in the user's data folder
    */
-  private static int in(Path given, Work work) throws IOException {
+  private static int in(Path given, OnWorkshop work) throws IOException {
     if (given == null && !Folders.areThere()) {
       return refused(Message.of("console.no-home"));
     }
@@ -123,50 +131,36 @@ final class RecordCommands {
   }
 
   @Command(name = "export", mixinStandardHelpOptions = true)
-  static final class Export implements Callable<Integer> {
+  static final class Export extends OnWorkshop {
     @Parameters(index = "0", paramLabel = "MACHINE")
     private String machine;
 
     @Parameters(index = "1", paramLabel = "FILE")
     private Path file;
 
-    @Option(names = "--workshop", paramLabel = "FILE")
-    private Path workshop;
-
     @Override
-    public Integer call() throws IOException {
-      return in(
-          workshop,
-          open -> {
-            Machine of = machine(open, machine);
-            int lines = PassportFile.write(open, of, file);
-            say("console.passport-written", of.name(), lines, file.toString());
-            return 0;
-          });
+    int with(Workshop open) throws IOException {
+      Machine of = machine(open, machine);
+      int lines = PassportFile.write(open, of, file);
+      say("console.passport-written", of.name(), lines, file.toString());
+      return 0;
     }
   }
 
   @Command(name = "import", mixinStandardHelpOptions = true)
-  static final class Import implements Callable<Integer> {
+  static final class Import extends OnWorkshop {
     @Parameters(index = "0", paramLabel = "FILE")
     private Path file;
 
-    @Option(names = "--workshop", paramLabel = "FILE")
-    private Path workshop;
-
     @Override
-    public Integer call() throws IOException {
-      return in(
-          workshop,
-          open -> {
-            PassportFile passport = PassportFile.read(file, Workshop.version());
-            Merged merged = open.merge(passport.machineId(), passport.rows());
-            say("console.passport-read", passport.name(), merged.added(), merged.known());
-            if (merged.bothChanged()) {
-              say("console.passport-both", passport.name());
-            }
-            return 0;
-          });
+    int with(Workshop open) throws IOException {
+      PassportFile passport = PassportFile.read(file, Workshop.version());
+      Merged merged = open.merge(passport.machineId(), passport.rows());
+      say("console.passport-read", passport.name(), merged.added(), merged.known());
+      if (merged.bothChanged()) {
+        say("console.passport-both", passport.name());
+      }
+      return 0;
     }
   }
 
@@ -206,45 +200,42 @@ final class RecordCommands {
   }
 
   @Command(name = "sheet", mixinStandardHelpOptions = true)
-  static final class Sheet implements Callable<Integer> {
+  static final class Sheet extends OnWorkshop {
     @Parameters(index = "0", paramLabel = "MACHINE")
     private String machine;
 
     @Parameters(index = "1", paramLabel = "FILE.pdf")
     private Path file;
 
-    @Option(names = "--workshop", paramLabel = "FILE")
-    private Path workshop;
-
     @Override
     public Integer call() throws IOException {
       if (!file.toString().toLowerCase(Locale.ROOT).endsWith(".pdf")) {
         return refused(Message.of("console.sheet-ending", Message.quoted(file.toString())));
       }
-      return in(
-          workshop,
-          open -> {
-            Machine of = machine(open, machine);
-            Clock clock = Clock.systemDefaultZone();
-            Ledger ledger = new Ledger(of, open.history(of.id()), open.foundAhead());
-            Phrasebook words = Text.words();
-            HandOverSheet sheet =
-                HandOverSheet.of(
-                    ledger,
-                    StationList.stations(),
-                    new HandOverSheet.Hand(
-                        RecordedPaper.of(
-                            ledger, StationList.ALL, DisplayUnits.METRIC, open::paperOf),
-                        clock.instant(),
-                        clock.getZone(),
-                        "\u2013",
-                        words,
-                        ""));
-            String html = HandOver.html(sheet, words);
-            WholeFile.writeBytes(file, out -> Paper.pdf(html, out));
-            say("console.sheet-written", of.name(), file.toString());
-            return 0;
-          });
+      return super.call();
+    }
+
+    @Override
+    int with(Workshop open) throws IOException {
+      Machine of = machine(open, machine);
+      Clock clock = Clock.systemDefaultZone();
+      Ledger ledger = new Ledger(of, open.history(of.id()), open.foundAhead());
+      Phrasebook words = Text.words();
+      HandOverSheet sheet =
+          HandOverSheet.of(
+              ledger,
+              StationList.stations(),
+              new HandOverSheet.Hand(
+                  RecordedPaper.of(ledger, StationList.ALL, DisplayUnits.METRIC, open::paperOf),
+                  clock.instant(),
+                  clock.getZone(),
+                  "\u2013",
+                  words,
+                  ""));
+      String html = HandOver.html(sheet, words);
+      WholeFile.writeBytes(file, out -> Paper.pdf(html, out));
+      say("console.sheet-written", of.name(), file.toString());
+      return 0;
     }
   }
 }

@@ -107,13 +107,7 @@ final class CausesPicture {
             double x = EDGE + NAMES + wide * b.probability();
             on.line(x, y - BAR, x, y + BAR, "field-left");
           });
-      on.words(
-          Text.words()
-              .say(Amount.of(Math.floor(PERCENT * cause.probability()), Quantity.PERCENT, 0)),
-          on.width() - EDGE - 22,
-          y,
-          50,
-          "plan-side");
+      on.words(share(cause.probability()), on.width() - EDGE - 30, y, 70, "plan-side");
     }
     on.words(
         Text.of("fault.picture.marks"),
@@ -121,5 +115,13 @@ final class CausesPicture {
         on.height() - 12,
         on.width() - 2 * EDGE,
         "plan-side");
+  }
+
+  /** Rounded down, and never to nothing: what is unlikely is not ruled out. */
+  private static String share(double probability) {
+    double percent = Math.floor(PERCENT * probability);
+    return percent < 1
+        ? Text.of("fault.picture.under")
+        : Text.words().say(Amount.of(percent, Quantity.PERCENT, 0));
   }
 }
