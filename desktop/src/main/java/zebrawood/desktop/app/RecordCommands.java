@@ -89,6 +89,10 @@ final class RecordCommands {
       }
       case Opening.InUse(Message holder) ->
           refused(Message.of("console.in-use", file.toString(), holder));
+      case Opening.Damaged(Message because, var sound) -> {
+        sound.ifPresent(Workshop::close);
+        yield refused(because);
+      }
       case Opening.Unusable(Message because) -> refused(because);
     };
   }
@@ -194,7 +198,7 @@ final class RecordCommands {
           say("console.sound", of.toString(), machines, entries, events);
           yield 0;
         }
-        case Soundness.Unsound(Message because) -> refused(because);
+        case Soundness.Unsound(boolean damaged, Message because) -> refused(because);
       };
     }
   }

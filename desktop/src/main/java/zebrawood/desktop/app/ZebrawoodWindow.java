@@ -10,11 +10,7 @@ import java.util.concurrent.CompletableFuture;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
-import javafx.scene.Scene;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.image.Image;
-import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import org.slf4j.LoggerFactory;
@@ -36,8 +32,14 @@ public final class ZebrawoodWindow extends Application {
   /** Told by the window's thread, let go of by the one that opened it. */
   private static volatile Assembly shown;
 
-  /** What the file gave: a start, or the sentence why there is none. */
-  private record Prepared(WorkshopModel.Start start, String because) {}
+  /**
+   * What the file gave.
+   *
+   * @param start null where it cannot be opened
+   * @param because what is wrong with it; nothing where it is in order
+   * @param damaged whether it is, so that a copy of it may be put in its place
+   */
+  private record Prepared(WorkshopModel.Start start, Message because, boolean damaged) {}
 
   private static CompletableFuture<Prepared> prepared;
   private static CompletableFuture<Void> typeface;
@@ -81,16 +83,27 @@ public final class ZebrawoodWindow extends Application {
     Opening opening = Workshop.open(file);
     if (opening instanceof Opening.Opened(Workshop workshop)) {
       // Outside of the switch, whose first use costs a start some milliseconds.
-      return new Prepared(
-          WorkshopModel.start(workshop, StationList.stations(), person(), clock.instant()), "");
+      try {
+        return new Prepared(started(workshop), Message.NONE, false);
+      } catch (RuntimeException e) {
+        LoggerFactory.getLogger(ZebrawoodWindow.class).error("damaged: {}", file, e);
+        workshop.close();
+        opening = Workshop.openDamaged(file);
+      }
     }
-    return new Prepared(
-        null,
-        switch (opening) {
-          case Opening.Opened opened -> "";
-          case Opening.InUse(Message holder) -> Text.of("window.in-use", holder);
-          case Opening.Unusable(Message because) -> Text.words().sentence(because);
-        });
+    return switch (opening) {
+      case Opening.Opened(Workshop workshop) ->
+          new Prepared(started(workshop), Message.NONE, false);
+      case Opening.Damaged(Message because, Optional<Workshop> sound) ->
+          new Prepared(sound.map(ZebrawoodWindow::started).orElse(null), because, true);
+      case Opening.InUse(Message holder) ->
+          new Prepared(null, Message.of("window.in-use", holder), false);
+      case Opening.Unusable(Message because) -> new Prepared(null, because, false);
+    };
+  }
+
+  private static WorkshopModel.Start started(Workshop workshop) {
+    return WorkshopModel.start(workshop, StationList.stations(), person(), clock.instant());
   }
 
   @Override
@@ -104,7 +117,9 @@ public final class ZebrawoodWindow extends Application {
     typeface.join();
     Prepared ready = prepared.join();
     if (ready.start() == null) {
-      refuse(stage, ready.because());
+      Refusal refusal = new Refusal(stage, file, clock, () -> begin(file, clock));
+      exitCode = Zebrawood.NOT_POSSIBLE;
+      refusal.show(ready.because(), ready.damaged(), this::show);
       return Optional.empty();
     }
     Assembly assembly =
@@ -123,11 +138,16 @@ public final class ZebrawoodWindow extends Application {
     stage.setMinWidth(1024);
     stage.setMinHeight(640);
     stage.show();
+    if (ready.damaged()) {
+      assembly.model().fileState().tellDamage(ready.because());
+    }
     // Behind the first frames: a title bar without a picture is no reason to wait.
     PauseTransition behind = new PauseTransition(Duration.millis(250));
     behind.setOnFinished(e -> {
       addIcons(stage);
-      keepBackup(assembly);
+      if (!ready.damaged()) {
+        keepBackup(assembly);
+      }
     });
     behind.play();
     return Optional.of(assembly);
@@ -147,8 +167,12 @@ public final class ZebrawoodWindow extends Application {
               }
             },
             sound -> {
-              if (sound instanceof Soundness.Unsound(Message because)) {
-                assembly.model().say(Text.words().sentence(because));
+              if (sound instanceof Soundness.Unsound(boolean damaged, Message because)) {
+                if (damaged) {
+                  assembly.model().fileState().tellDamage(because);
+                } else {
+                  assembly.model().say(Text.words().sentence(because));
+                }
               }
             },
             trouble -> assembly.model().say(Text.of("workshop.no-backup")));
@@ -169,26 +193,6 @@ public final class ZebrawoodWindow extends Application {
   private static void tell(Assembly assembly, Throwable trouble) {
     LoggerFactory.getLogger(ZebrawoodWindow.class).error("unexpected", trouble);
     assembly.model().say(Text.of("said.trouble", Folders.log().toString()));
-  }
-
-  private static void refuse(Stage stage, String because) {
-    exitCode = Zebrawood.NOT_POSSIBLE;
-    System.err.println(because);
-    Label words = new Label(because);
-    words.setWrapText(true);
-    words.setMaxWidth(460);
-    Button close = new Button(Text.of("window.close"));
-    close.getStyleClass().add("primary");
-    close.setDefaultButton(true);
-    close.setOnAction(e -> stage.close());
-    VBox box = new VBox(16, words, close);
-    box.getStyleClass().add("card");
-    stage.setTitle(Text.of("app.title"));
-    Scene scene = new Scene(box);
-    Assembly.dress(scene, false);
-    stage.setScene(scene);
-    stage.show();
-    close.requestFocus();
   }
 
   @Override

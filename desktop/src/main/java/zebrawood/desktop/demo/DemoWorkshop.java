@@ -128,6 +128,7 @@ public final class DemoWorkshop {
         }
       }
       case Opening.InUse(Message holder) -> throw notOpened(holder);
+      case Opening.Damaged(Message because, var sound) -> throw notOpened(because);
       case Opening.Unusable(Message because) -> throw notOpened(because);
     }
   }

@@ -199,6 +199,11 @@ public final class StationForm {
     return fields.values().stream();
   }
 
+  /** Whether a count of rows is kept under this name. */
+  boolean countsRows(String name) {
+    return groups.stream().anyMatch(g -> g.countName().equals(name));
+  }
+
   public Optional<Field> find(String name) {
     return Optional.ofNullable(fields.get(name));
   }

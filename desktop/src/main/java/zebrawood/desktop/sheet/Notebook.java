@@ -43,13 +43,15 @@ public final class Notebook extends HBox {
   /**
    * @param onCorrect mends the chosen entry
    * @param onTakeBack withdraws the chosen entry
+   * @param onAttachments shows its pictures and files
    */
   public Notebook(
       String title,
       String stationId,
       ZoneId zone,
       Consumer<Entry> onCorrect,
-      Consumer<Entry> onTakeBack) {
+      Consumer<Entry> onTakeBack,
+      Consumer<Entry> onAttachments) {
     this.stationId = stationId;
     this.zone = zone;
     getStyleClass().add("notebook");
@@ -67,15 +69,13 @@ public final class Notebook extends HBox {
             table.getSelectionModel().selectFirst();
           }
         });
-    Button correct = new Button(Text.of("notebook.correct"));
-    correct.setId("correct");
-    correct.disableProperty().bind(table.getSelectionModel().selectedItemProperty().isNull());
-    correct.setOnAction(e -> onCorrect.accept(table.getSelectionModel().getSelectedItem()));
-    Button takeBack = new Button(Text.of("notebook.take-back"));
-    takeBack.setId("take-back");
-    takeBack.disableProperty().bind(table.getSelectionModel().selectedItemProperty().isNull());
-    takeBack.setOnAction(e -> onTakeBack.accept(table.getSelectionModel().getSelectedItem()));
-    FlowPane buttons = new FlowPane(6, 6, correct, takeBack);
+    FlowPane buttons =
+        new FlowPane(
+            6,
+            6,
+            button("correct", "notebook.correct", onCorrect),
+            button("take-back", "notebook.take-back", onTakeBack),
+            button("attachments", "notebook.attachments", onAttachments));
     buttons.getStyleClass().add("notebook-buttons");
     HBox.setHgrow(table, Priority.ALWAYS);
     VBox.setVgrow(trendBox, Priority.ALWAYS);
@@ -83,6 +83,14 @@ public final class Notebook extends HBox {
     right.setMinWidth(226);
     right.setMaxWidth(226);
     getChildren().addAll(table, right);
+  }
+
+  private Button button(String id, String words, Consumer<Entry> run) {
+    Button button = new Button(Text.of(words));
+    button.setId(id);
+    button.disableProperty().bind(table.getSelectionModel().selectedItemProperty().isNull());
+    button.setOnAction(e -> run.accept(table.getSelectionModel().getSelectedItem()));
+    return button;
   }
 
   void focusEntries() {

@@ -1,5 +1,6 @@
 package zebrawood.desktop.sheet;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.scene.Node;
@@ -10,6 +11,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Subscription;
 import zebrawood.desktop.form.Field;
+import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.TypedField;
 import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.station.Dragged;
@@ -43,6 +45,7 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
   private final WorkshopModel workshop;
   private final Station station;
   private final StationModel<R, F> model;
+  private final Supplier<StationModel<?, ?>> anew;
   private final SheetModel<R, F> sheet;
   private final DoNext doNext;
   private final Label summary = new WrappedLabel("", "summary");
@@ -68,6 +71,7 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     this.workshop = host.workshop();
     this.station = station;
     this.model = model;
+    this.anew = anew;
     sheet =
         new SheetModel<>(host, station, model, new Cursor(), this::showAdvice, this::refresh, anew);
     doNext = new DoNext(sheet::primary, sheet::secondary, sheet::dateReading);
@@ -82,7 +86,8 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
             station.id(),
             workshop.clock().getZone(),
             sheet::correct,
-            host::takeBack);
+            host::takeBack,
+            host::attachments);
     notebook.setVisible(false);
     notebook.setManaged(false);
     strip = new NotebookStrip(notebookTitle(), workshop.clock().getZone(), this::toggleNotebook);
@@ -253,6 +258,22 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
 
   public StationModel<R, F> model() {
     return model;
+  }
+
+  public Station station() {
+    return station;
+  }
+
+  /** The entries of what is fitted now, oldest first. */
+  public List<Entry> entries() {
+    return sheet.entries();
+  }
+
+  /** A form of this station that nobody sees. */
+  public StationForm scratch() {
+    StationModel<?, ?> other = anew.get();
+    other.dispose();
+    return other.form();
   }
 
   /** Rounds of mending in a practice that runs; -1 where none does. */

@@ -6,12 +6,13 @@ import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.words.Message;
 
-/** The workshop file is gone while it is open: where all that is known goes on. */
+/** The workshop file is gone, or damaged: where all that is known goes on. */
 final class LostFileCard {
   private final Cards cards;
   private final WorkshopModel workshop;
@@ -37,13 +38,34 @@ final class LostFileCard {
     problem.setId("lost-problem");
     problem.getStyleClass().add("refusal");
     problem.managedProperty().bind(problem.textProperty().isNotEmpty());
+    boolean damaged = workshop.fileState().damage().isPresent();
+    HBox buttons =
+        Card.buttons(Card.button("lost-cancel", Text.of("lost.look"), cards::close), save);
+    if (damaged) {
+      buttons
+          .getChildren()
+          .addFirst(
+              Card.button(
+                  "lost-restore",
+                  Text.of("restore.title"),
+                  () -> {
+                    cards.close();
+                    RestoreCard.open(cards, workshop);
+                  }));
+    }
     VBox card =
         Card.of(
-            Text.of("lost.title"),
-            Card.words(Text.of("lost.why", workshop.file().toString())),
+            Text.of(damaged ? "lost.damaged" : "lost.title"),
+            Card.words(
+                workshop
+                    .fileState()
+                    .damage()
+                    .map(Text.words()::sentence)
+                    .orElseGet(() -> Text.of("lost.why", workshop.file().toString()))),
+            Card.words(Text.of("lost.do")),
             new VBox(2, label, file),
             problem,
-            Card.buttons(Card.button("lost-cancel", Text.of("button.cancel"), cards::close), save));
+            buttons);
     cards.open(card, save);
   }
 
@@ -69,7 +91,7 @@ final class LostFileCard {
       return;
     }
     save.setDisable(true);
-    workshop.goOnIn(chosen, this::done);
+    workshop.fileState().goOnIn(chosen, this::done);
   }
 
   private void done(Optional<Message> refused) {

@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import javafx.scene.layout.Region;
+import zebrawood.desktop.station.SheetHost;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.machine.Machine;
 
@@ -11,6 +12,7 @@ import zebrawood.machine.Machine;
 final class OtherPages {
   private static final Set<String> PLACES = Set.of(Shell.ALL, Shell.DAYS, Shell.SEARCH);
 
+  private final SheetHost host;
   private final WorkshopModel workshop;
   private final Consumer<String> show;
   private final Consumer<Machine> openMachine;
@@ -23,8 +25,9 @@ final class OtherPages {
    * @param show shows a place of the open machine
    * @param openMachine opens a machine, its page where it is open already
    */
-  OtherPages(WorkshopModel workshop, Consumer<String> show, Consumer<Machine> openMachine) {
-    this.workshop = workshop;
+  OtherPages(SheetHost host, Consumer<String> show, Consumer<Machine> openMachine) {
+    this.host = host;
+    this.workshop = host.workshop();
     this.show = show;
     this.openMachine = openMachine;
   }
@@ -39,7 +42,7 @@ final class OtherPages {
         switch (place) {
           case Shell.ALL -> new WorkshopPage(workshop, openMachine);
           case Shell.SEARCH -> new SearchPage(workshop, this::openAt);
-          default -> TwoDaysPage.of(workshop, show);
+          default -> new TwoDaysPage(host, show);
         };
     page = Optional.of(made);
     return made.view();

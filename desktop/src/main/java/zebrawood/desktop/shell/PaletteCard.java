@@ -66,6 +66,7 @@ final class PaletteCard {
   /** What it is listed as, and other words that people look for. */
   private static String sought(Command command) {
     StringBuilder sought = new StringBuilder(Text.of(command.words()));
+    sought.append(' ').append(command.also());
     Stream.concat(Stream.of(command.words()), command.words().arguments().stream())
         .filter(Message.class::isInstance)
         .map(m -> ((Message) m).key() + OTHER)

@@ -2,98 +2,47 @@ package zebrawood.desktop.shell;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.file.FileAlreadyExistsException;
-import java.nio.file.InvalidPathException;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.Optional;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
-import javafx.scene.layout.VBox;
+import java.util.function.Consumer;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.machine.Machine;
-import zebrawood.measure.UnusableReading;
 import zebrawood.records.passport.PassportFile;
 import zebrawood.records.workshop.Merged;
+import zebrawood.records.workshop.TwoDescriptions;
 import zebrawood.records.workshop.Workshop;
-import zebrawood.words.Message;
 
 /** A machine's whole record into a file, or out of one. */
 final class PassportCard {
-  private final Cards cards;
-  private final WorkshopModel workshop;
-  private final TextField file = new TextField();
-  private final Label problem = Card.words("");
-  private final Button go;
-  private final boolean out;
+  private static final String ID = "passport";
 
-  private PassportCard(Cards cards, WorkshopModel workshop, boolean out) {
-    this.cards = cards;
-    this.workshop = workshop;
-    this.out = out;
-    go =
-        Card.primary(
-            "passport-go", Text.of(out ? "passport.write" : "passport.take"), this::pressed);
-  }
+  private PassportCard() {}
 
-  /**
-   * @param out whether the open machine's passport is written, and not one taken in
-   */
-  static void open(Cards cards, WorkshopModel workshop, boolean out) {
-    new PassportCard(cards, workshop, out).show();
-  }
-
-  private void show() {
-    file.setId("passport-file");
-    file.setPrefColumnCount(42);
-    if (out) {
-      String name = workshop.opened().machine().name().strip().toLowerCase(Locale.ROOT);
-      Path beside = workshop.file().toAbsolutePath();
-      file.setText(
-          beside.resolveSibling(name.replaceAll("[^\\p{L}\\p{N}]+", "-") + ".passport").toString());
-    }
-    file.setOnAction(e -> pressed());
-    Label label = new Label(Text.of("passport.file"));
-    label.setLabelFor(file);
-    problem.setId("passport-problem");
-    problem.getStyleClass().add("refusal");
-    problem.managedProperty().bind(problem.textProperty().isNotEmpty());
-    VBox card =
-        Card.of(
-            Text.of(out ? "passport.out" : "passport.in"),
-            Card.words(Text.of(out ? "passport.out.why" : "passport.in.why")),
-            new VBox(2, label, file),
-            problem,
-            Card.buttons(
-                Card.button("passport-cancel", Text.of("button.cancel"), cards::close), go));
-    cards.open(card, file);
-  }
-
-  private void pressed() {
-    Path chosen;
-    try {
-      chosen = Path.of(file.getText().strip()).toAbsolutePath();
-    } catch (InvalidPathException e) {
-      problem.setText(Text.of("handover.failed", String.valueOf(e.getReason())));
-      return;
-    }
-    if (file.getText().isBlank()) {
-      problem.setText(Text.of("field.file.no-name"));
-      return;
-    }
-    go.setDisable(true);
-    if (out) {
-      Machine machine = workshop.opened().machine();
-      workshop.withFile(
-          w -> written(w, machine, chosen),
-          lines -> done(Text.of("passport.written", machine.name(), chosen.toString())),
-          this::failed);
-    } else {
-      workshop.withFile(w -> taken(w, chosen), this::taken, this::failed);
-    }
+  /** Asks for the file that the open machine's passport is written into. */
+  static void write(Cards cards, WorkshopModel workshop) {
+    Machine machine = workshop.opened().machine();
+    String name = machine.name().strip().toLowerCase(Locale.ROOT);
+    Path beside = workshop.file().toAbsolutePath();
+    FileCard.open(
+        cards,
+        new FileCard.Words(
+            ID,
+            Text.of("passport.out"),
+            Text.of("passport.out.why"),
+            Text.of("passport.write"),
+            beside
+                .resolveSibling(name.replaceAll("[^\\p{L}\\p{N}]+", "-") + ".passport")
+                .toString()),
+        (file, card) ->
+            workshop.withFile(
+                w -> written(w, machine, file),
+                lines -> {
+                  card.done();
+                  workshop.say(Text.of("passport.written", machine.name(), file.toString()));
+                },
+                card::failed));
   }
 
   private static int written(Workshop workshop, Machine machine, Path file) {
@@ -102,6 +51,21 @@ final class PassportCard {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  /**
+   * Asks for a passport's file that is taken in.
+   *
+   * @param onTwice told where the machine turns out to be described anew on both sides
+   */
+  static void take(Cards cards, WorkshopModel workshop, Consumer<TwoDescriptions> onTwice) {
+    FileCard.open(
+        cards,
+        new FileCard.Words(
+            ID, Text.of("passport.in"), Text.of("passport.in.why"), Text.of("passport.take"), ""),
+        (file, card) ->
+            workshop.withFile(
+                w -> taken(w, file), taken -> say(taken, workshop, card, onTwice), card::failed));
   }
 
   /** What was taken in, and the machine as it is now. */
@@ -121,7 +85,8 @@ final class PassportCard {
     }
   }
 
-  private void taken(Taken taken) {
+  private static void say(
+      Taken taken, WorkshopModel workshop, FileCard card, Consumer<TwoDescriptions> onTwice) {
     Merged merged = taken.merged;
     String said =
         Text.of(
@@ -129,30 +94,12 @@ final class PassportCard {
             taken.machine.map(Machine::name).orElse("\u2013"),
             merged.added(),
             merged.known());
-    taken.machine.ifPresentOrElse(
-        machine -> workshop.readAgain(machine, () -> done(said)), () -> done(said));
-  }
-
-  private void done(String said) {
-    cards.close();
-    workshop.say(said);
-  }
-
-  private void failed(RuntimeException because) {
-    go.setDisable(false);
-    problem.setText(
-        switch (because) {
-          case UnusableReading e -> e.getMessage();
-          case UncheckedIOException e when e.getCause() instanceof FileAlreadyExistsException ->
-              Text.of("passport.there");
-          case UncheckedIOException e when e.getCause() instanceof NoSuchFileException ->
-              Text.of("passport.missing");
-          default ->
-              Text.words()
-                  .sentence(
-                      Message.of(
-                          "passport.trouble",
-                          Message.quoted(String.valueOf(because.getMessage()))));
-        });
+    Runnable then =
+        () -> {
+          card.done();
+          workshop.say(said);
+          Optional.ofNullable(workshop.opened()).flatMap(o -> o.twice()).ifPresent(onTwice);
+        };
+    taken.machine.ifPresentOrElse(machine -> workshop.readAgain(machine, then), then);
   }
 }

@@ -67,6 +67,7 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
   private final Cards about = new Cards(new StackPane(frame, cards));
 
   private final HelpDesk help = new HelpDesk(this, about);
+  private final RecordCards record;
   private final TakeBack takeBack;
   private final PaperDesk paper;
   private final ShellCommands commands;
@@ -89,10 +90,11 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
     this.workshop = workshop;
     this.definitions = List.copyOf(definitions);
     this.outside = outside;
+    record = new RecordCards(this, cards, about);
     takeBack = new TakeBack(this, this::taken);
     paper = new PaperDesk(this, this.definitions);
     commands = new ShellCommands(this, this.definitions, paper, help, closeWindow);
-    others = new OtherPages(workshop, this::show, this::openMachine);
+    others = new OtherPages(this, this::show, this::openMachine);
     top = new TopBar(workshop::choose, () -> show(ALL), this::newMachine, this::palette);
     frame.setTop(new VBox(top, tour));
     frame.setLeft(rail);
@@ -111,7 +113,7 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
         });
     workshop.openedProperty().subscribe(o -> follow());
     workshop.machinesProperty().subscribe(m -> showTop());
-    workshop.lostProperty().subscribe(lost -> saveElsewhere());
+    workshop.fileState().lostProperty().subscribe(lost -> record.saveElsewhere());
     workshop
         .unitsProperty()
         .subscribe((before, now) -> {
@@ -397,16 +399,9 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
     PaletteCard.open(cards, all);
   }
 
-  /** Asks for a passport's file, to be written or taken in. */
-  void passport(boolean out) {
-    PassportCard.open(cards, workshop, out);
-  }
-
-  /** Where the file that was opened is gone. */
-  void saveElsewhere() {
-    if (workshop.lostProperty().get()) {
-      LostFileCard.open(about, workshop);
-    }
+  /** Asks for files of the record, and what is wrong with the workshop's own. */
+  RecordCards record() {
+    return record;
   }
 
   void askInitials() {
@@ -434,6 +429,11 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
 
   void takeBackLast() {
     takeBack.last();
+  }
+
+  @Override
+  public void attachments(Entry entry) {
+    record.attachments(entry);
   }
 
   @Override

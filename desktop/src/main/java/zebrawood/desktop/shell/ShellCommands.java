@@ -19,6 +19,7 @@ import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Recorded;
 import zebrawood.machine.Machine;
 import zebrawood.quantity.DisplayUnits;
+import zebrawood.records.handover.MachineCode;
 import zebrawood.words.Message;
 
 /** Everything the window can do now, for the palette and the keys. */
@@ -77,14 +78,15 @@ final class ShellCommands {
   /** Everything the window can do now, in the order the palette lists it. */
   List<Command> all() {
     List<Command> all = new ArrayList<>();
-    if (workshop.lostProperty().get()) {
-      all.add(Command.of(Message.of("lost.title"), shell::saveElsewhere));
+    if (workshop.fileState().lostProperty().get()) {
+      all.add(Command.of(Message.of("command.save-elsewhere"), shell.record()::saveElsewhere));
     }
     if (workshop.opened() != null) {
       all.addAll(openCommands());
     }
     all.add(Command.of(Message.of("command.new-machine"), "Ctrl+N", shell::newMachine));
-    all.add(Command.of(Message.of("command.passport-in"), () -> shell.passport(false)));
+    all.add(Command.of(Message.of("command.passport-in"), shell.record()::passportIn));
+    all.add(Command.of(Message.of("command.restore"), shell.record()::restore));
     all.addAll(displayCommands());
     all.add(Command.of(Message.of("command.tell"), "F1", help::tell));
     all.add(Command.of(Message.of("command.initials"), shell::askInitials));
@@ -111,12 +113,27 @@ final class ShellCommands {
     }
     all.add(Command.of(Message.of("command.days"), "Ctrl+T", () -> shell.show(Shell.DAYS)));
     all.add(Command.of(Message.of("command.search"), "Ctrl+F", () -> shell.show(Shell.SEARCH)));
-    all.add(Command.of(Message.of("command.passport-out"), () -> shell.passport(true)));
+    all.add(Command.of(Message.of("command.passport-out"), shell.record()::passportOut));
+    workshop
+        .opened()
+        .twice()
+        .ifPresent(two ->
+            all.add(
+                Command.of(
+                    Message.of("command.twice"), () -> shell.record().twoDescriptions(two))));
     shell
         .shownSheet()
         .ifPresent(sheet -> {
           all.add(Command.of(Message.of("command.primary"), "Ctrl+Enter", sheet::primary));
           all.add(Command.of(Message.of("command.notebook"), "F9", sheet::toggleNotebook));
+          if (sheet.practiceRounds() < 0) {
+            all.add(
+                Command.of(
+                    Message.of("command.readings-out"), () -> shell.record().readingsOut(sheet)));
+            all.add(
+                Command.of(
+                    Message.of("command.readings-in"), () -> shell.record().readingsIn(sheet)));
+          }
           all.addAll(onSheet(sheet.view()));
         });
     all.add(Command.of(Message.of("command.happened"), "Ctrl+E", shell::happened));
@@ -145,8 +162,8 @@ final class ShellCommands {
     }
     for (Machine machine : workshop.machinesProperty().get()) {
       all.add(
-          Command.of(
-              Message.of("command.machine", machine.name()), () -> workshop.choose(machine)));
+          Command.of(Message.of("command.machine", machine.name()), () -> workshop.choose(machine))
+              .foundBy(MachineCode.words(machine)));
     }
     return all;
   }

@@ -20,26 +20,37 @@ import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.sheet.StandingMark;
 import zebrawood.desktop.sheet.WrappedLabel;
+import zebrawood.desktop.station.SheetHost;
+import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.ledger.Ledger;
 import zebrawood.ledger.TwoDays;
+import zebrawood.machine.Machine;
+import zebrawood.records.handover.ComparisonPage;
+import zebrawood.words.Phrasebook;
 
 /** Two days of one machine beside each other: what differs, and where to look first. */
 final class TwoDaysPage extends BorderPane implements ShellPage {
   private static final double LEFT = 300;
   private static final double RIGHT = 290;
 
-  private final TwoDaysModel model;
+  private final SheetHost host;
   private final Consumer<String> open;
+  private TwoDaysModel model;
+  private Ledger shown;
   private final ComboBox<Moment> worked = new ComboBox<>();
   private final ComboBox<Moment> not = new ComboBox<>();
   private final VBox middle = new VBox(8);
   private final VBox right = new VBox(8);
   private final Label counts = new WrappedLabel("", "soft");
 
-  TwoDaysPage(TwoDaysModel model, Consumer<String> open) {
-    this.model = model;
+  /** Of the machine that is open. */
+  TwoDaysPage(SheetHost host, Consumer<String> open) {
+    this.host = host;
     this.open = open;
+    shown = host.workshop().opened().ledger();
+    model = made();
     getStyleClass().addAll("sheet", "today");
     setId("days");
     Topic.mark(this, "days.sheet");
@@ -59,7 +70,8 @@ final class TwoDaysPage extends BorderPane implements ShellPage {
             box(worked, "days-worked", "days.worked", model.firstGuess()),
             box(not, "days-not", "days.not", model.secondGuess()),
             new WrappedLabel(Text.of("days.hint"), "soft"),
-            counts);
+            counts,
+            Card.button("days-print", Text.of("days.print"), this::print));
     left.setPrefWidth(LEFT);
     left.setMinWidth(LEFT);
     right.setPrefWidth(RIGHT);
@@ -68,20 +80,69 @@ final class TwoDaysPage extends BorderPane implements ShellPage {
     HBox.setHgrow(columns.getChildren().get(1), Priority.ALWAYS);
     columns.getStyleClass().add("workshop-body");
     setCenter(columns);
-    worked.valueProperty().subscribe((before, now) -> refresh());
-    not.valueProperty().subscribe((before, now) -> refresh());
-    refresh();
+    worked.valueProperty().subscribe((before, now) -> show());
+    not.valueProperty().subscribe((before, now) -> show());
+    show();
   }
 
-  /** Of the machine that is open. */
-  static TwoDaysPage of(WorkshopModel workshop, Consumer<String> open) {
-    return new TwoDaysPage(
-        new TwoDaysModel(
-            workshop.opened().ledger(),
-            workshop.stations(),
-            workshop.clock().instant(),
-            workshop.clock().getZone()),
-        open);
+  private TwoDaysModel made() {
+    WorkshopModel workshop = host.workshop();
+    return new TwoDaysModel(
+        shown, workshop.stations(), workshop.clock().instant(), workshop.clock().getZone());
+  }
+
+  /** The record grew: what can be chosen is another, and what was chosen stays chosen. */
+  private void follow() {
+    Ledger now = host.workshop().opened().ledger();
+    if (now.equals(shown)) {
+      return;
+    }
+    shown = now;
+    model = made();
+    chooseAgain(worked);
+    chooseAgain(not);
+  }
+
+  private void chooseAgain(ComboBox<Moment> of) {
+    Moment chosen = of.getValue();
+    of.getItems().setAll(model.moments());
+    of.setValue(
+        model.moments().stream()
+            .filter(m -> chosen != null && m.words().equals(chosen.words()))
+            .findFirst()
+            .orElse(model.moments().getFirst()));
+  }
+
+  private void print() {
+    if (worked.getValue() == null || not.getValue() == null) {
+      return;
+    }
+    TwoDays days = model.compare(worked.getValue(), not.getValue());
+    WorkshopModel workshop = host.workshop();
+    Machine machine = workshop.opened().machine();
+    Phrasebook words = Text.words();
+    ComparisonPage page =
+        new ComparisonPage(
+            machine.name(),
+            Text.of(machine.inOneLine()),
+            DayWords.dayAndYear(workshop.clock().instant(), workshop.clock().getZone()),
+            worked.getValue().words(),
+            not.getValue().words(),
+            counts.getText(),
+            days.differs().stream()
+                .map(model::row)
+                .map(r -> new ComparisonPage.Row(r.name(), r.before(), r.after(), r.says()))
+                .toList(),
+            model.between(days),
+            model.neverRead(days),
+            Text.of("days.caution"));
+    host.write(
+        new SheetHost.Page(
+            Text.of("days.print"),
+            Text.of("days.print-why"),
+            "two-days",
+            false,
+            remark -> page.html(words)));
   }
 
   private VBox box(ComboBox<Moment> of, String id, String label, Moment first) {
@@ -102,6 +163,11 @@ final class TwoDaysPage extends BorderPane implements ShellPage {
 
   @Override
   public void refresh() {
+    follow();
+    show();
+  }
+
+  private void show() {
     if (worked.getValue() == null || not.getValue() == null) {
       return;
     }

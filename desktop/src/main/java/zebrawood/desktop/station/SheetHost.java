@@ -76,6 +76,9 @@ public interface SheetHost {
     String html(String remark) throws java.io.IOException;
   }
 
+  /** Shows the pictures and files of an entry, and takes more. */
+  void attachments(Entry entry);
+
   /** Withdraws an entry; asks first where it is of another visit or of somebody else. */
   void takeBack(Entry entry);
 }

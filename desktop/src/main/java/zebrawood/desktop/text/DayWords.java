@@ -1,7 +1,9 @@
 package zebrawood.desktop.text;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.ZoneOffset;
 import zebrawood.words.Dates;
 
 /** Days and times as shown. */
@@ -14,6 +16,10 @@ public final class DayWords {
 
   public static String dayAndYear(Instant at, ZoneId zone) {
     return Text.of(Dates.dayAndYear(at, zone));
+  }
+
+  public static String dayAndYear(LocalDate day) {
+    return dayAndYear(day.atStartOfDay(ZoneOffset.UTC).toInstant(), ZoneOffset.UTC);
   }
 
   public static String dayAndTime(Instant at, ZoneId zone) {

@@ -14,6 +14,7 @@ import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Recorded;
 import zebrawood.ledger.Station;
 import zebrawood.machine.Machine;
+import zebrawood.records.workshop.TwoDescriptions;
 import zebrawood.records.workshop.Workshop;
 
 /** Reads what is known of a machine from the workshop file; on any thread. */
@@ -51,12 +52,21 @@ final class Loading {
         drafts.put(name, workshop.draft(machine.id(), name));
       }
     }
+    Optional<TwoDescriptions> twice = workshop.describedTwice(machine.id());
     return new Opened(
         machine,
         ledger,
         ledger.standings(stations, now),
         drafts,
-        Notices.of(ledger, stations, machine, machines.unread(), now));
+        Notices.of(
+            ledger,
+            stations,
+            machine,
+            machines.unread(),
+            workshop.isDamaged(),
+            twice.isPresent(),
+            now),
+        twice);
   }
 
   static Glance glance(Workshop workshop, List<Station> stations, Machine machine, Instant now) {

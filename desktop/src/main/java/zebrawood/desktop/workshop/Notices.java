@@ -43,8 +43,16 @@ final class Notices {
       List<Station> stations,
       Machine machine,
       List<String> unreadMachines,
+      boolean damaged,
+      boolean twice,
       Instant now) {
     List<Message> notices = new ArrayList<>();
+    if (twice) {
+      notices.add(Message.of("notice.twice"));
+    }
+    if (damaged) {
+      notices.add(Message.of("notice.damaged"));
+    }
     List<Recorded> ahead = ledger.ahead(now);
     if (!ahead.isEmpty()) {
       notices.add(

@@ -14,8 +14,6 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import javafx.beans.property.ObjectProperty;
-import javafx.beans.property.ReadOnlyBooleanProperty;
-import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
@@ -32,6 +30,7 @@ import zebrawood.ledger.Station;
 import zebrawood.machine.Machine;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.records.kept.StationPaper;
+import zebrawood.records.workshop.TwoDescriptions;
 import zebrawood.records.workshop.Workshop;
 import zebrawood.words.Message;
 
@@ -49,8 +48,8 @@ public final class WorkshopModel implements AutoCloseable {
       new ReadOnlyObjectWrapper<>(List.of());
   private final ReadOnlyObjectWrapper<Opened> opened = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
-  private final ReadOnlyBooleanWrapper lost = new ReadOnlyBooleanWrapper();
   private final PersonalChoices choices;
+  private final FileState state;
 
   /** What was typed since the start, newer than what was loaded. */
   private final Map<String, Map<String, String>> typed = new HashMap<>();
@@ -60,13 +59,15 @@ public final class WorkshopModel implements AutoCloseable {
    *
    * @param drafts what was typed and not recorded, by the name it is kept under
    * @param notices what of the record is not as it should be, to be told on the machine page
+   * @param twice its two descriptions, where it was described anew on two computers
    */
   public record Opened(
       Machine machine,
       Ledger ledger,
       SequencedMap<Station, Standing> standings,
       Map<String, Map<String, String>> drafts,
-      List<Message> notices) {
+      List<Message> notices,
+      Optional<TwoDescriptions> twice) {
     public Standing standing(Station station) {
       return standings.get(station);
     }
@@ -119,6 +120,7 @@ public final class WorkshopModel implements AutoCloseable {
     this.clock = clock;
     this.person = person;
     this.disk = new DiskThread(ui);
+    state = new FileState(this, workshop, disk);
     this.drafts = new DraftKeeper(workshop, disk.executor(), this::notKept);
     machines.set(start.machines());
     opened.set(start.opened().orElse(null));
@@ -383,34 +385,44 @@ public final class WorkshopModel implements AutoCloseable {
   }
 
   private void failed(String key, RuntimeException because, Runnable otherwise) {
-    boolean gone = because instanceof Workshop.Gone;
-    message.set(Text.of(gone ? "workshop.gone" : key, workshop.file().toString()));
+    message.set(Text.of(FileState.keyOf(because, key), workshop.file().toString()));
     otherwise.run();
-    lost.set(lost.get() || gone);
+    state.failed(because);
   }
 
-  /** Whether the file that was opened is no longer there, so that nothing can be recorded. */
-  public ReadOnlyBooleanProperty lostProperty() {
-    return lost.getReadOnlyProperty();
+  /** Whether the file can still be recorded in, and what can be done where it cannot. */
+  public FileState fileState() {
+    return state;
   }
 
-  /**
-   * Saves all that is recorded and typed in another file and goes on there.
-   *
-   * @param then gets why it could not be, or nothing
-   */
-  public void goOnIn(Path chosen, Consumer<Optional<Message>> then) {
-    disk.ask(
-        () -> workshop.goOnIn(chosen),
-        refused -> {
-          if (refused.isEmpty()) {
-            lost.set(false);
-            drafts.again();
-            say(Text.of("workshop.goes-on", workshop.file().toString()));
-          }
-          then.accept(refused);
+  /** Reads all of another file that stands where the one before stood. */
+  void readAnew(Runnable then) {
+    Optional<String> before = Optional.ofNullable(opened()).map(o -> o.machine().id());
+    Instant now = clock.instant();
+    typed.clear();
+    read(
+        () -> {
+          Workshop.Machines all = workshop.machines();
+          Optional<Machine> next =
+              all.readable().stream()
+                  .filter(m -> before.equals(Optional.of(m.id())))
+                  .findFirst()
+                  .or(() -> all.readable().stream().findFirst());
+          Optional<Opened> loaded = next.map(m -> Loading.opened(workshop, stations, m, all, now));
+          return (Runnable)
+              () -> {
+                machines.set(all.readable());
+                opened.set(null);
+                opened.set(loaded.orElse(null));
+                then.run();
+              };
         },
-        e -> then.accept(Optional.of(Message.of("workshop.not-copied", chosen.toString()))));
+        Runnable::run);
+  }
+
+  /** What was typed and could not be kept is kept now. */
+  void keepAgain() {
+    drafts.again();
   }
 
   /** Waits until everything is on the disk, then lets go of the file. */

@@ -2,7 +2,9 @@ package zebrawood.devices.picture;
 
 import com.drew.imaging.ImageMetadataReader;
 import com.drew.imaging.ImageProcessingException;
+import com.drew.metadata.Metadata;
 import com.drew.metadata.exif.ExifIFD0Directory;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Path;
 
@@ -15,12 +17,25 @@ import java.nio.file.Path;
 record Orientation(boolean swapped, boolean mirroredX, boolean mirroredY) {
   static final Orientation UPRIGHT = new Orientation(false, false, false);
 
+  /** Reads the tags of something. */
+  @FunctionalInterface
+  private interface Tags {
+    Metadata read() throws ImageProcessingException, IOException;
+  }
+
   /** What a file's tag says; upright where there is none, or none that can be read. */
   static Orientation of(Path file) {
+    return of(() -> ImageMetadataReader.readMetadata(file.toFile()));
+  }
+
+  /** The same of a file's bytes. */
+  static Orientation of(byte[] file) {
+    return of(() -> ImageMetadataReader.readMetadata(new ByteArrayInputStream(file)));
+  }
+
+  private static Orientation of(Tags tags) {
     try {
-      var directory =
-          ImageMetadataReader.readMetadata(file.toFile())
-              .getFirstDirectoryOfType(ExifIFD0Directory.class);
+      var directory = tags.read().getFirstDirectoryOfType(ExifIFD0Directory.class);
       Integer tag =
           directory == null ? null : directory.getInteger(ExifIFD0Directory.TAG_ORIENTATION);
       return tag == null ? UPRIGHT : of(tag);

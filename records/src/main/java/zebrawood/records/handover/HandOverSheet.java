@@ -31,7 +31,11 @@ import zebrawood.words.Dates;
 import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
-/** What stands on a hand-over sheet, ready for the template: texts and pictures only. */
+/**
+ * What stands on a hand-over sheet, ready for the template: texts and pictures only.
+ *
+ * @param code the machine's code as SVG
+ */
 public record HandOverSheet(
     String machine,
     List<Fact> identity,
@@ -41,7 +45,8 @@ public record HandOverSheet(
     List<StationPart> stations,
     List<Proof> proofs,
     List<Happening> events,
-    String remark) {
+    String remark,
+    String code) {
   /** A line of what the machine is. */
   public record Fact(String name, String value) {}
 
@@ -166,7 +171,8 @@ public record HandOverSheet(
         parts,
         proofs(ledger, standings.keySet(), hand),
         happenings,
-        hand.remark);
+        hand.remark,
+        MachineCode.svg(machine));
   }
 
   /** What of the machine was told; what was not is said to be so. */

@@ -10,13 +10,13 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Set;
 import zebrawood.machine.Machine;
 import zebrawood.measure.UnusableReading;
+import zebrawood.records.file.Sha256;
 import zebrawood.records.file.WholeFile;
 import zebrawood.records.json.RecordJson;
 import zebrawood.records.workshop.PassportRow;
@@ -34,7 +34,7 @@ import zebrawood.words.Message;
  */
 public record PassportFile(String machineId, String name, List<PassportRow> rows) {
   public static final String FORMAT = "zebrawood-passport";
-  public static final int VERSION = 1;
+  public static final int VERSION = 2;
 
   /** Of a file; a machine of a hundred years has less. */
   static final long MOST_BYTES = 1L << 30;
@@ -64,7 +64,7 @@ public record PassportFile(String machineId, String name, List<PassportRow> rows
     WholeFile.writeBytes(
         file,
         out -> {
-          MessageDigest sum = sha256();
+          MessageDigest sum = Sha256.begun();
           line(out, sum, new Head(FORMAT, VERSION, machine.id(), machine.name()));
           from.passport(
               machine.id(),
@@ -92,14 +92,6 @@ public record PassportFile(String machineId, String name, List<PassportRow> rows
     return (RecordJson.write(what) + "\n").getBytes(StandardCharsets.UTF_8);
   }
 
-  private static MessageDigest sha256() {
-    try {
-      return MessageDigest.getInstance("SHA-256");
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
-  }
-
   /**
    * @param newest of the workshop's file that rows may come from
    * @throws UnusableReading saying why it is refused
@@ -116,7 +108,7 @@ public record PassportFile(String machineId, String name, List<PassportRow> rows
   }
 
   static PassportFile read(InputStream in, int newest) throws IOException {
-    MessageDigest sum = sha256();
+    MessageDigest sum = Sha256.begun();
     byte[] first = next(in);
     Head head = head(first);
     sum.update(first);

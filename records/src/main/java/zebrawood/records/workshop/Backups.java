@@ -21,6 +21,7 @@ import java.util.stream.Stream;
 public final class Backups {
   private static final int DAYS = 7;
   private static final int WEEKS = 9;
+  private static final int BYTES_OF_A_KILOBYTE = 1000;
   private static final String ENDING = ".zebrawood";
 
   private final Path folder;
@@ -30,7 +31,7 @@ public final class Backups {
    *
    * @param day on which it was made
    */
-  public record Backup(LocalDate day, Path file) {}
+  public record Backup(LocalDate day, Path file, long kilobytes) {}
 
   public Backups(Path workshop) {
     folder = workshop.resolveSibling(workshop.getFileName() + ".backups");
@@ -43,10 +44,14 @@ public final class Backups {
     }
     try (Stream<Path> files = Files.list(folder)) {
       return files
-          .flatMap(f -> day(f).map(d -> new Backup(d, f)).stream())
+          .flatMap(f -> day(f).map(d -> new Backup(d, f, kilobytes(f))).stream())
           .sorted(Comparator.comparing(Backup::day).reversed())
           .toList();
     }
+  }
+
+  private static long kilobytes(Path file) {
+    return file.toFile().length() / BYTES_OF_A_KILOBYTE;
   }
 
   private static Optional<LocalDate> day(Path file) {

@@ -1,17 +1,16 @@
 package zebrawood.records.workshop;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashMap;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
+import zebrawood.records.file.Sha256;
 
 /**
  * A sum behind every row of a machine's record: SHA-256 (FIPS 180-4) over the sum before it and all
@@ -21,7 +20,7 @@ final class Chain {
   /** Of the file's versions, the first that has sums. */
   static final int SINCE = 4;
 
-  private static final String FIRST = "";
+  static final String FIRST = "";
   private static final char BETWEEN = '\u001f';
   private static final char NOTHING = '\u0000';
 
@@ -31,7 +30,8 @@ final class Chain {
   enum Of {
     MACHINE("machine", "id"),
     ENTRY("entry", "machine_id"),
-    EVENT("event", "machine_id");
+    EVENT("event", "machine_id"),
+    ATTACHMENT("attachment", "machine_id");
 
     private final String table;
     private final String machineColumn;
@@ -39,6 +39,20 @@ final class Chain {
     Of(String table, String machineColumn) {
       this.table = table;
       this.machineColumn = machineColumn;
+    }
+
+    String table() {
+      return table;
+    }
+
+    /** Empty where no kind is called so. */
+    static Optional<Of> named(String name) {
+      return Stream.of(values()).filter(kind -> kind.name().equals(name)).findFirst();
+    }
+
+    /** Empty where it has no sums. */
+    static Optional<Of> ofTable(String table) {
+      return Stream.of(values()).filter(kind -> kind.table.equals(table)).findFirst();
     }
   }
 
@@ -59,7 +73,7 @@ final class Chain {
 
   /** Adds a sum behind the newest row of a kind. */
   void added(Of kind) {
-    rows(kind, " WHERE seq = (SELECT max(seq) FROM " + kind.table + ")")
+    rowsThere(kind, " WHERE seq = (SELECT max(seq) FROM " + kind.table + ")")
         .forEach(r -> link(kind, r));
   }
 
@@ -85,6 +99,13 @@ final class Chain {
   }
 
   private List<Row> rows(Of kind, String which) {
+    if (sql.text("SELECT name FROM sqlite_master WHERE name = ?", kind.table).isEmpty()) {
+      return List.of(); // a kind that came with a later version of the file
+    }
+    return rowsThere(kind, which);
+  }
+
+  private List<Row> rowsThere(Of kind, String which) {
     List<Integer> columns = new ArrayList<>();
     return sql.list(
         "SELECT * FROM " + kind.table + which,
@@ -112,11 +133,18 @@ final class Chain {
     return columns;
   }
 
-  /** These columns, one behind the other. */
   private static String text(ResultSet row, List<Integer> columns) throws SQLException {
-    StringBuilder all = new StringBuilder();
+    List<String> values = new ArrayList<>();
     for (int column : columns) {
-      String value = row.getString(column);
+      values.add(row.getString(column));
+    }
+    return text(values);
+  }
+
+  /** What a row says, all but its number, one value behind the other. */
+  static String text(List<String> values) {
+    StringBuilder all = new StringBuilder();
+    for (String value : values) {
       all.append(value == null ? String.valueOf(NOTHING) : value).append(BETWEEN);
     }
     return all.toString();
@@ -127,17 +155,17 @@ final class Chain {
       case MACHINE -> row.getString("recorded_at");
       case ENTRY -> row.getString("station") + ", " + row.getString("at");
       case EVENT -> row.getString("kind") + ", " + row.getString("at");
+      case ATTACHMENT -> row.getString("name") + ", " + row.getString("recorded_at");
     };
   }
 
+  static boolean fits(String digest, String before, String text) {
+    return digest(before, text).equals(digest);
+  }
+
   private static String digest(String before, String text) {
-    try {
-      MessageDigest sum = MessageDigest.getInstance("SHA-256");
-      sum.update(before.getBytes(StandardCharsets.UTF_8));
-      return HexFormat.of().formatHex(sum.digest(text.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
+    return Sha256.of(
+        before.getBytes(StandardCharsets.UTF_8), text.getBytes(StandardCharsets.UTF_8));
   }
 
   /** The rows that were altered, are missing, or were added outside of the program. */

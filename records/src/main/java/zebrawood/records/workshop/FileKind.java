@@ -15,6 +15,9 @@ sealed interface FileKind {
   /** A workshop, as far as its head and its tables tell. */
   record Ours() implements FileKind {}
 
+  /** A workshop as its head says, which cannot be read further. */
+  record Damaged() implements FileKind {}
+
   /** Something else; it is left as it is. */
   record NotOurs(Message because) implements FileKind {}
 
@@ -42,7 +45,7 @@ sealed interface FileKind {
           ? new Ours()
           : new NotOurs(Message.of("workshop.not-ours", file.toString()));
     } catch (Sql.Refused e) {
-      return new NotOurs(Message.of("workshop.damaged", file.toString()));
+      return new Damaged();
     }
   }
 

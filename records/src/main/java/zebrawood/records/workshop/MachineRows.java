@@ -4,6 +4,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -14,7 +15,10 @@ import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.slf4j.LoggerFactory;
 import zebrawood.measure.UnusableReading;
+import zebrawood.records.file.Sha256;
+import zebrawood.records.workshop.PassportRow.AttachmentRow;
 import zebrawood.records.workshop.PassportRow.Description;
 import zebrawood.records.workshop.PassportRow.EntryRow;
 import zebrawood.records.workshop.PassportRow.EventRow;
@@ -31,11 +35,13 @@ import zebrawood.words.Message;
 final class MachineRows {
   private final Sql sql;
   private final String machineId;
+  private final AttachmentTable attachments;
   private Consumer<Chain.Of> onAdded = kind -> {};
 
   MachineRows(Sql sql, String machineId) {
     this.sql = sql;
     this.machineId = machineId;
+    attachments = new AttachmentTable(sql);
   }
 
   /** A line with its place. */
@@ -52,6 +58,21 @@ final class MachineRows {
       to.accept(line.row);
       line.row.entry().flatMap(e -> paper(e.id())).ifPresent(p -> to.accept(PassportRow.of(p)));
     }
+    for (Attachment attached : attachments.of(machineId)) {
+      to.accept(PassportRow.of(row(attached)));
+    }
+  }
+
+  private AttachmentRow row(Attachment attached) {
+    return new AttachmentRow(
+        attached.id(),
+        attached.lineId(),
+        attached.name(),
+        attached.sha256(),
+        attached.recordedAt().toString(),
+        attached.by(),
+        Base64.getEncoder().encodeToString(attachments.bytes(attached)),
+        Workshop.SCHEMA);
   }
 
   private List<Description> descriptions() {
@@ -140,9 +161,39 @@ final class MachineRows {
     for (PassportRow row : rows) {
       row.paper().filter(p -> paper(p.entryId()).isEmpty()).ifPresent(this::add);
     }
+    addAttachments(rows);
     long all = rows.stream().filter(r -> r.lineId().isPresent()).count();
     boolean bothChanged = !newer.isEmpty() && known.stream().anyMatch(d -> !come.contains(d));
     return new Merged(lines, (int) all - lines, newer.size(), bothChanged);
+  }
+
+  private void addAttachments(List<PassportRow> rows) {
+    Set<String> known =
+        attachments.of(machineId).stream().map(Attachment::id).collect(Collectors.toSet());
+    for (PassportRow row : rows) {
+      row.attachment()
+          .filter(a -> known.add(a.id()))
+          .ifPresent(a -> {
+            attachments.add(machineId, a, content(a));
+            onAdded.accept(Chain.Of.ATTACHMENT);
+          });
+    }
+  }
+
+  /** What is in it, where it is what it is said to be. */
+  private static byte[] content(AttachmentRow row) {
+    try {
+      byte[] bytes = Base64.getDecoder().decode(row.content());
+      if (bytes.length <= Attachment.MOST_BYTES && Sha256.of(bytes).equals(row.sha256())) {
+        return bytes;
+      }
+    } catch (IllegalArgumentException e) {
+      LoggerFactory.getLogger(MachineRows.class).debug("no base64", e);
+    }
+    throw UnusableReading.of(
+        "passport",
+        Message.of("attachment.altered", Message.quoted(row.name())),
+        Message.of("attachment.as-attached"));
   }
 
   private int placeLines(List<PassportRow> rows) {

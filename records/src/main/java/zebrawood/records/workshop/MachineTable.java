@@ -9,6 +9,7 @@ import java.util.Map;
 import zebrawood.machine.Machine;
 import zebrawood.measure.UnusableReading;
 import zebrawood.records.json.RecordJson;
+import zebrawood.records.workshop.TwoDescriptions.Described;
 import zebrawood.records.workshop.Workshop.Machines;
 
 /** Versions of the machines' descriptions: the newest one that can be read is the machine. */
@@ -23,6 +24,28 @@ final class MachineTable {
     Instant time() {
       return Written.instantOr(recordedAt, recordedAt);
     }
+  }
+
+  /** Every version of a machine's description that can be read, by the text of when it was. */
+  Map<String, Described> versions(String id) {
+    Map<String, Described> versions = new LinkedHashMap<>();
+    sql.list(
+        "SELECT recorded_at, recorded_by, body FROM machine WHERE id = ? ORDER BY recorded_at",
+        row -> {
+          String at = row.getString("recorded_at");
+          try {
+            return versions.put(
+                at,
+                new Described(
+                    RecordJson.read(row.getString("body"), Machine.class),
+                    Written.instantOr(at, at),
+                    row.getString("recorded_by")));
+          } catch (UnusableReading e) {
+            return null; // told as a machine that cannot be read
+          }
+        },
+        id);
+    return versions;
   }
 
   /** In the order they were first entered; without those that were removed. */

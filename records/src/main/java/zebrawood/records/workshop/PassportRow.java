@@ -14,7 +14,8 @@ public record PassportRow(
     Optional<Description> machine,
     Optional<EntryRow> entry,
     Optional<EventRow> event,
-    Optional<PaperRow> paper) {
+    Optional<PaperRow> paper,
+    Optional<AttachmentRow> attachment) {
 
   /**
    * A version of a machine's description.
@@ -56,20 +57,44 @@ public record PassportRow(
   /** What paper shows of an entry, as JSON. */
   public record PaperRow(String entryId, String body, int version) {}
 
+  /**
+   * A picture or a file.
+   *
+   * @param sha256 of what is in it
+   * @param content the same in base64 (RFC 4648)
+   */
+  public record AttachmentRow(
+      String id,
+      String lineId,
+      String name,
+      String sha256,
+      String recordedAt,
+      String recordedBy,
+      String content,
+      int version) {}
+
+  private static final PassportRow NONE =
+      new PassportRow(
+          Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+
   static PassportRow of(Description d) {
-    return new PassportRow(Optional.of(d), Optional.empty(), Optional.empty(), Optional.empty());
+    return new PassportRow(Optional.of(d), NONE.entry, NONE.event, NONE.paper, NONE.attachment);
   }
 
   static PassportRow of(EntryRow e) {
-    return new PassportRow(Optional.empty(), Optional.of(e), Optional.empty(), Optional.empty());
+    return new PassportRow(NONE.machine, Optional.of(e), NONE.event, NONE.paper, NONE.attachment);
   }
 
   static PassportRow of(EventRow e) {
-    return new PassportRow(Optional.empty(), Optional.empty(), Optional.of(e), Optional.empty());
+    return new PassportRow(NONE.machine, NONE.entry, Optional.of(e), NONE.paper, NONE.attachment);
   }
 
   static PassportRow of(PaperRow p) {
-    return new PassportRow(Optional.empty(), Optional.empty(), Optional.empty(), Optional.of(p));
+    return new PassportRow(NONE.machine, NONE.entry, NONE.event, Optional.of(p), NONE.attachment);
+  }
+
+  static PassportRow of(AttachmentRow a) {
+    return new PassportRow(NONE.machine, NONE.entry, NONE.event, NONE.paper, Optional.of(a));
   }
 
   /** Which of its parts are there: one, where it is in order. */
@@ -79,6 +104,7 @@ public record PassportRow(
     entry.ifPresent(p -> parts.add("entry"));
     event.ifPresent(p -> parts.add("event"));
     paper.ifPresent(p -> parts.add("paper"));
+    attachment.ifPresent(p -> parts.add("attachment"));
     return parts;
   }
 
@@ -89,6 +115,7 @@ public record PassportRow(
         .or(() -> entry.map(EntryRow::version))
         .or(() -> event.map(EventRow::version))
         .or(() -> paper.map(PaperRow::version))
+        .or(() -> attachment.map(AttachmentRow::version))
         .orElse(0);
   }
 

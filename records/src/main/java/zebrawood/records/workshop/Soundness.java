@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import zebrawood.records.workshop.Chain.Broken;
 import zebrawood.words.Message;
 
@@ -15,19 +16,26 @@ public sealed interface Soundness {
   /**
    * It is not.
    *
+   * @param damaged whether the file itself is, so that nothing may be written to it
    * @param because one sentence
    */
-  record Unsound(Message because) implements Soundness {}
+  record Unsound(boolean damaged, Message because) implements Soundness {}
 
   /** Looks at a file without changing anything of it. */
   static Soundness of(Path file) {
     Path absolute = file.toAbsolutePath();
     if (!Files.isRegularFile(absolute)) {
-      return new Unsound(Message.of("workshop.sound.missing", absolute.toString()));
+      return new Unsound(false, Message.of("workshop.sound.missing", absolute.toString()));
     }
     try {
-      if (FileKind.of(absolute) instanceof FileKind.NotOurs(Message because)) {
-        return new Unsound(because);
+      switch (FileKind.of(absolute)) {
+        case FileKind.NotOurs(Message because) -> {
+          return new Unsound(false, because);
+        }
+        case FileKind.Damaged() -> {
+          return new Unsound(true, Message.of("workshop.damaged", absolute.toString()));
+        }
+        case FileKind.Ours() -> {}
       }
       try (Sql sql = FileKind.readOnly(absolute)) {
         return of(sql, absolute);
@@ -38,7 +46,8 @@ public sealed interface Soundness {
   }
 
   private static Unsound damaged(Path file, String what) {
-    return new Unsound(Message.of("workshop.sound.damaged", file.toString(), Message.quoted(what)));
+    return new Unsound(
+        true, Message.of("workshop.sound.damaged", file.toString(), Message.quoted(what)));
   }
 
   private static Soundness of(Sql sql, Path file) {
@@ -48,13 +57,29 @@ public sealed interface Soundness {
     }
     int version = sql.list("PRAGMA user_version", row -> row.getInt(1)).getFirst();
     if (version > Workshop.SCHEMA) {
-      return new Unsound(Message.of("workshop.newer", file.toString(), version, Workshop.SCHEMA));
+      return new Unsound(
+          false, Message.of("workshop.newer", file.toString(), version, Workshop.SCHEMA));
     }
     if (version >= Chain.SINCE) {
       List<Broken> broken = new Chain(sql).broken();
       if (!broken.isEmpty()) {
         return new Unsound(
-            Message.of("workshop.sound.altered", file.toString(), said(broken.getFirst())));
+            false, Message.of("workshop.sound.altered", file.toString(), said(broken.getFirst())));
+      }
+    }
+    if (version >= AttachmentTable.SINCE) {
+      Optional<Attachment> altered = new AttachmentTable(sql).firstAltered();
+      if (altered.isPresent()) {
+        return new Unsound(
+            false,
+            Message.of(
+                "workshop.sound.altered",
+                file.toString(),
+                Message.of(
+                    "workshop.sound.line",
+                    Message.of(Chain.Of.ATTACHMENT),
+                    Message.quoted(altered.get().machineId()),
+                    Message.quoted(altered.get().name()))));
       }
     }
     return new Sound(

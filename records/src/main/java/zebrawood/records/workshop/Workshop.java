@@ -3,9 +3,9 @@ package zebrawood.records.workshop;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -15,18 +15,14 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
-import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
-import org.sqlite.SQLiteConfig;
-import org.sqlite.SQLiteDataSource;
+import org.slf4j.LoggerFactory;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.Recorded;
 import zebrawood.machine.Machine;
+import zebrawood.measure.UnusableReading;
 import zebrawood.records.kept.StationPaper;
-import zebrawood.records.workshop.Opening.InUse;
-import zebrawood.records.workshop.Opening.Opened;
-import zebrawood.records.workshop.Opening.Unusable;
 import zebrawood.words.Message;
 
 /**
@@ -35,7 +31,7 @@ import zebrawood.words.Message;
  */
 public final class Workshop implements AutoCloseable {
   /** The newest migration; equals the file's user_version. */
-  static final int SCHEMA = 4;
+  static final int SCHEMA = 5;
 
   private Path file;
   private FileHold hold;
@@ -47,6 +43,8 @@ public final class Workshop implements AutoCloseable {
   private EventTable events;
   private DraftTable drafts;
   private PreferenceTable preferences;
+  private AttachmentTable attachments;
+  private DescribedTwice twice;
   private Chain chain;
 
   /** The lines of the machine that was asked for last: what is recorded is added to them. */
@@ -54,23 +52,34 @@ public final class Workshop implements AutoCloseable {
 
   private String lastRead = "";
 
-  /** The file was removed, replaced or renamed while it was open: nothing more is written to it. */
-  public static final class Gone extends RuntimeException {
-    private static final long serialVersionUID = 1;
+  /** Where what is shown was read from a damaged file: its sound rows, in a file of their own. */
+  private Optional<Path> saved = Optional.empty();
 
-    Gone(Path file) {
-      super(file.toString());
-    }
+  private boolean damaged;
+
+  Workshop(Path file, FileHold hold, Sql sql) {
+    useFile(file, hold, sql);
   }
 
-  private Workshop(Path file, FileHold hold, Sql sql) {
-    useFile(file, hold, sql);
+  /**
+   * What is sound of a damaged file.
+   *
+   * @param saved its sound rows, in a folder that goes when this is closed
+   */
+  static Workshop ofDamaged(Path file, FileHold hold, Path saved) {
+    Workshop workshop = new Workshop(file, hold, new Sql(WorkshopFile.source(saved)));
+    workshop.saved = Optional.of(saved);
+    workshop.damaged = true;
+    return workshop;
   }
 
   private void useFile(Path file, FileHold hold, Sql sql) {
     this.file = file;
     this.hold = hold;
     this.sql = sql;
+    saved = Optional.empty();
+    damaged = false;
+    lastRead = "";
     identity = FileIdentity.of(file);
     machines = new MachineTable(sql);
     entries = new EntryTable(sql);
@@ -78,94 +87,19 @@ public final class Workshop implements AutoCloseable {
     events = new EventTable(sql);
     drafts = new DraftTable(sql);
     preferences = new PreferenceTable(sql);
+    attachments = new AttachmentTable(sql);
+    twice = new DescribedTwice(machines, preferences);
     chain = new Chain(sql);
   }
 
   /** Opens the file, makes it when there is none, and brings an older one up to date. */
   public static Opening open(Path file) {
-    Path absolute = real(file.toAbsolutePath());
-    if (Files.exists(absolute) && !(Files.isRegularFile(absolute) && Files.isWritable(absolute))) {
-      return new Unusable(Message.of("workshop.not-a-file", absolute.toString()));
-    }
-    try {
-      Files.createDirectories(absolute.getParent());
-      Optional<FileHold> hold = FileHold.take(absolute);
-      if (hold.isEmpty()) {
-        return new InUse(FileHold.holder(absolute));
-      }
-      Opening opening = openHeld(absolute, hold.get());
-      if (!(opening instanceof Opened)) {
-        hold.get().close();
-      }
-      return opening;
-    } catch (IOException e) {
-      return new Unusable(
-          Message.of(
-              "workshop.no-folder",
-              absolute.toString(),
-              Message.quoted(String.valueOf(e.getMessage()))));
-    }
+    return WorkshopFile.open(file);
   }
 
-  /** The file itself, whatever link led to it. */
-  private static Path real(Path file) {
-    try {
-      return Files.exists(file) ? file.toRealPath() : file;
-    } catch (IOException e) {
-      return file;
-    }
-  }
-
-  private static Opening openHeld(Path file, FileHold hold) throws IOException {
-    SQLiteDataSource source = source(file);
-    try {
-      boolean made = !Files.exists(file);
-      if (!made && FileKind.of(file) instanceof FileKind.NotOurs(Message because)) {
-        return new Unusable(because);
-      }
-      Sql sql = new Sql(source);
-      if (made) {
-        OwnerOnly.make(file);
-      }
-      int version = sql.list("PRAGMA user_version", row -> row.getInt(1)).getFirst();
-      if (version != SCHEMA) {
-        sql.close();
-        if (version > SCHEMA) {
-          return new Unusable(Message.of("workshop.newer", file.toString(), version, SCHEMA));
-        }
-        migrate(file, source, version);
-        sql = new Sql(source);
-        Chain sums = new Chain(sql);
-        if (version < Chain.SINCE) {
-          sql.inTransaction(sums::begin);
-        }
-      }
-      return new Opened(new Workshop(file, hold, sql));
-    } catch (Sql.Refused | FlywayException e) {
-      return new Unusable(Message.of("workshop.damaged", file.toString()));
-    }
-  }
-
-  private static SQLiteDataSource source(Path file) {
-    SQLiteConfig config = new SQLiteConfig();
-    config.setJournalMode(SQLiteConfig.JournalMode.WAL);
-    config.setSynchronous(SQLiteConfig.SynchronousMode.FULL);
-    SQLiteDataSource source = new SQLiteDataSource(config);
-    source.setUrl("jdbc:sqlite:" + file);
-    return source;
-  }
-
-  /** Flyway is only loaded here, since it is slow to start and seldom needed. */
-  private static void migrate(Path file, SQLiteDataSource source, int version) throws IOException {
-    if (version > 0) {
-      Path copy = file.resolveSibling(file.getFileName() + ".before-" + SCHEMA);
-      Files.copy(file, copy, StandardCopyOption.REPLACE_EXISTING);
-    }
-    Flyway.configure(Workshop.class.getClassLoader())
-        .dataSource(source)
-        .locations("classpath:zebrawood/records/migrations")
-        .load()
-        .migrate();
+  /** What is sound of a file that turned out to be damaged after it was opened. */
+  public static Opening openDamaged(Path file) {
+    return WorkshopFile.openDamaged(file);
   }
 
   /** The newest version of lines that are understood. */
@@ -178,15 +112,27 @@ public final class Workshop implements AutoCloseable {
   }
 
   /**
+   * All of it or nothing, and nothing where the file is damaged.
+   *
+   * @throws Shut then
+   */
+  private void recording(Runnable changes) {
+    if (damaged) {
+      throw new Shut.Damaged(file);
+    }
+    inTransaction(changes);
+  }
+
+  /**
    * All of it or nothing, and nothing where the file is no longer the one that was opened.
    *
-   * @throws Gone then
+   * @throws Shut.Gone then
    */
   private void inTransaction(Runnable changes) {
     sql.inTransaction(() -> {
       changes.run();
-      if (!identity.isStill(file)) {
-        throw new Gone(file);
+      if (saved.isEmpty() && !identity.isStill(file)) {
+        throw new Shut.Gone(file);
       }
     });
   }
@@ -209,8 +155,16 @@ public final class Workshop implements AutoCloseable {
         return Optional.of(Message.of("workshop.taken", target.toString()));
       }
       try {
-        sql.run("VACUUM INTO ?", target.toString());
-        Sql there = new Sql(source(target));
+        if (damaged && saved.isEmpty()) {
+          if (Salvage.write(file, target).isEmpty()) {
+            held.get().close();
+            return Optional.of(Message.of("workshop.not-copied", target.toString()));
+          }
+        } else {
+          sql.run("VACUUM INTO ?", target.toString());
+          OwnerOnly.make(target);
+        }
+        Sql there = new Sql(WorkshopFile.source(target));
         closeFile();
         useFile(target, held.get(), there);
         return Optional.empty();
@@ -229,6 +183,41 @@ public final class Workshop implements AutoCloseable {
   }
 
   /**
+   * Puts a copy in the place of the file. What was there until now is set aside beside it, and
+   * nothing of it is lost.
+   *
+   * @param copy as {@link Backups} has it
+   */
+  public synchronized Restored restore(Path copy, LocalDateTime now) {
+    boolean wasDamaged = damaged;
+    try {
+      if (!damaged) {
+        // What lies beside the file goes into it, so that it is set aside as one.
+        sql.list("PRAGMA wal_checkpoint(TRUNCATE)", row -> row.getInt(1));
+      }
+      Restored done = Restored.putBack(file, copy, now, this::closeRows);
+      if (done instanceof Restored.Done) {
+        useFile(file, hold, WorkshopFile.connected(file));
+      }
+      return done;
+    } catch (IOException | Sql.Refused | FlywayException e) {
+      LoggerFactory.getLogger(Workshop.class).error("not restored: {}", copy, e);
+      damaged = wasDamaged;
+      return new Restored.Refused(Message.of("workshop.not-restored", file.toString()));
+    }
+  }
+
+  /** Whether nothing is recorded, since the file is damaged. */
+  public synchronized boolean isDamaged() {
+    return damaged;
+  }
+
+  /** It was found to be damaged: from now on nothing is recorded in it. */
+  public synchronized void foundDamaged() {
+    damaged = true;
+  }
+
+  /**
    * The machines of a workshop.
    *
    * @param readable as last described so that it can be read here, in the order first entered
@@ -243,7 +232,7 @@ public final class Workshop implements AutoCloseable {
 
   /** Adds a machine, or a newer description of one. */
   public synchronized void record(Machine machine, String by, Instant now) {
-    inTransaction(() -> {
+    recording(() -> {
       machines.add(machine, by, now);
       chain.added(Chain.Of.MACHINE);
     });
@@ -285,7 +274,7 @@ public final class Workshop implements AutoCloseable {
   }
 
   private void record(Entry entry, Optional<StationPaper> paper) {
-    inTransaction(() -> {
+    recording(() -> {
       entries.add(entry);
       chain.added(Chain.Of.ENTRY);
       paper.ifPresent(p -> papers.add(entry.id(), p));
@@ -309,11 +298,40 @@ public final class Workshop implements AutoCloseable {
   }
 
   public synchronized void record(Event event) {
-    inTransaction(() -> {
+    recording(() -> {
       events.add(event);
       chain.added(Chain.Of.EVENT);
     });
     added(event);
+  }
+
+  /**
+   * Attaches a picture or a file to a line of the record.
+   *
+   * @param name of the file, without its folder
+   * @throws UnusableReading where it is too large, empty, or one more than a line may have
+   */
+  public synchronized Attachment attach(
+      Recorded line, String name, byte[] bytes, String by, Instant now) {
+    recording(() -> {
+      attachments.attach(line, name, bytes, by, now);
+      chain.added(Chain.Of.ATTACHMENT);
+    });
+    return attachments(line).getLast();
+  }
+
+  /** What is attached to a line, in the order in which it was. */
+  public synchronized List<Attachment> attachments(Recorded line) {
+    return attachments.of(line);
+  }
+
+  /**
+   * What is in an attachment.
+   *
+   * @throws UnusableReading where it is no longer what was attached
+   */
+  public synchronized byte[] content(Attachment of) {
+    return attachments.bytes(of);
   }
 
   /** Gives out all that is kept of one machine, in the order in which {@link #merge} takes it. */
@@ -325,13 +343,24 @@ public final class Workshop implements AutoCloseable {
    * Takes another workshop's rows of one machine in: all, or none.
    *
    * @param rows as they were given out
-   * @throws zebrawood.measure.UnusableReading where a line of the same id says something else here
+   * @throws UnusableReading where a line of the same id says something else here
    */
   public synchronized Merged merge(String machineId, List<PassportRow> rows) {
     lastRead = "";
     List<Merged> merged = new ArrayList<>();
-    inTransaction(() -> merged.add(new MachineRows(sql, machineId).merge(rows, chain::added)));
+    recording(() -> {
+      List<String> before = List.copyOf(machines.versions(machineId).keySet());
+      merged.add(new MachineRows(sql, machineId).merge(rows, chain::added));
+      if (merged.getFirst().bothChanged()) {
+        twice.keep(machineId, before);
+      }
+    });
     return merged.getFirst();
+  }
+
+  /** The two descriptions of a machine, as long as nobody has said which of them is right. */
+  public synchronized Optional<TwoDescriptions> describedTwice(String machineId) {
+    return twice.of(machineId);
   }
 
   /**
@@ -400,11 +429,18 @@ public final class Workshop implements AutoCloseable {
   }
 
   private void closeFile() {
-    sql.close();
     try {
+      closeRows();
       hold.close();
     } catch (IOException e) {
       throw new java.io.UncheckedIOException(e);
+    }
+  }
+
+  private void closeRows() throws IOException {
+    sql.close();
+    if (saved.isPresent()) {
+      Salvage.empty(saved.get().getParent());
     }
   }
 }

@@ -199,8 +199,8 @@ class PassportFileTest {
   @Test
   void whatIsNewerDeepOrNoPassportIsRefusedWithTheReason() {
     refused(
-        "{\"format\":\"zebrawood-passport\",\"version\":2,\"machine\":\"a\",\"name\":\"A\"}\n",
-        "version 2");
+        "{\"format\":\"zebrawood-passport\",\"version\":3,\"machine\":\"a\",\"name\":\"A\"}\n",
+        "version 3");
     refused("{\"format\":\"other\",\"version\":1,\"machine\":\"a\",\"name\":\"A\"}\n", "other");
     refused("", "no passport");
     refused("[".repeat(200_000), "no passport");

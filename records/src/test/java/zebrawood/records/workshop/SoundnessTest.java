@@ -97,6 +97,11 @@ class SoundnessTest {
       assertThat(Soundness.of(file)).isNotNull();
       switch (Workshop.open(file)) {
         case Opening.Opened(Workshop workshop) -> workshop.close();
+        case Opening.Damaged(var because, var sound) -> {
+          sound.ifPresent(Workshop::close);
+          assertThat(Phrasebook.ENGLISH.sentence(because)).contains("damaged");
+          assertThat(Files.readAllBytes(file)).isEqualTo(damaged);
+        }
         case Opening.Unusable(var because) ->
             assertThat(Phrasebook.ENGLISH.sentence(because)).isNotBlank();
         case Opening.InUse(var holder) -> throw new AssertionError(holder);
