@@ -23,7 +23,8 @@ public final class BedStation {
               EventKind.BED_CHANGED, Doubt.READ_AGAIN,
               EventKind.HEAD_SHIMMED, Doubt.READ_AGAIN,
               EventKind.HONEYCOMB_OR_ROTARY, Doubt.QUICK_CHECK,
-              EventKind.HEAD_SWAPPED, Doubt.QUICK_CHECK),
+              EventKind.HEAD_SWAPPED, Doubt.QUICK_CHECK,
+              EventKind.ROTARY_OUT, Doubt.QUICK_CHECK),
           180,
           15);
 }

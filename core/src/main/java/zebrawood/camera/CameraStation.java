@@ -26,7 +26,8 @@ public final class CameraStation {
               EventKind.HONEYCOMB_OR_ROTARY, Doubt.QUICK_CHECK,
               EventKind.LENS_NEW, Doubt.READ_AGAIN,
               EventKind.MOVED, Doubt.QUICK_CHECK,
-              EventKind.CRASH, Doubt.QUICK_CHECK),
+              EventKind.CRASH, Doubt.QUICK_CHECK,
+              EventKind.ROTARY_OUT, Doubt.QUICK_CHECK),
           365,
           10,
           Optional.of(SubjectKind.LENS));

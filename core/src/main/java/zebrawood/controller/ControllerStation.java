@@ -25,6 +25,7 @@ public final class ControllerStation {
               EventKind.CONFIGURATION_LOADED, Doubt.READ_AGAIN,
               EventKind.FIRMWARE_RESET, Doubt.READ_AGAIN,
               EventKind.HEAD_SWAPPED, Doubt.READ_AGAIN,
+              EventKind.ROTARY_OUT, Doubt.QUICK_CHECK,
               EventKind.POWER_CUT, Doubt.QUICK_CHECK),
           365,
           20);

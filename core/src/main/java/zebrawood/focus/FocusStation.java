@@ -30,7 +30,8 @@ public final class FocusStation {
               EventKind.HEAD_SHIMMED, Doubt.READ_AGAIN,
               EventKind.HEAD_SWAPPED, Doubt.READ_AGAIN,
               EventKind.CRASH, Doubt.READ_AGAIN,
-              EventKind.HONEYCOMB_OR_ROTARY, Doubt.QUICK_CHECK),
+              EventKind.HONEYCOMB_OR_ROTARY, Doubt.QUICK_CHECK,
+              EventKind.ROTARY_OUT, Doubt.QUICK_CHECK),
           180,
           15,
           Optional.of(SubjectKind.LENS));

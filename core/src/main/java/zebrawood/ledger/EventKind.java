@@ -12,6 +12,8 @@ public enum EventKind {
   CRASH,
   BED_CHANGED,
   HONEYCOMB_OR_ROTARY,
+  ROTARY_IN,
+  ROTARY_OUT,
   SOURCE_REPLACED,
   MIRROR_CLEANED,
   MIRROR_REPLACED,
@@ -47,6 +49,7 @@ public enum EventKind {
       case NOZZLE_CHANGED -> machine.build().headTravels() && machine.has(Fitting.AIR_ASSIST);
       case BED_CHANGED -> machine.build().headTravels();
       case SUPPLY_TOUCHED -> glass || machine.source().kind() == SourceKind.CO2_RF_TUBE;
+      case ROTARY_IN, ROTARY_OUT -> machine.has(Fitting.ROTARY);
       case CAMERA_MOVED -> machine.has(Fitting.CAMERA);
       case WITHDRAWN, WENT_ON, UNKNOWN -> false;
       default -> true;

@@ -2,11 +2,19 @@ package zebrawood.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.control.Button;
+import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import zebrawood.feed.FeedStation;
+import zebrawood.jobfile.FileUnit;
 import zebrawood.ledger.Standing;
+import zebrawood.rotary.RotaryIn;
 import zebrawood.rotary.RotaryStation;
+import zebrawood.rotary.TakenOut;
 
 /** A rotary and a long piece in the real window. */
 class FixturesWindowTest extends WindowTest {
@@ -85,5 +93,89 @@ class FixturesWindowTest extends WindowTest {
     says("Command 404.04 mm a section");
     fill("#feed-overlap", "400");
     says("less than the window");
+  }
+
+  private static final String SIGN =
+      """
+      ; a sign
+      G90
+      M4 S0
+      G0 X20 Y20
+      G1 X80 S%s F6000
+      G1 Y60
+      G1 X20
+      G1 Y20 S0
+      %s
+      M2
+      """;
+
+  @Test
+  void aJobFileIsLookedIntoBeforeItBurns() throws IOException {
+    Path job = Files.writeString(file.resolveSibling("sign.nc"), SIGN.formatted("1500", "M5"));
+    open("Alder", "jobfile");
+    fill("#jobfile-file", job.toString());
+    says("Press the button that reads it");
+    press("#jobfile-look");
+    says("10 lines, 5 moves");
+    says("It says no unit");
+    choose("#jobfile-unit", FileUnit.MM);
+    fill("#jobfile-top-word", "1000");
+    says("Set the largest power word to 1000");
+    Files.writeString(
+        job, SIGN.replace("Y20 S0", "Y20").formatted("900", "; nothing switches it off"));
+    press("#jobfile-look");
+    says("Have the job software switch the beam off at the end");
+    Files.writeString(job, SIGN.formatted("900", "M5"));
+    press("#jobfile-look");
+    says("Leave it: nothing in it is wrong for this machine");
+    record();
+    until(
+        "it is kept",
+        () ->
+            app.model().opened().ledger().entries().stream()
+                .anyMatch(e -> e.stationId().equals("jobfile")));
+    Files.writeString(job, "Dear aunt,\nno motion here.\n");
+    fill("#jobfile-file", job.toString());
+    press("#jobfile-look");
+    says("no motion in 2 lines");
+    fill("#jobfile-file", file.resolveSibling("none.nc").toString());
+    press("#jobfile-look");
+    says("no such file");
+  }
+
+  @Test
+  void aRotaryThatIsInIsShownUntilAllIsUndone() {
+    open("Madder", "rotary");
+    until("it is shown", () -> ((Button) node("#fixture")).getText().contains("Rotary in since"));
+    unfold();
+    press("#rotary-is-out");
+    says("Still to undo");
+    assertThat(onInterface(() -> RotaryIn.since(app.model().opened().ledger()))).isPresent();
+    onInterface(() -> {
+      app.shell()
+          .shownSheet()
+          .orElseThrow()
+          .model()
+          .form()
+          .proofs()
+          .filter(p ->
+              List.of(TakenOut.values()).stream()
+                  .anyMatch(t -> t.name().equalsIgnoreCase(p.item())))
+          .toList()
+          .forEach(p -> p.set(true));
+      return null;
+    });
+    press("#rotary-is-out");
+    until("it is asked", () -> app.scene().lookup("#event-kinds") != null);
+    keys(KeyCode.ENTER);
+    signIfAsked();
+    until("it is out", () -> RotaryIn.since(app.model().opened().ledger()).isEmpty());
+    settle();
+    assertThat(node("#fixture").isVisible()).isFalse();
+    press("#rotary-is-in");
+    until("it is asked", () -> app.scene().lookup("#event-kinds") != null);
+    keys(KeyCode.ENTER);
+    until("it is in", () -> RotaryIn.since(app.model().opened().ledger()).isPresent());
+    until("it is shown", () -> ((Button) node("#fixture")).getText().contains("Rotary in since"));
   }
 }

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Stream;
+import javafx.beans.property.ReadOnlyObjectWrapper;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Proofs;
@@ -18,6 +19,7 @@ import zebrawood.desktop.station.Practice;
 import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
+import zebrawood.ledger.EventKind;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.quantity.Quantity;
@@ -65,6 +67,7 @@ public final class RotaryModel extends StationModel<RotaryReadings, RotaryFindin
   private final QuantityField over = positive("reading.over", MM, MOST);
   private final Proofs<PutIn> putIn = form().proofs(List.of(PutIn.values()));
   private final Proofs<TakenOut> takenOut = form().proofs(List.of(TakenOut.values()));
+  private final ReadOnlyObjectWrapper<Message> left = new ReadOnlyObjectWrapper<>(Message.NONE);
   private final RotaryPractice practice = new RotaryPractice(this);
 
   public RotaryModel(DisplayUnits units) {
@@ -135,7 +138,10 @@ public final class RotaryModel extends StationModel<RotaryReadings, RotaryFindin
   @Override
   public List<Part> parts() {
     return List.of(
-        Part.fold("rotary.put-in", Part.rows(putIn.fields())),
+        Part.fold(
+            "rotary.put-in",
+            Part.rows(putIn.fields()),
+            new Part.Press("rotary-is-in", Message.of("rotary.is-in"), this::isIn)),
         Part.heading("sheet.readings", "sheet.keys"),
         Part.rows(kind),
         Part.rows(steps),
@@ -150,7 +156,29 @@ public final class RotaryModel extends StationModel<RotaryReadings, RotaryFindin
         Part.fold("rotary.cone", Part.rows(large, small, over)),
         Part.fold("rotary.how-well", Part.rows(unsure, readTo)),
         Part.fold(
-            "rotary.take-out", Part.hint("rotary.take-out.hint"), Part.rows(takenOut.fields())));
+            "rotary.take-out",
+            Part.hint("rotary.take-out.hint"),
+            Part.rows(takenOut.fields()),
+            new Part.Press("rotary-is-out", Message.of("rotary.is-out"), this::isOut),
+            new Part.LiveText(left)));
+  }
+
+  private void isIn() {
+    context().ifPresent(c -> c.host().askEvent(EventKind.ROTARY_IN));
+  }
+
+  /** It is out once all of it is undone: what is not is named. */
+  private void isOut() {
+    List<Message> open =
+        takenOut.fields().stream()
+            .filter(f -> f.so().filter(so -> so).isEmpty())
+            .map(Field::label)
+            .toList();
+    left.set(
+        open.isEmpty() ? Message.NONE : Message.of("rotary.still-to-undo", Message.list(open)));
+    if (open.isEmpty()) {
+      context().ifPresent(c -> c.host().askEvent(EventKind.ROTARY_OUT));
+    }
   }
 
   @Override

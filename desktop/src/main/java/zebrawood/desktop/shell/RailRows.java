@@ -2,12 +2,15 @@ package zebrawood.desktop.shell;
 
 import java.time.ZoneId;
 import java.util.List;
+import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.SubjectWords;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Standing;
 import zebrawood.ledger.StandingWords;
 import zebrawood.ledger.Station;
+import zebrawood.rotary.RotaryIn;
+import zebrawood.rotary.RotaryStation;
 
 /** What the rail says of the stations of the open machine. */
 final class RailRows {
@@ -30,10 +33,22 @@ final class RailRows {
         standings.size());
   }
 
+  /** What is in the machine and changes how it works; nothing where it is as usual. */
+  String fixture() {
+    return RotaryIn.since(workshop.opened().ledger())
+        .map(e -> Text.of("bar.rotary-in", DayWords.day(e.time(), workshop.clock().getZone())))
+        .orElse("");
+  }
+
   List<BeamRail.Row> all() {
     return workshop.opened().standings().entrySet().stream()
         .map(e -> row(e.getKey(), e.getValue()))
         .toList();
+  }
+
+  private boolean rotaryIn(Station station) {
+    return station.equals(RotaryStation.STATION)
+        && RotaryIn.since(workshop.opened().ledger()).isPresent();
   }
 
   private BeamRail.Row row(Station station, Standing standing) {
@@ -44,7 +59,9 @@ final class RailRows {
         station.id(),
         Text.of(station.phase()),
         SubjectWords.title(workshop.opened().ledger(), station),
-        Text.of(StandingWords.brief(standing, zone)),
+        rotaryIn(station)
+            ? Text.of("rail.rotary-in")
+            : Text.of(StandingWords.brief(standing, zone)),
         onFile == 0 ? words : Text.of("subject.on-file", words, onFile),
         standing);
   }

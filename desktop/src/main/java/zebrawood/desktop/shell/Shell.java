@@ -95,7 +95,7 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
     paper = new PaperDesk(this, this.definitions);
     commands = new ShellCommands(this, this.definitions, paper, help, closeWindow);
     others = new OtherPages(this, this::show, this::openMachine);
-    top = new TopBar(workshop::choose, () -> show(ALL), this::newMachine, this::palette);
+    top = new TopBar(workshop::choose, this::show, this::newMachine, this::palette);
     frame.setTop(new VBox(top, tour));
     frame.setLeft(rail);
     frame.setBottom(
@@ -345,6 +345,7 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
 
   private void showRail() {
     RailRows rows = new RailRows(workshop);
+    top.showFixture(rows.fixture());
     rail.show(Text.of("rail.today"), rows.holding(), rows.all(), shown, this::show);
   }
 

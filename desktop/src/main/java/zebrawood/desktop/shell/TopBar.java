@@ -14,6 +14,7 @@ import javafx.scene.layout.Region;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.text.Text;
 import zebrawood.machine.Machine;
+import zebrawood.rotary.RotaryStation;
 
 /** Which machine is open, what it is, what everybody in the room must know, and find or do. */
 final class TopBar extends HBox {
@@ -22,12 +23,19 @@ final class TopBar extends HBox {
   private final MenuButton machines = new MenuButton();
   private final Label line = new Label();
   private final Label plaque = new Label();
+
+  /** What is in the machine and is to be undone. */
+  private final Button fixture = new Button();
+
   private final Consumer<Machine> choose;
   private final Runnable addMachine;
   private final Runnable showAll;
 
-  TopBar(Consumer<Machine> choose, Runnable showAll, Runnable addMachine, Runnable find) {
-    this.showAll = showAll;
+  /**
+   * @param show shows a station by its id, or one of the pages
+   */
+  TopBar(Consumer<Machine> choose, Consumer<String> show, Runnable addMachine, Runnable find) {
+    this.showAll = () -> show.accept(Shell.ALL);
     this.choose = choose;
     this.addMachine = addMachine;
     getStyleClass().add("top-bar");
@@ -47,7 +55,21 @@ final class TopBar extends HBox {
     findButton.setAccessibleText(Text.of("bar.find.name"));
     findButton.setMinWidth(Region.USE_PREF_SIZE);
     findButton.setOnAction(e -> find.run());
-    getChildren().addAll(machines, line, SheetFrame.spacer(), plaque, findButton);
+    fixture.setId("fixture");
+    fixture.getStyleClass().setAll("button", "fixture");
+    fixture.setMinWidth(Region.USE_PREF_SIZE);
+    fixture.setOnAction(e -> show.accept(RotaryStation.STATION.id()));
+    showFixture("");
+    getChildren().addAll(machines, line, SheetFrame.spacer(), fixture, plaque, findButton);
+  }
+
+  /**
+   * @param words what is in the machine; nothing where it is as usual
+   */
+  void showFixture(String words) {
+    fixture.setText(words);
+    fixture.setVisible(!words.isEmpty());
+    fixture.setManaged(!words.isEmpty());
   }
 
   void show(Optional<Machine> open, List<Machine> all) {

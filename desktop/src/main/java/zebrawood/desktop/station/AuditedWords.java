@@ -25,6 +25,7 @@ import zebrawood.records.kept.KeptReadings;
 public record AuditedWords(
     Instant at, OptionalDouble jobTop, OptionalDouble controllerTop, boolean silent) {
   private static final double MOST_WORD = 1e6;
+  private static final double MOST_SETTING = 1e9;
 
   /** Empty where the controller was never left so, or by an earlier version. */
   public static Optional<AuditedWords> lastLeft(Ledger ledger) {
@@ -36,6 +37,25 @@ public record AuditedWords(
         ? Optional.empty()
         : KeptReadings.read(left.getLast(), ControllerVisitReadings.class)
             .map(r -> of(left.getLast().time(), r));
+  }
+
+  /** One setting as the controller was left with it; empty where it was not read, or is none. */
+  public static OptionalDouble settingLeft(Ledger ledger, Role role) {
+    return ledger.entriesAt(ControllerStation.STATION).stream()
+        .filter(e -> e.kind() == EntryKind.AS_LEFT)
+        .reduce((earlier, later) -> later)
+        .flatMap(e -> KeptReadings.read(e, ControllerVisitReadings.class))
+        .flatMap(ControllerVisitReadings::numbered)
+        .map(r -> setting(r, role))
+        .orElse(OptionalDouble.empty());
+  }
+
+  private static OptionalDouble setting(ControllerReadings r, Role role) {
+    try {
+      return Settings.parse(r.settings(), r.dialect()).number(role, 0, MOST_SETTING);
+    } catch (UnusableReading e) {
+      return OptionalDouble.empty();
+    }
   }
 
   private static AuditedWords of(Instant at, ControllerVisitReadings read) {

@@ -10,6 +10,7 @@ import zebrawood.desktop.fault.FaultModel;
 import zebrawood.desktop.feed.FeedModel;
 import zebrawood.desktop.field.FieldModel;
 import zebrawood.desktop.focus.FocusModel;
+import zebrawood.desktop.jobfile.JobFileModel;
 import zebrawood.desktop.lens.LensModel;
 import zebrawood.desktop.mirrors.MirrorsModel;
 import zebrawood.desktop.power.PowerModel;
@@ -43,6 +44,7 @@ public final class StationList {
           TrialModel.DEFINITION,
           RotaryModel.DEFINITION,
           FeedModel.DEFINITION,
+          JobFileModel.DEFINITION,
           UpkeepModel.DEFINITION,
           FaultModel.DEFINITION);
 

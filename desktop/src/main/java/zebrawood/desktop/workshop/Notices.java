@@ -10,6 +10,7 @@ import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Recorded;
 import zebrawood.ledger.Station;
 import zebrawood.machine.Machine;
+import zebrawood.rotary.RotaryIn;
 import zebrawood.words.Dates;
 import zebrawood.words.Message;
 
@@ -53,6 +54,10 @@ final class Notices {
     if (damaged) {
       notices.add(Message.of("notice.damaged"));
     }
+    RotaryIn.since(ledger)
+        .ifPresent(e ->
+            notices.add(
+                Message.of("notice.rotary-in", Dates.dayAndYear(e.time(), ZoneOffset.UTC))));
     List<Recorded> ahead = ledger.ahead(now);
     if (!ahead.isEmpty()) {
       notices.add(

@@ -27,6 +27,18 @@ final class EntryTable {
         machineId);
   }
 
+  /** The same without readings and findings, which are not read from the disk for it. */
+  List<Written> outlines(String machineId) {
+    return sql.list(
+        """
+        SELECT ord, id, machine_id, station, subject, kind, at, recorded_at, recorded_by, because,
+          '' AS readings, '' AS finding, verdict, figures, replaces
+        FROM entry WHERE machine_id = ? ORDER BY ord, seq
+        """,
+        row -> new Written(row.getDouble("ord"), entry(row)),
+        machineId);
+  }
+
   void add(Entry entry) {
     sql.run(
         """

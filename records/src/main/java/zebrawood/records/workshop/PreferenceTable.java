@@ -1,6 +1,8 @@
 package zebrawood.records.workshop;
 
+import java.time.Instant;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -35,5 +37,21 @@ final class PreferenceTable {
         person,
         name,
         value);
+  }
+
+  /** Under this name stands what nobody chose: when lines were found to be dated ahead, by id. */
+  private static final String FOUND_AHEAD = "/found-ahead";
+
+  Map<String, Instant> foundAhead() {
+    Map<String, Instant> found = new HashMap<>();
+    of(FOUND_AHEAD).forEach((id, at) -> found.put(id, Written.instantOr(at, at)));
+    return found;
+  }
+
+  void foundAhead(List<String> lineIds, Instant now) {
+    Map<String, String> known = of(FOUND_AHEAD);
+    lineIds.stream()
+        .filter(id -> !known.containsKey(id))
+        .forEach(id -> keep(FOUND_AHEAD, id, now.toString()));
   }
 }

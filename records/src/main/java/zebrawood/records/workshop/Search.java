@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import zebrawood.ledger.Recorded;
 import zebrawood.machine.Machine;
@@ -30,16 +31,25 @@ final class Search {
     if (wanted.isEmpty()) {
       return hits;
     }
+    look(wanted, workshop::outline, hits);
+    if (hits.size() < most) {
+      // What was typed for an entry is far larger than all else: it is read where that is too few.
+      hits.clear();
+      look(wanted, workshop::read, hits);
+    }
+    hits.sort(Comparator.comparing((Hit h) -> h.line().at()).reversed());
+    return List.copyOf(hits.subList(0, Math.min(most, hits.size())));
+  }
+
+  private void look(List<String> wanted, Function<String, List<Recorded>> lines, List<Hit> hits) {
     for (Machine machine : workshop.machines().readable()) {
-      for (Recorded line : workshop.history(machine.id())) {
+      for (Recorded line : lines.apply(machine.id())) {
         String text = plain(said.apply(machine, line));
         if (wanted.stream().allMatch(text::contains)) {
           hits.add(new Hit(machine.id(), line));
         }
       }
     }
-    hits.sort(Comparator.comparing((Hit h) -> h.line().at()).reversed());
-    return List.copyOf(hits.subList(0, Math.min(most, hits.size())));
   }
 
   private static String plain(String words) {

@@ -8,7 +8,6 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -247,8 +246,18 @@ public final class Workshop implements AutoCloseable {
     return List.copyOf(lines);
   }
 
-  private List<Recorded> read(String machineId) {
-    return Stream.concat(entries.of(machineId).stream(), events.of(machineId).stream())
+  /** The same for a look at many machines: entries without their readings and findings. */
+  public synchronized List<Recorded> outline(String machineId) {
+    return inOrder(entries.outlines(machineId), machineId);
+  }
+
+  /** Every line as the file has it now. */
+  synchronized List<Recorded> read(String machineId) {
+    return inOrder(entries.of(machineId), machineId);
+  }
+
+  private List<Recorded> inOrder(List<Written> those, String machineId) {
+    return Stream.concat(those.stream(), events.of(machineId).stream())
         .sorted(Comparator.comparingDouble(Written::order))
         .map(Written::line)
         .toList();
@@ -395,23 +404,14 @@ public final class Workshop implements AutoCloseable {
     inTransaction(() -> drafts.delete(machineId, stationId));
   }
 
-  /** Under this name stands what nobody chose: when lines were found to be dated ahead, by id. */
-  private static final String FOUND_AHEAD = "/found-ahead";
-
   /** When lines were found to be dated after the clock of that day, by their ids. */
   public synchronized Map<String, Instant> foundAhead() {
-    Map<String, Instant> found = new HashMap<>();
-    preferences.of(FOUND_AHEAD).forEach((id, at) -> found.put(id, Written.instantOr(at, at)));
-    return found;
+    return preferences.foundAhead();
   }
 
   /** Keeps when a line was found to be dated ahead; what was found first stays. */
   public synchronized void foundAhead(List<String> lineIds, Instant now) {
-    Map<String, String> known = preferences.of(FOUND_AHEAD);
-    inTransaction(() ->
-        lineIds.stream()
-            .filter(id -> !known.containsKey(id))
-            .forEach(id -> preferences.keep(FOUND_AHEAD, id, now.toString())));
+    inTransaction(() -> preferences.foundAhead(lineIds, now));
   }
 
   /** A person's choice, such as their initials or unit of length. */

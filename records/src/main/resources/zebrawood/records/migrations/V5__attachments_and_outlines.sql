@@ -1,3 +1,7 @@
+-- What of an entry a list of many shows, without its readings and its finding, which are large.
+CREATE INDEX entry_outline ON entry (machine_id, ord, seq, id, station, subject, kind, at,
+  recorded_at, recorded_by, because, verdict, figures, replaces);
+
 -- Pictures and files of a line of the record. What is in them is kept once, under its own sum.
 CREATE TABLE content (
   sha256 TEXT PRIMARY KEY,

@@ -1,0 +1,2 @@
+/** A look into a job file, on a sheet. */
+package zebrawood.desktop.jobfile;
