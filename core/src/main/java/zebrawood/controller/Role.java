@@ -24,6 +24,8 @@ public enum Role {
   ACCELERATION_X,
   ACCELERATION_Y,
   IDLE_DELAY,
+  /** Hours that the beam was on, where the controller counts them. */
+  BEAM_HOURS,
   LASER_FOLLOWS_MOTION(Role.ON, Role.OFF),
   HOMING(Role.ON, Role.OFF),
   HARD_LIMITS(Role.ON, Role.OFF),

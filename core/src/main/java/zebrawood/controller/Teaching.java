@@ -100,6 +100,7 @@ public final class Teaching {
     words.put(Role.MOST_PULSE_RATE, together("highest freq", "top freq", "max freq", "max rate"));
     words.put(Role.REPORT_UNITS, together("report unit", "report inch"));
     words.put(Role.IDLE_DELAY, together("standstill", "rest after", "idle"));
+    words.put(Role.BEAM_HOURS, together("beam hour", "laser hour", "tube hour", "working hour"));
     return words;
   }
 

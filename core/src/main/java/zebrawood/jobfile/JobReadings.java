@@ -77,7 +77,7 @@ public record JobReadings(
       if (percent == otherPercent) {
         accepts.complain(
             "otherPercent",
-            Message.of("jobfile.same-percent", percent),
+            Message.of("jobfile.same-percent", Message.number(percent)),
             Message.of("jobfile.accepts.another-percent"));
       }
       accepts.orThrow();

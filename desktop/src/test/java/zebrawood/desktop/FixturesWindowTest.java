@@ -178,4 +178,36 @@ class FixturesWindowTest extends WindowTest {
     until("it is in", () -> RotaryIn.since(app.model().opened().ledger()).isPresent());
     until("it is shown", () -> ((Button) node("#fixture")).getText().contains("Rotary in since"));
   }
+
+  @Test
+  void aCopiedRecipeIsChangedOverCutAndTrusted() throws IOException {
+    Path chart =
+        Files.writeString(
+            file.resolveSibling("chart.csv"),
+            """
+            sheet;thicknessMm;gas;pressureBar;nozzleMm;nozzle;standOffMm;focusMm;focusFrom;powerPercent;speedMmS;piercing
+            "brass, 1 mm";1;nitrogen;14;1,5;single;0,5;-0,4;sheet top;100;90;0.1 s 40 %
+            """);
+    open("Teasel", "recipe");
+    unfold();
+    fill("#recipe-sheet", "brass, 1 mm");
+    fill("#recipe-thickness", "1");
+    fill("#recipe-chart", chart.toString());
+    press("#recipe-chart-take");
+    says("Taken from the chart, row 1");
+    says("Change the gas to nitrogen");
+    says("Put in the nozzle of 1.50 mm, single");
+    says("Cut a small square");
+    choose("#recipe-cut", cutConstant());
+    says("Leave it: this recipe cuts clean");
+    fill("#recipe-thickness", "4");
+    press("#recipe-chart-take");
+    says("no row for brass, 1 mm, 4");
+  }
+
+  @SuppressWarnings("unchecked")
+  private Object cutConstant() {
+    return onInterface(
+        () -> ((javafx.scene.control.ComboBox<Object>) node("#recipe-cut")).getItems().getLast());
+  }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.concurrent.CountDownLatch;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -47,6 +48,17 @@ class LostFileWindowTest extends WindowTest {
     return app.model().opened().ledger().events().size();
   }
 
+  /** Waits for the disk, so that what is noticed is what the test does next. */
+  private void whatIsTypedIsKept() {
+    settle();
+    CountDownLatch kept = new CountDownLatch(1);
+    onInterface(() -> {
+      app.model().withFile(w -> "", k -> kept.countDown(), e -> {});
+      return null;
+    });
+    until("it is kept", () -> kept.getCount() == 0);
+  }
+
   @ParameterizedTest
   @EnumSource
   void nothingIsToldAsRecordedInAFileThatIsGoneAndAllGoesOnInAnother(Loss loss) throws IOException {
@@ -54,7 +66,7 @@ class LostFileWindowTest extends WindowTest {
     int before = onInterface(this::events);
     keys(KeyCode.CONTROL, KeyCode.DIGIT6);
     fill("#reading-0-0", "6.1");
-    settle();
+    whatIsTypedIsKept();
     loss.happen(file);
     tellThatItWasMoved();
     until("it is noticed", () -> app.scene().lookup("#lost-file") != null);

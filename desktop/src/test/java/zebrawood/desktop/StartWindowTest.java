@@ -111,7 +111,7 @@ class StartWindowTest extends WindowTest {
     settle();
     keys(KeyCode.CONTROL, KeyCode.G);
     assertThat(page()).contains("1. computer on").doesNotContain("without its key");
-    assertThat(onInterface(() -> app.model().machinesProperty().get().size())).isEqualTo(6);
+    assertThat(onInterface(() -> app.model().machinesProperty().get().size())).isEqualTo(7);
   }
 
   @Test

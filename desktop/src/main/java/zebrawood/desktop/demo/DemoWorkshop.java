@@ -48,9 +48,10 @@ import zebrawood.words.Phrasebook;
  * since its tube is new; Sedge, which holds; Flint, which is out and whose new lens was never
  * focused; Bryony, whose bed was never read, whose coolant is colder than the air allows and whose
  * field is a tenth too large and skewed; Tansy, whose software's 100 % reaches a quarter of its
- * laser; Madder, whose tube is 18 months old and whose monthly check is overdue. What happened to
- * them stands in a resource; its readings go through the same forms and the same core as typed
- * ones, in the order in which they were written down.
+ * laser; Madder, whose tube is 18 months old, whose monthly check is overdue and whose rotary was
+ * put in and not taken out; Teasel, a cutting head with one recipe proven and one copied. What
+ * happened to them stands in a resource; its readings go through the same forms and the same core
+ * as typed ones, in the order in which they were written down.
  */
 public final class DemoWorkshop {
   private static final String STORIES = "/zebrawood/desktop/demo/stories.json";

@@ -30,6 +30,7 @@ import zebrawood.desktop.station.Part;
 import zebrawood.desktop.station.Practice;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
+import zebrawood.desktop.text.Text;
 import zebrawood.jobfile.FileUnit;
 import zebrawood.jobfile.JobFileStation;
 import zebrawood.jobfile.JobFinding;
@@ -60,7 +61,6 @@ public final class JobFileModel extends StationModel<JobReadings, JobFinding> {
   private static final double MOST_ACCELERATION = 1e6;
   private static final double MOST_SPEED = 1e5;
   private static final double PERCENT = 100;
-  private static final String PRACTICE = "practice";
 
   private final WordsField file = form().words("reading.file");
   private final ChoiceField<FileUnit> unit =
@@ -204,12 +204,13 @@ public final class JobFileModel extends StationModel<JobReadings, JobFinding> {
 
   /** Shows a program that is no file. */
   void show(String program) {
-    file.set(PRACTICE);
+    String name = Text.of("jobfile.practice.file");
+    file.set(name);
     try {
       byte[] bytes = program.getBytes(StandardCharsets.UTF_8);
       JobReader.Read read =
-          JobReader.read(PRACTICE, new ByteArrayInputStream(bytes), motion(), reached -> {});
-      looked(new Looked(PRACTICE, text(otherFile), motion(), read, OptionalDouble.empty()));
+          JobReader.read(name, new ByteArrayInputStream(bytes), motion(), reached -> {});
+      looked(new Looked(name, text(otherFile), motion(), read, OptionalDouble.empty()));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -1,5 +1,7 @@
 package zebrawood.desktop.jobfile;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.text.Text;
@@ -10,12 +12,14 @@ import zebrawood.jobfile.JobProblem;
 import zebrawood.jobfile.JobReadings;
 import zebrawood.jobfile.JobReadings.Origin;
 import zebrawood.jobfile.Place;
+import zebrawood.quantity.Amount;
 import zebrawood.records.picture.Canvas;
 
 /** What a job burns, to scale, on the travel of its machine where that is known. */
 final class JobPicture {
   private static final double EDGE = 26;
   private static final double RING = 9;
+  private static final double NEAR = 44;
 
   /** More lines are not told apart on a screen, and take longer than a frame. */
   private static final int MOST_DRAWN = 6000;
@@ -53,16 +57,46 @@ final class JobPicture {
         on.rectangle(
             x(t.minX()), y(t.maxY()), scale * t.width(), scale * t.depth(), "field-frame"));
     lines(drawing.get());
-    int number = 0;
-    for (JobProblem problem : solved.get().finding().problems()) {
-      number++;
-      Optional<Place> place = problem.place();
-      if (place.isPresent()) {
-        double px = x(place.get().x());
-        double py = y(place.get().y());
-        on.circle(px, py, RING, "field-error");
-        on.words(String.valueOf(number), px + RING + 6, py - RING, 20, "plan-side");
+    on.words(
+        Text.of(
+            "jobfile.tile.by",
+            Amount.mm(moved.get().width(), 0),
+            Amount.mm(moved.get().depth(), 0)),
+        on.width() / 2,
+        on.height() - EDGE / 3,
+        on.width() - EDGE,
+        "plan-side");
+    rings(solved.get().finding().problems());
+  }
+
+  /** A place with the numbers of what is wrong there. */
+  private record Ring(double x, double y, String numbers) {
+    boolean isNear(double px, double py) {
+      return Math.hypot(px - x, py - y) < NEAR;
+    }
+  }
+
+  /** Places that lie close together are one. */
+  private void rings(List<JobProblem> problems) {
+    List<Ring> rings = new ArrayList<>();
+    for (int i = 0; i < problems.size(); i++) {
+      Optional<Place> place = problems.get(i).place();
+      if (place.isEmpty()) {
+        continue;
       }
+      String number = String.valueOf(i + 1);
+      double px = x(place.get().x());
+      double py = y(place.get().y());
+      Optional<Ring> near = rings.stream().filter(r -> r.isNear(px, py)).findFirst();
+      near.ifPresent(rings::remove);
+      rings.add(
+          near.map(r -> new Ring(r.x, r.y, r.numbers + ", " + number))
+              .orElseGet(() -> new Ring(px, py, number)));
+    }
+    for (Ring ring : rings) {
+      on.circle(ring.x, ring.y, RING, "field-error");
+      double beside = ring.x + RING + 14 > on.width() ? ring.x - RING - 10 : ring.x + RING + 10;
+      on.words(ring.numbers, beside, Math.max(EDGE / 2, ring.y - RING), 40, "plan-side");
     }
   }
 

@@ -44,7 +44,13 @@ public record AuditedWords(
     return ledger.entriesAt(ControllerStation.STATION).stream()
         .filter(e -> e.kind() == EntryKind.AS_LEFT)
         .reduce((earlier, later) -> later)
-        .flatMap(e -> KeptReadings.read(e, ControllerVisitReadings.class))
+        .map(e -> setting(e, role))
+        .orElse(OptionalDouble.empty());
+  }
+
+  /** One setting as an entry has it; empty where it was not read, or is none. */
+  public static OptionalDouble setting(Entry entry, Role role) {
+    return KeptReadings.read(entry, ControllerVisitReadings.class)
         .flatMap(ControllerVisitReadings::numbered)
         .map(r -> setting(r, role))
         .orElse(OptionalDouble.empty());

@@ -14,6 +14,7 @@ import zebrawood.desktop.jobfile.JobFileModel;
 import zebrawood.desktop.lens.LensModel;
 import zebrawood.desktop.mirrors.MirrorsModel;
 import zebrawood.desktop.power.PowerModel;
+import zebrawood.desktop.recipe.RecipeModel;
 import zebrawood.desktop.rotary.RotaryModel;
 import zebrawood.desktop.site.SiteModel;
 import zebrawood.desktop.start.StartModel;
@@ -41,6 +42,7 @@ public final class StationList {
           PowerModel.DEFINITION,
           CameraModel.DEFINITION,
           CardsModel.DEFINITION,
+          RecipeModel.DEFINITION,
           TrialModel.DEFINITION,
           RotaryModel.DEFINITION,
           FeedModel.DEFINITION,

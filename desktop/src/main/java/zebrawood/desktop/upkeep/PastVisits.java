@@ -36,15 +36,21 @@ record PastVisits(List<UpkeepVisitReadings> visits) {
     return new PastVisits(visits.stream().filter(v -> !v.today().isAfter(day)).toList());
   }
 
-  /** Readings of a counter that ran backwards since are of another counter, and left out. */
-  List<CounterReading> counter() {
-    List<CounterReading> counter = new ArrayList<>();
+  /**
+   * Readings of a counter that ran backwards since are of another counter, and left out.
+   *
+   * @param told beside those of the visits, by the controller itself
+   */
+  List<CounterReading> counter(List<CounterReading> told) {
+    List<CounterReading> all = new ArrayList<>(told);
     for (UpkeepVisitReadings visit : visits) {
-      if (visit.counterHours().isPresent()) {
-        double hours = visit.counterHours().getAsDouble();
-        counter.removeIf(r -> r.hours() > hours);
-        counter.add(new CounterReading(visit.today(), hours));
-      }
+      visit.counterHours().ifPresent(h -> all.add(new CounterReading(visit.today(), h)));
+    }
+    all.sort(Comparator.comparing(CounterReading::date));
+    List<CounterReading> counter = new ArrayList<>();
+    for (CounterReading reading : all) {
+      counter.removeIf(r -> r.hours() > reading.hours());
+      counter.add(reading);
     }
     return counter;
   }

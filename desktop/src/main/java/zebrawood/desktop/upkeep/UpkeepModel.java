@@ -31,6 +31,7 @@ import zebrawood.upkeep.CleaningProof;
 import zebrawood.upkeep.School;
 import zebrawood.upkeep.Upkeep;
 import zebrawood.upkeep.UpkeepReadings;
+import zebrawood.upkeep.UpkeepReadings.CounterReading;
 import zebrawood.upkeep.UpkeepStation;
 import zebrawood.upkeep.UpkeepTask;
 import zebrawood.upkeep.UpkeepVisit;
@@ -65,9 +66,14 @@ public final class UpkeepModel extends StationModel<UpkeepVisitReadings, UpkeepV
   private final PlanSection plan;
   private PastVisits past;
 
+  /** Beam hours that the controller told with its settings. */
+  private List<CounterReading> told = List.of();
+
   /** What stands among the tasks of this visit: laid out anew only when these are others. */
   private final ReadOnlyObjectWrapper<List<UpkeepTask>> due =
       new ReadOnlyObjectWrapper<>(List.of());
+
+  private final ReadOnlyObjectWrapper<Message> counted = new ReadOnlyObjectWrapper<>(Message.NONE);
 
   private final ReadOnlyObjectWrapper<Message> asLeft = new ReadOnlyObjectWrapper<>(Message.NONE);
 
@@ -76,6 +82,7 @@ public final class UpkeepModel extends StationModel<UpkeepVisitReadings, UpkeepV
     clock = at.clock();
     ledger = at.ledger();
     past = PastVisits.of(ledger.entriesAt(UpkeepStation.STATION));
+    told = LinkHours.of(ledger, clock.getZone());
     tasks = UpkeepTask.of(at.machine()).stream().map(t -> TaskFields.make(form(), t)).toList();
     plan = new PlanSection(form(), at.machine(), this::solved);
     startSolving();
@@ -92,8 +99,13 @@ public final class UpkeepModel extends StationModel<UpkeepVisitReadings, UpkeepV
   @Override
   protected void recordChanged(List<Entry> entries) {
     past = PastVisits.of(entries);
+    told = LinkHours.of(nowOnRecord(), clock.getZone());
     asLeft.set(leftBefore(entries));
     solveAgain();
+  }
+
+  private Ledger nowOnRecord() {
+    return context().map(c -> c.workshop().opened().ledger()).orElse(ledger);
   }
 
   /** What the figures were as left, of what is compared with them. */
@@ -110,12 +122,7 @@ public final class UpkeepModel extends StationModel<UpkeepVisitReadings, UpkeepV
   }
 
   private Optional<Message> lastLeft(String station) {
-    return context()
-        .map(c -> c.workshop().opened().ledger())
-        .orElse(ledger)
-        .entries()
-        .reversed()
-        .stream()
+    return nowOnRecord().entries().reversed().stream()
         .filter(e -> e.stationId().equals(station) && e.verdict() == Verdict.WITHIN)
         .findFirst()
         .flatMap(e ->
@@ -157,12 +164,19 @@ public final class UpkeepModel extends StationModel<UpkeepVisitReadings, UpkeepV
   protected UpkeepVisitReadings readings() {
     LocalDate today = now();
     PastVisits until = past.until(today);
+    counted.set(
+        told.isEmpty()
+            ? Message.NONE
+            : Message.of(
+                "upkeep.told-hours",
+                Amount.of(told.getLast().hours(), Quantity.HOURS, 0),
+                Message.verbatim(told.getLast().date().toString())));
     UpkeepVisitReadings readings =
         new UpkeepVisitReadings(
             today,
             school.get(),
             counter.value(),
-            until.counter(),
+            until.counter(told.stream().filter(r -> !r.date().isAfter(today)).toList()),
             tasks.stream().flatMap(t -> t.watched(until).stream()).toList(),
             tasks.stream().flatMap(t -> t.done().stream()).toList(),
             proof.read(),
@@ -184,6 +198,7 @@ public final class UpkeepModel extends StationModel<UpkeepVisitReadings, UpkeepV
     return List.of(
         Part.heading("sheet.readings", "sheet.keys"),
         Part.rows(counter),
+        new Part.LiveText(counted),
         Part.heading("upkeep.visit", "upkeep.visit.found"),
         new Part.Redrawn(due, () -> found(due.get())),
         new Part.LiveText(asLeft),

@@ -116,7 +116,7 @@ class ZebrawoodTest {
     try (Workshop a = ((Opening.Opened) Workshop.open(one)).workshop();
         Workshop b = ((Opening.Opened) Workshop.open(two)).workshop()) {
       assertThat(a.machines()).isEqualTo(b.machines());
-      assertThat(a.machines().readable()).hasSize(6);
+      assertThat(a.machines().readable()).hasSize(7);
       for (var machine : a.machines().readable()) {
         assertThat(a.history(machine.id())).isEqualTo(b.history(machine.id())).isNotEmpty();
       }

@@ -28,7 +28,8 @@ final class SimulatedMemory {
           Map.entry(Role.MOST_SPEED_Y, "4800.000"),
           Map.entry(Role.ACCELERATION_X, "90.000"),
           Map.entry(Role.ACCELERATION_Y, "90.000"),
-          Map.entry(Role.IDLE_DELAY, "40"));
+          Map.entry(Role.IDLE_DELAY, "40"),
+          Map.entry(Role.BEAM_HOURS, "12.5"));
 
   private static final Map<Role, String> SHIPPED_MEANINGS =
       Map.of(

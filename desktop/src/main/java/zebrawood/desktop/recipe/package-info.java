@@ -1,0 +1,2 @@
+/** Recipes of a cutting head, on a sheet. */
+package zebrawood.desktop.recipe;

@@ -1,0 +1,2 @@
+/** Charts of recipes as files. */
+package zebrawood.records.recipe;
