@@ -1,7 +1,11 @@
 package zebrawood.desktop.app;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import zebrawood.devices.jobfile.StandInJob;
 
 /** Pictures of what keeps a machine as it was left: upkeep, and a case. */
 final class KeepShots {
@@ -11,9 +15,10 @@ final class KeepShots {
     this.shots = shots;
   }
 
-  void take() throws InterruptedException {
+  void take() throws InterruptedException, IOException {
     shots.choose("Alder");
     rotary();
+    jobFile();
     upkeep();
     fault();
   }
@@ -35,6 +40,23 @@ final class KeepShots {
     });
     shots.press("#rotary-measured");
     shots.take("rotary");
+  }
+
+  /** A job with something wrong, in a file that goes again. */
+  private void jobFile() throws InterruptedException, IOException {
+    Path file = Files.createTempFile("sign", ".nc");
+    Files.writeString(file, new StandInJob(2, 700, 500, 1000).text());
+    shots.show("jobfile");
+    Shots.onInterface(() -> {
+      shots.type("#jobfile-file", file.toString());
+      shots.type("#jobfile-rapid", "300");
+      choose("#jobfile-origin", 1);
+      ((Button) shots.node("#jobfile-look")).fire();
+    });
+    shots.awaitPrimary();
+    shots.press("#jobfile-top-word");
+    shots.take("job-file");
+    Files.delete(file);
   }
 
   private void upkeep() throws InterruptedException {

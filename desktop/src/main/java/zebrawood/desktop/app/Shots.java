@@ -205,6 +205,10 @@ final class Shots {
     });
     press("#power-dial-now");
     take("power");
+    choose("Teasel");
+    show("recipe");
+    frames(2);
+    take("recipe");
     choose("Tansy");
     show("controller");
     onInterface(() ->
@@ -288,7 +292,7 @@ final class Shots {
     press("#camera-sheet-height");
   }
 
-  private void awaitPrimary() throws InterruptedException {
+  void awaitPrimary() throws InterruptedException {
     long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
     while (ask(() -> node("#primary").isDisabled()) && System.nanoTime() < end) {
       frames(2);

@@ -344,9 +344,7 @@ public final class JobFileModel extends StationModel<JobReadings, JobFinding> {
         .ifPresent(b ->
             tiles.add(
                 FigureTile.of(Message.of("jobfile.tile.size"), Amount.mm(b.width(), 1))
-                    .with(
-                        Message.of(
-                            "jobfile.tile.by", Amount.mm(b.width(), 1), Amount.mm(b.depth(), 1)))));
+                    .with(Message.of("jobfile.tile.up", Amount.mm(b.depth(), 1)))));
     return tiles;
   }
 

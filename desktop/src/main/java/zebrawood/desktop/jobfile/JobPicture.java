@@ -19,7 +19,9 @@ import zebrawood.records.picture.Canvas;
 final class JobPicture {
   private static final double EDGE = 26;
   private static final double RING = 9;
+  private static final int SIDES = 16;
   private static final double NEAR = 44;
+  private static final double WORDS = 12;
 
   /** More lines are not told apart on a screen, and take longer than a frame. */
   private static final int MOST_DRAWN = 6000;
@@ -94,9 +96,23 @@ final class JobPicture {
               .orElseGet(() -> new Ring(px, py, number)));
     }
     for (Ring ring : rings) {
-      on.circle(ring.x, ring.y, RING, "field-error");
-      double beside = ring.x + RING + 14 > on.width() ? ring.x - RING - 10 : ring.x + RING + 10;
-      on.words(ring.numbers, beside, Math.max(EDGE / 2, ring.y - RING), 40, "plan-side");
+      for (int i = 0; i < SIDES; i++) {
+        double from = 2 * Math.PI * i / SIDES;
+        double to = 2 * Math.PI * (i + 1) / SIDES;
+        on.line(
+            ring.x + RING * Math.cos(from),
+            ring.y + RING * Math.sin(from),
+            ring.x + RING * Math.cos(to),
+            ring.y + RING * Math.sin(to),
+            "field-error");
+      }
+      double above = ring.y - RING - WORDS;
+      on.words(
+          ring.numbers,
+          Math.clamp(ring.x, EDGE, on.width() - EDGE),
+          above < WORDS ? ring.y + RING + WORDS : above,
+          2 * EDGE,
+          "plan-side");
     }
   }
 

@@ -227,7 +227,15 @@ public final class RecipeModel extends StationModel<RecipeReadings, RecipeFindin
         f.changes().isEmpty()
             ? changes.with(Message.of("recipe.tile.nothing"))
             : changes.with(Message.list(f.changes().stream().limit(3).map(Message::of).toList())));
-    tiles.addAll(tiles(solved, known("speed"), known("pressure"), known("focus")));
+    Recipe r = solved.readings().recipe();
+    tiles.add(
+        FigureTile.of(
+            Message.of("recipe.figure.speed"), Amount.of(r.speedMmS(), Quantity.SPEED, 0)));
+    tiles.add(
+        FigureTile.of(
+            Message.of("recipe.figure.pressure"),
+            Amount.of(r.pressureBar(), Quantity.GAS_PRESSURE, 1)));
+    tiles.add(FigureTile.of(Message.of("recipe.figure.focus"), Amount.mm(r.focusMm(), 2)));
     return tiles;
   }
 
