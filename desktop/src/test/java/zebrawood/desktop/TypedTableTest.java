@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.desktop.form.StationForm;
@@ -29,6 +30,8 @@ import zebrawood.records.workshop.Workshop;
 /** The readings of every station as a CSV table, and back. */
 class TypedTableTest {
   private static final Instant NOW = Instant.parse("2026-05-04T08:00:00Z");
+
+  private static final int MUTATIONS = Integer.getInteger("table.mutations", 400);
 
   @TempDir private Path folder;
 
@@ -107,5 +110,36 @@ class TypedTableTest {
     assertThat(TypedTable.read("\uFEFFsep=;\nreading.0 [mm];reading.1 [in]\n6,1;0,25\n", bed()))
         .containsEntry("reading.0", "6,1")
         .containsEntry("reading.1", "0,25 in");
+  }
+
+  /** A table that was changed anywhere is refused with a sentence, or is one that says the same. */
+  @Test
+  void everyChangedTableIsRefusedOrUnderstood() {
+    String whole =
+        TypedTable.text(bed(), Map.of("reading.0", "6.1", "reading.1", "0.25 in"), List.of());
+    Random random = new Random(3);
+    int refused = 0;
+    for (int i = 0; i < MUTATIONS; i++) {
+      StringBuilder text = new StringBuilder(whole);
+      for (int k = 0; k <= random.nextInt(3); k++) {
+        int at = random.nextInt(text.length());
+        switch (random.nextInt(4)) {
+          case 0 -> text.setCharAt(at, (char) random.nextInt(0x300));
+          case 1 -> text.deleteCharAt(at);
+          case 2 -> text.insert(at, ",\"\r\n;[]'=".charAt(random.nextInt(9)));
+          default -> text.setLength(at + 1);
+        }
+      }
+      try {
+        Map<String, String> read = TypedTable.read(text.toString(), bed());
+        StationForm form = bed();
+        form.type(read);
+        assertThat(TypedTable.read(TypedTable.text(bed(), read, List.of()), bed())).isEqualTo(read);
+      } catch (UnusableReading e) {
+        assertThat(e.getMessage()).isNotBlank();
+        refused++;
+      }
+    }
+    assertThat(refused).isPositive();
   }
 }

@@ -41,7 +41,7 @@ public final class TypedTable {
 
   private static final int MOST_COLUMNS = 5000;
   private static final int MOST_ROWS = 20_000;
-  private static final Pattern HEADING = Pattern.compile("(.*?)\\s*(?:\\[(.*)])?");
+  private static final Pattern HEADING = Pattern.compile("(.*?)\\s*(?:\\[(.*)])?", Pattern.DOTALL);
 
   private TypedTable() {}
 

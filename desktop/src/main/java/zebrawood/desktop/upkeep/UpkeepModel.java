@@ -28,6 +28,7 @@ import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.picture.Canvas;
 import zebrawood.upkeep.CleaningProof;
+import zebrawood.upkeep.Found;
 import zebrawood.upkeep.School;
 import zebrawood.upkeep.Upkeep;
 import zebrawood.upkeep.UpkeepReadings;
@@ -100,7 +101,7 @@ public final class UpkeepModel extends StationModel<UpkeepVisitReadings, UpkeepV
   protected void recordChanged(List<Entry> entries) {
     past = PastVisits.of(entries);
     told = LinkHours.of(nowOnRecord(), clock.getZone());
-    asLeft.set(leftBefore(entries));
+    asLeft.set(leftBefore());
     solveAgain();
   }
 
@@ -108,17 +109,27 @@ public final class UpkeepModel extends StationModel<UpkeepVisitReadings, UpkeepV
     return context().map(c -> c.workshop().opened().ledger()).orElse(ledger);
   }
 
-  /** What the figures were as left, of what is compared with them. */
-  private Message leftBefore(List<Entry> entries) {
+  /** How each due task was left: its station's figure, else when it was done and how found. */
+  private Message leftBefore() {
     List<Message> left = new ArrayList<>();
     for (TaskFields task : tasks) {
-      task.task()
-          .station()
-          .filter(s -> due.get().contains(task.task()))
-          .flatMap(this::lastLeft)
-          .ifPresent(words -> left.add(Message.of("upkeep.left", task.task(), words)));
+      if (due.get().contains(task.task())) {
+        task.task()
+            .station()
+            .flatMap(this::lastLeft)
+            .or(() -> lastDone(task.task()))
+            .ifPresent(words -> left.add(Message.of("upkeep.left", task.task(), words)));
+      }
     }
     return left.isEmpty() ? Message.NONE : Message.of("upkeep.as-left", Message.list(left));
+  }
+
+  private Optional<Message> lastDone(UpkeepTask task) {
+    List<Found> found = past.found(task);
+    return past.last(task)
+        .filter(l -> !found.isEmpty())
+        .map(l ->
+            Message.of("upkeep.left-done", Message.verbatim(l.day().toString()), found.getLast()));
   }
 
   private Optional<Message> lastLeft(String station) {
@@ -188,7 +199,7 @@ public final class UpkeepModel extends StationModel<UpkeepVisitReadings, UpkeepV
             .toList();
     if (!toDo.equals(due.get())) {
       due.set(toDo);
-      asLeft.set(leftBefore(List.of()));
+      asLeft.set(leftBefore());
     }
     return readings;
   }
