@@ -126,18 +126,6 @@ final class Shots {
     });
     press("#focus-set-gap");
     take("focus");
-    show("lens");
-    press("#proof-seat");
-    take("lens");
-    show("cooling");
-    onInterface(() -> {
-      type("#cooling-room", "26.5");
-      type("#cooling-humidity", "68");
-      type("#cooling-coolant", "20.5");
-      type("#cooling-after-hour", "23.1");
-    });
-    press("#proof-leaks");
-    take("cooling");
     show("camera");
     photographTarget(home.resolve("target.png"));
     take("camera");
