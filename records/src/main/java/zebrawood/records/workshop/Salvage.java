@@ -6,7 +6,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.ResultSetMetaData;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -14,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 import org.flywaydb.core.api.FlywayException;
 import org.slf4j.LoggerFactory;
@@ -133,24 +133,51 @@ final class Salvage {
   }
 
   private void into(Sql to) {
-    Map<String, Map<Long, Row>> tables = new LinkedHashMap<>();
-    TABLES.forEach(name -> tables.put(name, rows(name)));
-    check(rows(SUMS).values(), tables);
+    Map<Chain.Of, Map<Long, Link>> links = links();
     to.inTransaction(() -> {
-      tables.forEach((name, rows) -> rows.values().forEach(row -> add(to, name, row)));
+      for (String table : TABLES) {
+        Map<Long, Link> ofTable = Chain.Of.ofTable(table).map(links::get).orElseGet(HashMap::new);
+        rows(
+            table,
+            row -> {
+              Link link = ofTable.get(row.number);
+              if (link == null || link.fits(row)) {
+                ofTable.remove(row.number);
+                add(to, table, row);
+              }
+            });
+      }
       new Chain(to).begin();
     });
+    // What a sum tells of and was not read, or says something else now, is lost.
+    links.forEach((kind, left) ->
+        left.values()
+            .forEach(link -> {
+              lost.merge(kind, 1, Integer::sum);
+              lostOf.merge(link.machine, 1, Integer::sum);
+            }));
   }
 
   /**
-   * Counts the rows that sums tell of and that are lost, and takes out those that say something
-   * else now. Behind a sum that is lost itself, the next row of a machine cannot be checked.
+   * What a sum says of a row.
+   *
+   * @param before the sum before it; null where that is lost, so that the row cannot be checked
    */
-  private void check(Collection<Row> sums, Map<String, Map<Long, Row>> tables) {
+  private record Link(String machine, String digest, String before) {
+    boolean fits(Row row) {
+      return before == null || Chain.fits(digest, before, said(row));
+    }
+  }
+
+  /** What the sums say, by kind and number of the row. */
+  private Map<Chain.Of, Map<Long, Link>> links() {
+    Map<Long, Row> sums = new TreeMap<>();
+    rows(SUMS, row -> sums.put(row.number, row));
+    Map<Chain.Of, Map<Long, Link>> links = new EnumMap<>(Chain.Of.class);
     Map<String, String> last = new HashMap<>();
     boolean complete = true;
     long expected = 1;
-    for (Row sum : sums) {
+    for (Row sum : sums.values()) {
       if (sum.number != expected) {
         complete = false;
         last.clear();
@@ -158,20 +185,17 @@ final class Salvage {
       expected = sum.number + 1;
       String machine = sum.text("machine_id");
       String digest = sum.text("digest");
+      String number = sum.text("row_seq");
       Optional<Chain.Of> kind = Chain.Of.named(sum.text("kind"));
-      if (kind.isPresent()) {
+      if (kind.isPresent() && number.matches("\\d{1,18}")) {
         String before = last.getOrDefault(machine, complete ? Chain.FIRST : null);
-        Map<Long, Row> rows = tables.get(kind.get().table());
-        Long number = Long.valueOf(sum.text("row_seq"));
-        Row row = rows.get(number);
-        if (row == null || before != null && !Chain.fits(digest, before, said(row))) {
-          rows.remove(number);
-          lost.merge(kind.get(), 1, Integer::sum);
-          lostOf.merge(machine, 1, Integer::sum);
-        }
+        links
+            .computeIfAbsent(kind.get(), k -> new HashMap<>())
+            .put(Long.valueOf(number), new Link(machine, digest, before));
       }
       last.put(machine, digest);
     }
+    return links;
   }
 
   private static String said(Row row) {
@@ -203,29 +227,44 @@ final class Salvage {
     }
   }
 
-  /** All rows that can be read: from the first on, from the last back, and those between. */
-  private Map<Long, Row> rows(String table) {
-    Map<Long, Row> found = new TreeMap<>();
-    boolean whole = read(table, "ORDER BY " + NUMBER, found);
-    if (!whole) {
-      long first = found.keySet().stream().mapToLong(n -> n).max().orElse(0);
-      Map<Long, Row> behind = new TreeMap<>();
-      read(table, "ORDER BY " + NUMBER + " DESC", behind);
-      long last = behind.keySet().stream().mapToLong(n -> n).min().orElse(first);
-      found.putAll(behind);
-      for (long n = first + 1; n < Math.min(last, first + MOST_LOOKED_FOR); n++) {
-        read(table, "WHERE " + NUMBER + " = " + n, found);
-      }
+  /**
+   * All rows that can be read, one at a time: from the first on, where that ends early from the
+   * last one back, and those between one by one.
+   */
+  private void rows(String table, Consumer<Row> to) {
+    long[] first = {0};
+    boolean whole =
+        read(
+            table,
+            "ORDER BY " + NUMBER,
+            row -> {
+              first[0] = row.number;
+              to.accept(row);
+            });
+    if (whole) {
+      return;
     }
-    return found;
+    // Where nothing is read from behind, nobody knows how far there is anything between.
+    long[] last = {first[0]};
+    read(
+        table,
+        "WHERE " + NUMBER + " > " + first[0] + " ORDER BY " + NUMBER + " DESC",
+        row -> {
+          last[0] = row.number;
+          to.accept(row);
+        });
+    long between = Math.min(last[0], first[0] + MOST_LOOKED_FOR);
+    for (long n = first[0] + 1; n < between; n++) {
+      read(table, "WHERE " + NUMBER + " = " + n, to);
+    }
   }
 
   /**
    * @return whether it was read to its end
    */
-  private boolean read(String table, String which, Map<Long, Row> into) {
+  private boolean read(String table, String which, Consumer<Row> to) {
     try {
-      from.list(
+      from.forEach(
           "SELECT " + NUMBER + " AS salvage_number, * FROM " + table + " " + which,
           row -> {
             ResultSetMetaData meta = row.getMetaData();
@@ -234,9 +273,7 @@ final class Salvage {
               boolean bytes = row.getObject(i) instanceof byte[];
               columns.put(meta.getColumnName(i), bytes ? row.getBytes(i) : row.getString(i));
             }
-            long number = row.getLong(1);
-            into.put(number, new Row(number, columns));
-            return number;
+            to.accept(new Row(row.getLong(1), columns));
           });
       return true;
     } catch (Sql.Refused e) {

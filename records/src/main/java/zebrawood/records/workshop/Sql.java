@@ -54,6 +54,24 @@ final class Sql implements AutoCloseable {
     }
   }
 
+  /** Looks at a row. */
+  @FunctionalInterface
+  interface Looked {
+    void at(ResultSet row) throws SQLException;
+  }
+
+  /** Each row as it comes; none of them is kept. */
+  void forEach(String query, Looked looked) {
+    try (PreparedStatement statement = connection.prepareStatement(query);
+        ResultSet rows = statement.executeQuery()) {
+      while (rows.next()) {
+        looked.at(rows);
+      }
+    } catch (SQLException e) {
+      throw new Refused(e);
+    }
+  }
+
   /** The first column of the first row. */
   Optional<String> text(String query, Object... values) {
     return list(query, row -> Optional.ofNullable(row.getString(1)), values).stream()
