@@ -32,9 +32,8 @@ final class Search {
       return hits;
     }
     look(wanted, workshop::outline, hits);
-    if (hits.size() < most) {
-      // What was typed for an entry is far larger than all else: it is read where that is too few.
-      hits.clear();
+    if (hits.isEmpty()) {
+      // What was typed for an entry is far larger than all else: it is read where nothing else is.
       look(wanted, workshop::read, hits);
     }
     hits.sort(Comparator.comparing((Hit h) -> h.line().at()).reversed());
