@@ -5,7 +5,9 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Scene;
 import javafx.scene.control.Button;
@@ -61,7 +63,10 @@ final class Refusal {
           .ifPresent(copy -> {
             Button restore = new Button(Text.of("restore.newest", DayWords.dayAndYear(copy.day())));
             restore.setId("refusal-restore");
-            restore.setOnAction(e -> restore(copy, words, open));
+            restore.setOnAction(e -> {
+              restore.setDisable(true);
+              restore(copy, words, open);
+            });
             buttons.getChildren().add(restore);
           });
     }
@@ -85,13 +90,20 @@ final class Refusal {
     }
   }
 
+  /** Beside the window: the copy is looked at and copied whole. */
   private void restore(Backup copy, Label words, Consumer<Stage> open) {
-    switch (Restored.of(file, copy.file(), LocalDateTime.now(clock))) {
-      case Restored.Done done -> {
-        again.run();
-        open.accept(stage);
-      }
-      case Restored.Refused(Message because) -> words.setText(Text.words().sentence(because));
-    }
+    CompletableFuture.supplyAsync(() -> Restored.of(file, copy.file(), LocalDateTime.now(clock)))
+        .thenAcceptAsync(
+            restored -> {
+              switch (restored) {
+                case Restored.Done done -> {
+                  again.run();
+                  open.accept(stage);
+                }
+                case Restored.Refused(Message because) ->
+                    words.setText(Text.words().sentence(because));
+              }
+            },
+            Platform::runLater);
   }
 }

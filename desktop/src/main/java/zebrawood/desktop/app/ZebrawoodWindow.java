@@ -86,6 +86,9 @@ public final class ZebrawoodWindow extends Application {
       try {
         return new Prepared(started(workshop), Message.NONE, false);
       } catch (RuntimeException e) {
+        if (!Opening.tellsOfDamage(e)) {
+          throw e;
+        }
         LoggerFactory.getLogger(ZebrawoodWindow.class).error("damaged: {}", file, e);
         workshop.close();
         opening = Workshop.openDamaged(file);
@@ -119,9 +122,10 @@ public final class ZebrawoodWindow extends Application {
     if (ready.start() == null) {
       Refusal refusal = new Refusal(stage, file, clock, () -> begin(file, clock));
       exitCode = Zebrawood.NOT_POSSIBLE;
-      refusal.show(ready.because(), ready.damaged(), this::show);
+      refusal.show(ready.because(), ready.damaged(), this::start);
       return Optional.empty();
     }
+    exitCode = 0;
     Assembly assembly =
         new Assembly(
             StationList.ALL,

@@ -1,7 +1,6 @@
 package zebrawood.desktop.form;
 
 import java.io.IOException;
-import java.io.StringReader;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
@@ -18,7 +17,6 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
-import org.apache.commons.csv.CSVRecord;
 import zebrawood.measure.UnusableReading;
 import zebrawood.quantity.Unit;
 import zebrawood.records.file.CsvText;
@@ -62,7 +60,11 @@ public final class TypedTable {
     List<Row> rows = new ArrayList<>(earlier);
     rows.add(new Row(NOW, now));
     Map<String, String> headings = new LinkedHashMap<>();
+    Set<String> seen = new LinkedHashSet<>();
     for (Row row : rows) {
+      if (!seen.addAll(row.typed.keySet())) {
+        continue; // each filling of a form is solved: only what is new is looked at
+      }
       scratch.type(row.typed);
       row.typed.keySet().stream()
           .filter(name -> scratch.find(name).isPresent() || scratch.countsRows(name))
@@ -135,21 +137,17 @@ public final class TypedTable {
   }
 
   private static List<List<String>> rows(String csv) {
-    CsvText text = CsvText.of(csv);
-    CSVFormat format =
-        CSVFormat.RFC4180.builder().setDelimiter(text.separator()).setIgnoreEmptyLines(true).get();
-    List<List<String>> rows = new ArrayList<>();
-    try (var parser = format.parse(new StringReader(text.rows()))) {
-      for (CSVRecord row : parser) {
-        if (rows.size() > MOST_ROWS || row.size() > MOST_COLUMNS) {
-          throw refused("form.table.large", "");
-        }
-        rows.add(row.stream().toList());
+    try {
+      List<List<String>> rows = CsvText.of(csv).table(MOST_ROWS);
+      if (rows.stream().anyMatch(r -> r.size() > MOST_COLUMNS)) {
+        throw refused("form.table.large", "");
       }
-    } catch (IOException | IllegalStateException | UncheckedIOException e) {
+      return rows;
+    } catch (CsvText.TooLong e) {
+      throw refused("form.table.large", "");
+    } catch (IOException e) {
       throw refused("form.table.none", "");
     }
-    return rows;
   }
 
   /** The row of what is typed now, or the only one. */

@@ -152,7 +152,7 @@ public final class JobFileModel extends StationModel<JobReadings, JobFinding> {
     if (practice.running()) {
       return;
     }
-    said.set(Message.of("jobfile.reading", Message.quoted(name)));
+    said.set(Message.NONE);
     make(
         progress -> {
           JobReader.Read read = read(name, now, progress, 0, other.isEmpty() ? 1 : 0.5);

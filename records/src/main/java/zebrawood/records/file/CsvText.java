@@ -1,7 +1,15 @@
 package zebrawood.records.file;
 
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
 
 /**
  * What stands at the start of a CSV text as spreadsheets write it, taken off: a mark of the order
@@ -41,6 +49,35 @@ public record CsvText(String rows, char separator, boolean named, boolean quoted
 
   private static char separator(String row) {
     return row.indexOf('\t') >= 0 ? '\t' : row.indexOf(';') >= 0 ? ';' : ',';
+  }
+
+  /** There are more rows than what it is taken for ever has. */
+  public static final class TooLong extends IOException {
+    private static final long serialVersionUID = 1;
+  }
+
+  /**
+   * All rows as they stand, the header first; empty lines are passed over.
+   *
+   * @param most rows below the header
+   * @throws TooLong where there are more
+   * @throws IOException where it is no CSV
+   */
+  public List<List<String>> table(int most) throws IOException {
+    CSVFormat format =
+        CSVFormat.RFC4180.builder().setDelimiter(separator).setIgnoreEmptyLines(true).get();
+    List<List<String>> table = new ArrayList<>();
+    try (CSVParser parser = format.parse(new StringReader(rows))) {
+      for (CSVRecord row : parser) {
+        if (table.size() > most) {
+          throw new TooLong();
+        }
+        table.add(row.stream().toList());
+      }
+    } catch (IllegalStateException | UncheckedIOException e) {
+      throw new IOException(e);
+    }
+    return table;
   }
 
   /** A cell as it is written, so that no spreadsheet runs it. */

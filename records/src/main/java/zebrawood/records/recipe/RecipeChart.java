@@ -1,8 +1,6 @@
 package zebrawood.records.recipe;
 
 import java.io.IOException;
-import java.io.StringReader;
-import java.io.UncheckedIOException;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -10,8 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVRecord;
+import org.slf4j.LoggerFactory;
 import zebrawood.measure.UnusableReading;
 import zebrawood.quantity.Quantity;
 import zebrawood.quantity.TypedQuantity;
@@ -54,29 +51,17 @@ public final class RecipeChart {
    */
   public static RecipeChart read(String path) {
     try {
-      CsvText text = CsvText.of(WholeFile.readText(Path.of(path), MOST_BYTES));
-      List<List<String>> rows = new ArrayList<>();
-      CSVFormat format =
-          CSVFormat.RFC4180
-              .builder()
-              .setDelimiter(text.separator())
-              .setIgnoreEmptyLines(true)
-              .get();
-      try (var parser = format.parse(new StringReader(text.rows()))) {
-        for (CSVRecord row : parser) {
-          if (rows.size() > MOST_ROWS) {
-            throw refused(Message.of("recipe.chart.not-read", Message.quoted(path)));
-          }
-          rows.add(row.stream().map(CsvText::meant).map(String::strip).toList());
-        }
+      List<List<String>> rows =
+          CsvText.of(WholeFile.readText(Path.of(path), MOST_BYTES)).table(MOST_ROWS).stream()
+              .map(r -> r.stream().map(CsvText::meant).map(String::strip).toList())
+              .toList();
+      if (!rows.isEmpty()) {
+        return new RecipeChart(rows.getFirst(), rows.subList(1, rows.size()));
       }
-      if (rows.isEmpty()) {
-        throw refused(Message.of("recipe.chart.not-read", Message.quoted(path)));
-      }
-      return new RecipeChart(rows.getFirst(), rows.subList(1, rows.size()));
-    } catch (IOException | UncheckedIOException | InvalidPathException | IllegalStateException e) {
-      throw refused(Message.of("recipe.chart.not-read", Message.quoted(path)));
+    } catch (IOException | InvalidPathException e) {
+      LoggerFactory.getLogger(RecipeChart.class).debug("no chart", e);
     }
+    throw refused(Message.of("recipe.chart.not-read", Message.quoted(path)));
   }
 
   private static UnusableReading refused(Message found) {

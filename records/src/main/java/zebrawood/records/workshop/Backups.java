@@ -34,7 +34,8 @@ public final class Backups {
   public record Backup(LocalDate day, Path file, long kilobytes) {}
 
   public Backups(Path workshop) {
-    folder = workshop.resolveSibling(workshop.getFileName() + ".backups");
+    Path file = WorkshopFile.real(workshop.toAbsolutePath());
+    folder = file.resolveSibling(file.getFileName() + ".backups");
   }
 
   /** What is there, the newest first. */

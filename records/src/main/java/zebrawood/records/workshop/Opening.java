@@ -12,6 +12,11 @@ public sealed interface Opening {
 
   record Opened(Workshop workshop) implements Opening {}
 
+  /** Whether something failed since the file is damaged, and not for a reason of the moment. */
+  static boolean tellsOfDamage(RuntimeException because) {
+    return because instanceof Sql.Refused refused && refused.ofTheFile();
+  }
+
   /**
    * Another window has it.
    *

@@ -36,7 +36,8 @@ public sealed interface Restored {
    *
    * @param copy as {@link Backups} has it
    */
-  static Restored of(Path file, Path copy, LocalDateTime now) {
+  static Restored of(Path named, Path copy, LocalDateTime now) {
+    Path file = WorkshopFile.real(named.toAbsolutePath());
     try {
       Optional<FileHold> held = FileHold.take(file);
       if (held.isEmpty()) {
@@ -65,13 +66,17 @@ public sealed interface Restored {
     }
     Path aside = file.resolveSibling(file.getFileName() + ".set-aside-" + ASIDE.format(now));
     Path part = file.resolveSibling(file.getFileName() + ".restored-part");
-    Files.copy(copy, part, StandardCopyOption.REPLACE_EXISTING);
-    OwnerOnly.make(part);
-    if (Files.exists(file)) {
-      FileNames.copyWithLog(file, aside);
+    try {
+      Files.copy(copy, part, StandardCopyOption.REPLACE_EXISTING);
+      OwnerOnly.make(part);
+      if (Files.exists(file)) {
+        FileNames.copyWithLog(file, aside);
+      }
+      rows.letGo();
+      FileNames.putInPlace(part, file);
+      return new Done(aside);
+    } finally {
+      Files.deleteIfExists(part);
     }
-    rows.letGo();
-    FileNames.putInPlace(part, file);
-    return new Done(aside);
   }
 }

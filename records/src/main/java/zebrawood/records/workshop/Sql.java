@@ -5,9 +5,13 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import javax.sql.DataSource;
+import org.sqlite.SQLiteErrorCode;
+import org.sqlite.SQLiteException;
 
 /** Statements on one connection to the workshop file. */
 final class Sql implements AutoCloseable {
@@ -18,6 +22,24 @@ final class Sql implements AutoCloseable {
     Refused(SQLException because) {
       super(because.getMessage(), because);
     }
+
+    /**
+     * Whether it tells of the file, and not of the moment: a full disk, a missing right and another
+     * program that holds the file do not.
+     */
+    boolean ofTheFile() {
+      return !(getCause() instanceof SQLiteException e)
+          || !OF_THE_MOMENT.contains(SQLiteErrorCode.getErrorCode(e.getResultCode().code & 0xff));
+    }
+
+    private static final Set<SQLiteErrorCode> OF_THE_MOMENT =
+        EnumSet.of(
+            SQLiteErrorCode.SQLITE_PERM,
+            SQLiteErrorCode.SQLITE_BUSY,
+            SQLiteErrorCode.SQLITE_LOCKED,
+            SQLiteErrorCode.SQLITE_READONLY,
+            SQLiteErrorCode.SQLITE_FULL,
+            SQLiteErrorCode.SQLITE_CANTOPEN);
   }
 
   /** Makes something of a row. */

@@ -1,7 +1,6 @@
 package zebrawood.records.workshop;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -144,41 +143,22 @@ public final class Workshop implements AutoCloseable {
    */
   public synchronized Optional<Message> goOnIn(Path chosen) {
     Path target = chosen.toAbsolutePath();
-    if (Files.exists(target)) {
-      return Optional.of(Message.of("workshop.taken", target.toString()));
+    WorkshopFile.Elsewhere there =
+        WorkshopFile.elsewhere(
+            target,
+            () -> {
+              if (damaged && saved.isEmpty()) {
+                return Salvage.write(file, target).isPresent();
+              }
+              sql.run("VACUUM INTO ?", target.toString());
+              OwnerOnly.make(target);
+              return true;
+            });
+    if (there.refused().isEmpty()) {
+      closeFile();
+      useFile(target, there.hold(), there.sql());
     }
-    try {
-      Files.createDirectories(target.getParent());
-      Optional<FileHold> held = FileHold.take(target);
-      if (held.isEmpty()) {
-        return Optional.of(Message.of("workshop.taken", target.toString()));
-      }
-      try {
-        if (damaged && saved.isEmpty()) {
-          if (Salvage.write(file, target).isEmpty()) {
-            held.get().close();
-            return Optional.of(Message.of("workshop.not-copied", target.toString()));
-          }
-        } else {
-          sql.run("VACUUM INTO ?", target.toString());
-          OwnerOnly.make(target);
-        }
-        Sql there = new Sql(WorkshopFile.source(target));
-        closeFile();
-        useFile(target, held.get(), there);
-        return Optional.empty();
-      } catch (Sql.Refused e) {
-        held.get().close();
-        Files.deleteIfExists(target);
-        return Optional.of(Message.of("workshop.not-copied", target.toString()));
-      }
-    } catch (IOException e) {
-      return Optional.of(
-          Message.of(
-              "workshop.no-folder",
-              target.toString(),
-              Message.quoted(String.valueOf(e.getMessage()))));
-    }
+    return there.refused();
   }
 
   /**
@@ -189,20 +169,41 @@ public final class Workshop implements AutoCloseable {
    */
   public synchronized Restored restore(Path copy, LocalDateTime now) {
     boolean wasDamaged = damaged;
+    boolean[] letGo = {false};
     try {
       if (!damaged) {
         // What lies beside the file goes into it, so that it is set aside as one.
         sql.list("PRAGMA wal_checkpoint(TRUNCATE)", row -> row.getInt(1));
       }
-      Restored done = Restored.putBack(file, copy, now, this::closeRows);
+      Restored done =
+          Restored.putBack(
+              file,
+              copy,
+              now,
+              () -> {
+                letGo[0] = true;
+                closeRows();
+              });
       if (done instanceof Restored.Done) {
         useFile(file, hold, WorkshopFile.connected(file));
       }
       return done;
     } catch (IOException | Sql.Refused | FlywayException e) {
       LoggerFactory.getLogger(Workshop.class).error("not restored: {}", copy, e);
-      damaged = wasDamaged;
+      if (letGo[0]) {
+        goOnWithWhatIsThere(wasDamaged);
+      }
       return new Restored.Refused(Message.of("workshop.not-restored", file.toString()));
+    }
+  }
+
+  private void goOnWithWhatIsThere(boolean wasDamaged) {
+    try {
+      useFile(file, hold, WorkshopFile.connected(file));
+      damaged = wasDamaged;
+    } catch (IOException | Sql.Refused | FlywayException e) {
+      LoggerFactory.getLogger(Workshop.class).error("not opened again: {}", file, e);
+      damaged = true;
     }
   }
 

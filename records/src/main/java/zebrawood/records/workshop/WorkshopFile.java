@@ -7,6 +7,7 @@ import java.nio.file.StandardCopyOption;
 import java.util.Optional;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
+import org.slf4j.LoggerFactory;
 import org.sqlite.SQLiteConfig;
 import org.sqlite.SQLiteDataSource;
 import zebrawood.records.workshop.Opening.InUse;
@@ -45,11 +46,17 @@ final class WorkshopFile {
       if (hold.isEmpty()) {
         return new InUse(FileHold.holder(absolute));
       }
-      Opening opening = how.open(absolute, hold.get());
-      if (!opening.holds()) {
-        hold.get().close();
+      Opening opening = null;
+      try {
+        opening = how.open(absolute, hold.get());
+        return opening;
+      } catch (Sql.Refused | FlywayException e) {
+        return notOpened(absolute, e);
+      } finally {
+        if (opening == null || !opening.holds()) {
+          hold.get().close();
+        }
       }
-      return opening;
     } catch (IOException e) {
       return new Unusable(
           Message.of(
@@ -59,8 +66,70 @@ final class WorkshopFile {
     }
   }
 
+  /**
+   * A new file that is held and connected to.
+   *
+   * @param refused why there is none; then the others are null
+   */
+  record Elsewhere(Optional<Message> refused, FileHold hold, Sql sql) {
+    private static Elsewhere not(Message because) {
+      return new Elsewhere(Optional.of(because), null, null);
+    }
+  }
+
+  /** Writes a new file. */
+  @FunctionalInterface
+  interface Writing {
+    /**
+     * @return whether there was anything to write
+     */
+    boolean write() throws IOException;
+  }
+
+  /** Makes a new file by writing it; where that fails, nothing is left of it. */
+  static Elsewhere elsewhere(Path target, Writing writing) {
+    if (Files.exists(target)) {
+      return Elsewhere.not(Message.of("workshop.taken", target.toString()));
+    }
+    try {
+      Files.createDirectories(target.getParent());
+      Optional<FileHold> held = FileHold.take(target);
+      if (held.isEmpty()) {
+        return Elsewhere.not(Message.of("workshop.taken", target.toString()));
+      }
+      Sql sql = null;
+      try {
+        sql = writing.write() ? new Sql(source(target)) : null;
+      } catch (Sql.Refused e) {
+        LoggerFactory.getLogger(WorkshopFile.class).error("not written: {}", target, e);
+      } finally {
+        if (sql == null) {
+          held.get().close();
+          Files.deleteIfExists(target);
+        }
+      }
+      return sql == null
+          ? Elsewhere.not(Message.of("workshop.not-copied", target.toString()))
+          : new Elsewhere(Optional.empty(), held.get(), sql);
+    } catch (IOException e) {
+      return Elsewhere.not(
+          Message.of(
+              "workshop.no-folder",
+              target.toString(),
+              Message.quoted(String.valueOf(e.getMessage()))));
+    }
+  }
+
+  private static Unusable notOpened(Path file, RuntimeException because) {
+    return new Unusable(
+        Message.of(
+            "workshop.not-opened",
+            file.toString(),
+            Message.quoted(String.valueOf(because.getMessage()))));
+  }
+
   /** The file itself, whatever link led to it. */
-  private static Path real(Path file) {
+  static Path real(Path file) {
     try {
       return Files.exists(file) ? file.toRealPath() : file;
     } catch (IOException e) {
@@ -104,7 +173,9 @@ final class WorkshopFile {
       if (sql != null) {
         sql.close();
       }
-      return damaged(file, hold);
+      return e instanceof Sql.Refused refused && !refused.ofTheFile()
+          ? notOpened(file, e)
+          : damaged(file, hold);
     }
   }
 

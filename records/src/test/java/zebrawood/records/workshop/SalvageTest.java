@@ -179,6 +179,34 @@ class SalvageTest {
     }
   }
 
+  /** Something stands where the file would be set aside: all is as it was, and work goes on. */
+  @Test
+  void whatCannotBeRestoredLeavesTheWorkshopOpen() throws Exception {
+    write();
+    Path aside = folder.resolve("w.zebrawood.set-aside-2026-05-05-093007");
+    Files.writeString(aside, "somebody's");
+    try (Workshop workshop = opened()) {
+      Path copy = new Backups(file()).all().getFirst().file();
+      assertThat(workshop.restore(copy, NOW)).isInstanceOf(Restored.Refused.class);
+      workshop.record(Samples.moved("m", 90));
+      assertThat(ids(workshop)).hasSize(ENTRIES + 1);
+    }
+    assertThat(aside).hasContent("somebody's");
+    assertThat(folder.resolve("w.zebrawood.restored-part")).doesNotExist();
+  }
+
+  @Test
+  void aLinkIsNotReplacedByTheCopyAndHasItsFilesCopies() throws Exception {
+    write();
+    Path link = Files.createSymbolicLink(folder.resolve("link.zebrawood"), file());
+    Path copy = new Backups(link).all().getFirst().file();
+    assertThat(Restored.of(link, copy, NOW)).isInstanceOf(Restored.Done.class);
+    assertThat(link).isSymbolicLink();
+    try (Workshop workshop = opened()) {
+      assertThat(ids(workshop)).hasSize(ENTRIES);
+    }
+  }
+
   @Test
   void aFileWithASecondNameIsNotOpenedUnderEither() throws Exception {
     write();
