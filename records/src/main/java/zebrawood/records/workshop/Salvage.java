@@ -75,7 +75,7 @@ final class Salvage {
    * @throws IOException where the disk refuses
    */
   static Optional<Message> write(Path damaged, Path target) throws IOException {
-    Path folder = Files.createTempDirectory("zebrawood-damaged-");
+    Path folder = folder("damaged");
     try {
       Path copy = folder.resolve("copy");
       FileNames.copyWithLog(damaged, copy);
@@ -84,6 +84,15 @@ final class Salvage {
     } finally {
       empty(folder);
     }
+  }
+
+  /** A new folder of this process; its name tells which, since several programs may run. */
+  static Path folder(String kind) throws IOException {
+    return Files.createTempDirectory(folderStart(kind));
+  }
+
+  static String folderStart(String kind) {
+    return "zebrawood-" + kind + "-" + ProcessHandle.current().pid() + "-";
   }
 
   /**

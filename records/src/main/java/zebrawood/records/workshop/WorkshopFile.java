@@ -182,7 +182,7 @@ final class WorkshopFile {
   /** What of a damaged file is sound, in a file that goes when it is closed. */
   private static Opening damaged(Path file, FileHold hold) throws IOException {
     Message because = Message.of("workshop.damaged", file.toString());
-    Path saved = Files.createTempDirectory("zebrawood-sound-").resolve("w.zebrawood");
+    Path saved = Salvage.folder("sound").resolve("w.zebrawood");
     Optional<Message> read = Salvage.write(file, saved);
     if (read.isEmpty()) {
       Salvage.empty(saved.getParent());

@@ -233,8 +233,10 @@ class SalvageTest {
 
   private static Set<Path> begunHere(Path temporary) throws IOException {
     Set<Path> found = new HashSet<>();
-    try (var files = Files.newDirectoryStream(temporary, "zebrawood-{damaged,sound}-*")) {
-      files.forEach(found::add);
+    for (String kind : List.of("damaged", "sound")) {
+      try (var files = Files.newDirectoryStream(temporary, Salvage.folderStart(kind) + "*")) {
+        files.forEach(found::add);
+      }
     }
     return found;
   }
