@@ -105,6 +105,8 @@ public final class FixtureTrials {
                 marks
                     ? Optional.of(new Length(100, taped(100 * set / truth), TAPE_MM))
                     : Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
                 Optional.empty()));
     add(100 * (f.stepsPerMm().value() / truth - 1), 100 * f.stepsPerMm().uncertainty() / truth);
   }
@@ -118,7 +120,7 @@ public final class FixtureTrials {
       double went = 300 * scale + slip * random.nextGaussian();
       feeds.add(new Feed(300, 0.1 * Math.round(went / 0.1), 0));
     }
-    FeedFinding f = FeedFit.solve(new FeedReadings(feeds, 0.1, 2000, 400, 20, 1));
+    FeedFinding f = FeedFit.solve(new FeedReadings(feeds, 0.1, 2000, 400, 20, 1, Optional.empty()));
     scaleTrials.add(100 * (f.scale().value() - scale), 100 * f.scale().uncertainty());
     double place = 0;
     for (int i = 1; i < f.sections(); i++) {

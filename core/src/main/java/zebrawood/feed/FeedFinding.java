@@ -16,6 +16,7 @@ import zebrawood.words.Message;
  * @param feedMm to command, so that it moves by window less overlap
  * @param spliceErrorMm one deviation of one joint
  * @param lastErrorMm one deviation of the last section's place
+ * @param joints where nothing is burnt, if it can be; empty where nobody said where that is
  */
 public record FeedFinding(
     Estimate scale,
@@ -25,11 +26,13 @@ public record FeedFinding(
     int sections,
     double spliceErrorMm,
     double lastErrorMm,
+    List<Joint> joints,
     Verdict verdict,
     List<Advice> advice,
     List<Message> warnings)
     implements Finding {
   public FeedFinding {
+    joints = List.copyOf(joints);
     advice = List.copyOf(advice);
     warnings = List.copyOf(warnings);
   }

@@ -53,17 +53,34 @@ public final class FeedFit {
     double byScale = feed * known.uncertainty();
     int feeds = sections - 1;
     Verdict verdict = verdict(r, known, skew, scatter, byScale);
+    double splice = feeds == 0 ? 0 : Math.hypot(scatter, byScale);
+    List<Joint> joints = Joints.of(r, scale, splice);
     return new FeedFinding(
         known,
         MRAD * skew,
         scatter,
         feed,
         sections,
-        feeds == 0 ? 0 : Math.hypot(scatter, byScale),
+        splice,
         Math.hypot(Math.sqrt(feeds) * scatter, feeds * byScale),
+        joints,
         verdict,
         advice(r, verdict, feed, skew, scatter),
-        r.feeds().size() == 1 ? List.of(Message.of("feed.one-feed")) : List.of());
+        warnings(r, joints));
+  }
+
+  private static List<Message> warnings(FeedReadings r, List<Joint> joints) {
+    List<Message> warnings = new ArrayList<>();
+    if (r.feeds().size() == 1) {
+      warnings.add(Message.of("feed.one-feed"));
+    }
+    List<Joint> across = joints.stream().filter(j -> !j.free()).toList();
+    if (!across.isEmpty()) {
+      warnings.add(
+          Message.of(
+              "feed.joint-across", across.size(), Amount.mm(across.getFirst().placeMm(), 1)));
+    }
+    return warnings;
   }
 
   private static double scatter(FeedReadings r, double scale) {
@@ -97,6 +114,7 @@ public final class FeedFit {
   private static List<Advice> advice(
       FeedReadings r, Verdict verdict, double feed, double skew, double scatter) {
     List<Advice> advice = new ArrayList<>();
+    boolean jointed = r.free().isPresent();
     switch (verdict) {
       case STOP ->
           advice.add(
@@ -105,8 +123,10 @@ public final class FeedFit {
       case MEASURE_AGAIN -> advice.add(Advice.read("feed.longer").because("feed.longer.why"));
       case ADJUST -> {
         advice.add(
-            Advice.act("feed.command", Amount.mm(feed, 2))
-                .because("feed.command.why", Amount.mm(r.stepMm(), 2)));
+            jointed
+                ? Advice.act("feed.command-joints").because("feed.command-joints.why")
+                : Advice.act("feed.command", Amount.mm(feed, 2))
+                    .because("feed.command.why", Amount.mm(r.stepMm(), 2)));
         if (Math.abs(skew) * r.stepMm() > r.toleranceMm()) {
           advice.add(
               Advice.act(
@@ -115,7 +135,11 @@ public final class FeedFit {
                   .because("feed.turn.why", Amount.mm(Math.abs(skew) * r.stepMm(), 2)));
         }
       }
-      case WITHIN -> advice.add(Advice.leave("feed.leave", Amount.mm(feed, 2)));
+      case WITHIN ->
+          advice.add(
+              jointed
+                  ? Advice.leave("feed.leave-joints")
+                  : Advice.leave("feed.leave", Amount.mm(feed, 2)));
     }
     return advice;
   }

@@ -1,6 +1,7 @@
 package zebrawood.feed;
 
 import java.util.List;
+import java.util.Optional;
 import zebrawood.measure.Accepts;
 import zebrawood.words.Message;
 
@@ -11,6 +12,7 @@ import zebrawood.words.Message;
  * @param windowMm that can be worked at a time
  * @param overlapMm of one section with the next
  * @param toleranceMm of a joint
+ * @param free where the artwork has nothing; empty where nobody said
  */
 public record FeedReadings(
     List<Feed> feeds,
@@ -18,11 +20,13 @@ public record FeedReadings(
     double pieceMm,
     double windowMm,
     double overlapMm,
-    double toleranceMm) {
+    double toleranceMm,
+    Optional<Free> free) {
   private static final double LEAST_MM = 0.01;
   private static final double MOST_MM = 1e6;
   private static final int MOST_SECTIONS = 100_000;
   private static final int MOST_FEEDS = 1000;
+  private static final int MOST_BANDS = 10_000;
 
   /**
    * One feed.
@@ -59,7 +63,20 @@ public record FeedReadings(
       accepts.complain(
           "overlapMm", overlapMm, Message.of("feed.accepts.fewer-sections", MOST_SECTIONS));
     }
+    free.ifPresent(f -> check(accepts, f.bands(), pieceMm));
     accepts.orThrow();
+  }
+
+  private static void check(Accepts accepts, List<Band> bands, double pieceMm) {
+    accepts.atMost("free.bands", bands, MOST_BANDS);
+    double last = 0;
+    for (int i = 0; accepts.fine() && i < bands.size(); i++) {
+      String at = "free.bands[" + i + "].";
+      accepts
+          .between(at + "fromMm", bands.get(i).fromMm(), last, pieceMm)
+          .between(at + "toMm", bands.get(i).toMm(), bands.get(i).fromMm(), pieceMm);
+      last = bands.get(i).toMm();
+    }
   }
 
   /** By which the piece is to move from section to section. */

@@ -35,6 +35,7 @@ public final class JobReader {
 
   private final Motion motion;
   private final JobClock clock;
+  private final BurntAlong along = new BurntAlong();
   private final JobDrawing drawing = new JobDrawing();
   private final Repeats repeats = new Repeats();
   private final Map<String, Integer> unknown = new HashMap<>();
@@ -79,7 +80,7 @@ public final class JobReader {
   private final Block now = new Block();
 
   /** What was read. */
-  public record Read(JobLook look, JobDrawing drawing) {}
+  public record Read(JobLook look, JobDrawing drawing, BurntAlong along) {}
 
   private JobReader(Motion motion) {
     this.motion = motion;
@@ -115,7 +116,7 @@ public final class JobReader {
       throws IOException {
     JobReader reader = new JobReader(motion);
     reader.readAll(in, reached);
-    return new Read(reader.look(name), reader.drawing);
+    return new Read(reader.look(name), reader.drawing, reader.along);
   }
 
   private void readAll(InputStream in, LongConsumer reached) throws IOException {
@@ -298,6 +299,7 @@ public final class JobReader {
   private void burn(double x0, double y0, double x1, double y1, double length) {
     burnt.add(x0, y0);
     burnt.add(x1, y1);
+    along.add(x0, y0, x1, y1);
     burntMm += length;
     burntWithoutAir |= !air;
     fastestBurn = Math.max(fastestBurn, feed);

@@ -62,6 +62,7 @@ public enum EventKind {
       case LENS_KNOWN, LENS_NEW -> Optional.of(SubjectKind.LENS);
       case HEAD_SWAPPED -> Optional.of(SubjectKind.CONFIGURATION);
       case STOCK_TAKEN -> Optional.of(SubjectKind.STOCK);
+      case ROTARY_IN -> Optional.of(SubjectKind.WORK);
       default -> Optional.empty();
     };
   }

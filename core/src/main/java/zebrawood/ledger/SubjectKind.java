@@ -5,5 +5,7 @@ public enum SubjectKind {
   LENS,
   CONFIGURATION,
   CAMERA,
-  STOCK
+  STOCK,
+  /** What a rotary holds, with how it holds it. */
+  WORK
 }

@@ -36,6 +36,7 @@ public final class Rotary {
   /** No driver and gear have more. */
   private static final double MOST_PER_MM = 1e5;
 
+  private static final Advice LEAVE = Advice.leave("rotary.leave");
   private static final double STRAIGHT_MM = 1e7;
 
   /** Relative: of what is said to be exact. */
@@ -72,7 +73,14 @@ public final class Rotary {
     double slope = r.taper().map(Taper::slope).orElse(0.0);
     double fall = r.alongMm() * slope / 2;
     double angle = Math.atan(slope / 2);
-    Verdict verdict = verdict(perMm, change, fall);
+    Verdict ofSteps = verdict(perMm, change, fall);
+    Seat seat = Seat.of(r);
+    Verdict verdict = Seat.worse(ofSteps, seat.verdict());
+    List<Advice> advice = new ArrayList<>(seat.advice());
+    advice.addAll(advice(ofSteps, perMm, change, fall, angle));
+    if (verdict != Verdict.WITHIN) {
+      advice.removeIf(a -> a.equals(LEAVE));
+    }
     return new RotaryFinding(
         perMm,
         found.isPresent() ? OptionalDouble.of(found.get().value()) : OptionalDouble.empty(),
@@ -86,8 +94,10 @@ public final class Rotary {
         1 + r.alongMm() * slope / 2 / r.workDiameterMm(),
         1 - r.alongMm() * slope / 2 / r.workDiameterMm(),
         arc(radius / Math.sin(angle)),
+        seat.axisMrad(),
+        seat.middleMm(),
         verdict,
-        advice(verdict, perMm, change, fall, angle),
+        advice,
         warnings);
   }
 
@@ -229,9 +239,7 @@ public final class Rotary {
         boolean off =
             change.isEmpty() || Math.abs(change.getAsDouble() - 1) * r.roundMm() > r.toleranceMm();
         if (off) {
-          advice.add(
-              Advice.act("rotary.set", number(perMm.value()))
-                  .because("rotary.set.why", rounded(perMm.uncertainty(), 2)));
+          advice.add(setting(perMm, change));
         }
         if (fall > r.depthMm()) {
           advice.add(
@@ -239,11 +247,35 @@ public final class Rotary {
                   .because("rotary.tilt.why", Amount.mm(fall, 2), Amount.mm(r.depthMm(), 2)));
         }
         if (advice.isEmpty()) {
-          advice.add(Advice.leave("rotary.leave"));
+          advice.add(LEAVE);
         }
       }
     }
     return advice;
+  }
+
+  /** As the school sets it. A scale needs to know what turns a millimetre now. */
+  private Advice setting(Estimate perMm, OptionalDouble change) {
+    Message unsure = rounded(perMm.uncertainty(), 2);
+    return switch (r.school().orElse(School.STEPS)) {
+      case STEPS ->
+          Advice.act("rotary.set", number(perMm.value())).because("rotary.set.why", unsure);
+      case DIAMETER -> {
+        double typed = r.stepsPerTurn() / (Math.PI * perMm.value());
+        yield Advice.act(
+                r.kind() == Kind.CHUCK ? "rotary.type-diameter" : "rotary.type-roller",
+                Amount.mm(typed, 3))
+            .because(
+                "rotary.type-diameter.why",
+                number(r.stepsPerTurn()),
+                Amount.mm(typed * perMm.uncertainty() / perMm.value(), 3));
+      }
+      case SCALE ->
+          change.isEmpty()
+              ? Advice.read("rotary.scale-needs-set").because("rotary.scale-needs-set.why")
+              : Advice.act("rotary.scale", rounded(100 * change.getAsDouble(), 5))
+                  .because("rotary.scale.why");
+    };
   }
 
   private static Message number(double value) {

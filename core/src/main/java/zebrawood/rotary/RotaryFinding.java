@@ -1,6 +1,7 @@
 package zebrawood.rotary;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.Finding;
@@ -19,6 +20,8 @@ import zebrawood.words.Message;
  * @param fallMm of the top line along the artwork, not tilted
  * @param stretchLarge of the artwork at its end of the larger diameter, as {@code stretchSmall}
  * @param arcRadiusMm of the artwork's middle line, drawn flat so that it lies straight on the cone
+ * @param axisMrad of the beam's way from the work's axis, to the rear at the far end
+ * @param middleMm of the crown from the beam, to the rear
  */
 public record RotaryFinding(
     Estimate stepsPerMm,
@@ -33,6 +36,8 @@ public record RotaryFinding(
     double stretchLarge,
     double stretchSmall,
     OptionalDouble arcRadiusMm,
+    Optional<Estimate> axisMrad,
+    Optional<Estimate> middleMm,
     Verdict verdict,
     List<Advice> advice,
     List<Message> warnings)

@@ -18,6 +18,8 @@ import zebrawood.words.Message;
  * @param turn a line burnt once round
  * @param length a mark round the work, measured with a tape
  * @param taper of a cone
+ * @param seating how the work lies under the beam
+ * @param school where it is set; at the controller where nobody said
  */
 public record RotaryReadings(
     Kind kind,
@@ -31,7 +33,9 @@ public record RotaryReadings(
     double toleranceMm,
     Optional<Turn> turn,
     Optional<Length> length,
-    Optional<Taper> taper) {
+    Optional<Taper> taper,
+    Optional<Seating> seating,
+    Optional<School> school) {
   private static final double MOST_MM = 10_000;
   private static final double LEAST_MM = 0.01;
   private static final double MOST_STEPS = 1e8;
@@ -112,6 +116,9 @@ public record RotaryReadings(
             .between("length.measuredMm", l.measuredMm(), LEAST_MM, MOST_MM)
             .between("length.readMm", l.readMm(), 0, MOST_MM));
     taper.ifPresent(t -> check(accepts, t));
+    if (accepts.fine()) {
+      seating.ifPresent(lies -> lies.check(accepts, workDiameterMm));
+    }
     if (accepts.fine() && taper.isPresent()) {
       double least = workDiameterMm - artworkMm.get(1) * taper.get().slope() / 2;
       if (!(least > 0)) {

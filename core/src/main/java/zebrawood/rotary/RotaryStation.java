@@ -3,10 +3,12 @@ package zebrawood.rotary;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import zebrawood.ledger.Figure;
 import zebrawood.ledger.Phase;
 import zebrawood.ledger.Station;
+import zebrawood.ledger.SubjectKind;
 import zebrawood.machine.Fitting;
 import zebrawood.quantity.Quantity;
 import zebrawood.station.Visit;
@@ -25,7 +27,8 @@ public final class RotaryStation {
               Set.of(),
               Map.of(),
               0,
-              MINUTES)
+              MINUTES,
+              Optional.of(SubjectKind.WORK))
           .turning(Station.Turn.ON_CALL);
 
   public static final Visit<RotaryReadings, RotaryFinding> VISIT =

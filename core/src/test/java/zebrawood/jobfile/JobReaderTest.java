@@ -215,4 +215,26 @@ class JobReaderTest {
       }
     }
   }
+
+  @Test
+  void whatIsFreeAlongThePieceIsWhatNobodyBurns() throws IOException {
+    String job = "G21 G90 M4\nG0 X10 Y5\nG1 X90 S500 F6000\nG0 X140 Y5\nG1 X150.05 Y9\n";
+    JobReader.Read read =
+        JobReader.read(
+            "job",
+            new ByteArrayInputStream(job.getBytes(StandardCharsets.UTF_8)),
+            WrittenJob.motion(),
+            bytes -> {});
+    List<BurntAlong.Stretch> free = read.along().free(BurntAlong.Axis.X, 0, 300, 1);
+    assertThat(free).hasSize(3);
+    double[][] wanted = {{0, 10}, {90, 140}, {150.05, 300}};
+    for (int k = 0; k < 3; k++) {
+      assertThat(free.get(k).fromMm()).isCloseTo(wanted[k][0], within(0.11));
+      assertThat(free.get(k).toMm()).isCloseTo(wanted[k][1], within(0.11));
+      // What is burnt is never called free.
+      assertThat(free.get(k).fromMm()).isGreaterThanOrEqualTo(wanted[k][0] - 1e-9);
+      assertThat(free.get(k).toMm()).isLessThanOrEqualTo(wanted[k][1] + 1e-9);
+    }
+    assertThat(read.along().free(BurntAlong.Axis.Y, 0, 20, 30)).isEmpty();
+  }
 }

@@ -31,7 +31,9 @@ class RotaryTest {
         0.5,
         Optional.ofNullable(turn),
         Optional.ofNullable(length),
-        Optional.ofNullable(taper));
+        Optional.ofNullable(taper),
+        Optional.empty(),
+        Optional.empty());
   }
 
   private static RotaryFinding solve(
@@ -130,6 +132,8 @@ class RotaryTest {
                 List.of(10.0, 10.0),
                 1,
                 1,
+                Optional.empty(),
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty()))

@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.control.Button;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import zebrawood.feed.FeedStation;
@@ -14,6 +15,7 @@ import zebrawood.jobfile.FileUnit;
 import zebrawood.ledger.Standing;
 import zebrawood.rotary.RotaryIn;
 import zebrawood.rotary.RotaryStation;
+import zebrawood.rotary.School;
 import zebrawood.rotary.TakenOut;
 
 /** A rotary and a long piece in the real window. */
@@ -27,6 +29,7 @@ class FixturesWindowTest extends WindowTest {
     long end = System.nanoTime() + PATIENCE.toNanos();
     while (!page().contains(words)) {
       assertThat(System.nanoTime()).as(words + " in " + page()).isLessThan(end);
+      sleep(20);
     }
   }
 
@@ -94,6 +97,80 @@ class FixturesWindowTest extends WindowTest {
     fill("#feed-overlap", "400");
     says("less than the window");
   }
+
+  @Test
+  void howTheWorkLiesIsReadAndEachSchoolHasItsWords() {
+    open("Alder", "rotary");
+    unfold();
+    String[] typed = {
+      "steps-per-turn", "6400", "diameter", "60", "round", "100", "along", "80", "depth", "1",
+      "apart", "100", "off", "1.5", "aside", "20", "front", "11", "rear", "4.8"
+    };
+    for (int i = 0; i < typed.length; i += 2) {
+      fill("#rotary-" + typed[i], typed[i + 1]);
+    }
+    says("Move the far end of the rotary 1.5 mm to the rear");
+    says("to the front");
+    choose("#rotary-school", School.DIAMETER);
+    fill("#rotary-typed", "50");
+    says("Type 60.000 mm as the work's diameter in the job software");
+    choose("#rotary-school", School.SCALE);
+    fill("#rotary-set", "30");
+    says("Scale the artwork round the work");
+    fill("#rotary-front", "29");
+    fill("#rotary-rear", "0");
+    says("a gap that differs from the rear one");
+  }
+
+  @Test
+  void jointsAreLaidWhereTheJobHasNothing() throws IOException {
+    Path job = Files.writeString(file.resolveSibling("banner.nc"), BANNER);
+    open("Alder", "feed");
+    unfold();
+    for (int i = 1; i <= 3; i++) {
+      fill("#feed-feed-" + i + "-commanded", "300");
+      fill("#feed-feed-" + i + "-measured", "297");
+    }
+    fill("#feed-read-to", "0.1");
+    fill("#feed-piece", "1000");
+    fill("#feed-window", "400");
+    fill("#feed-job", job.toString());
+    press("#feed-read-job");
+    until("it was read", () -> !((TextInputControl) node("#feed-free")).getText().isEmpty());
+    assertThat(words("#feed-free")).contains("320.1-360.0");
+    says("joint 1 at 359.9 mm");
+    says("joint 2 at");
+    fill("#feed-width", "200");
+    Path marks = file.resolveSibling("marks.svg");
+    fill("#feed-marks-file", marks.toString());
+    press("#feed-write-marks");
+    says("marks.svg");
+    String svg = Files.readString(marks);
+    assertThat(svg.split("<path", -1)).hasSize(1 + 4 + 2 * 2 * 2);
+    assertThat(svg)
+        .contains("M356.9269 -5")
+        .contains("viewBox=\"0 -200 1000 200\"")
+        .contains("-195");
+    fill("#feed-marks-file", marks.resolveSibling("marks.nc").toString());
+    press("#feed-write-marks");
+    says("a drawing that ends with svg or dxf");
+    fill("#feed-free", "300 to 340");
+    says("as 300-340; 500-510");
+  }
+
+  private static final String BANNER =
+      """
+      G21
+      G90
+      M4
+      G0 X5 Y20
+      G1 X320 S500 F6000
+      G0 X360
+      G1 X690
+      G0 X730
+      G1 X990
+      M5
+      """;
 
   private static final String SIGN =
       """

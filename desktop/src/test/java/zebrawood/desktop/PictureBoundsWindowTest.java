@@ -27,8 +27,8 @@ import zebrawood.records.kept.KeptReadings;
 
 /**
  * The words of every picture as the window really lays them out, over the demo's readings, the
- * largest and smallest that are accepted and long names, in three window sizes and, at the middle
- * one, in both themes.
+ * largest and smallest that are accepted and long names; what is read, the largest and the longest
+ * in three window sizes, and what is read in both themes.
  */
 class PictureBoundsWindowTest extends WindowTest {
   private static final double[][] SIZES = {{1024, 640}, {1280, 800}, {1920, 1080}};
@@ -79,14 +79,15 @@ class PictureBoundsWindowTest extends WindowTest {
         && b.getMinY() + SLACK < a.getMaxY();
   }
 
+  /** At the middle size. */
   private void look(Station station, String where) {
-    look(station, where, false);
+    look(station, where, List.of(SIZES[1]), false);
   }
 
   /** Dressing a window anew takes longer than all else: in the dark it is looked at once. */
-  private void look(Station station, String where, boolean inTheDarkToo) {
+  private void look(Station station, String where, List<double[]> sizes, boolean inTheDarkToo) {
     Parent root = app.scene().getRoot();
-    for (double[] size : SIZES) {
+    for (double[] size : sizes) {
       for (boolean dark :
           size == SIZES[1] && inTheDarkToo ? new boolean[] {false, true} : new boolean[] {false}) {
         app.model().darkProperty().set(dark);
@@ -175,9 +176,9 @@ class PictureBoundsWindowTest extends WindowTest {
           Map<String, String> typed =
               entries.isEmpty() ? Map.of() : KeptReadings.typed(entries.getLast()).orElse(Map.of());
           work.form().type(typed);
-          look(station, where + " as read", true);
+          look(station, where + " as read", List.of(SIZES), true);
           extreme(work.form(), i -> 1);
-          look(station, where + " largest");
+          look(station, where + " largest", List.of(SIZES), false);
           extreme(work.form(), i -> 0);
           look(station, where + " smallest");
           extreme(work.form(), i -> i % 2);
@@ -186,12 +187,12 @@ class PictureBoundsWindowTest extends WindowTest {
           look(station, where + " wild");
           work.form().type(new TreeMap<>(typed));
           name(work.form());
-          look(station, where + " long names");
+          look(station, where + " long names", List.of(SIZES), false);
           return null;
         });
       }
     }
-    assertThat(pictures).isGreaterThan(500);
+    assertThat(pictures).isGreaterThan(400);
     assertThat(words).isGreaterThan(1500);
     assertThat(wrong).isEmpty();
   }

@@ -7,7 +7,6 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import zebrawood.desktop.station.Practice;
@@ -170,28 +169,25 @@ class PictureWordsTest {
         if (!definition.station().applies().test(machine)) {
           continue;
         }
-        StationModel<?, ?> work = Models.open(definition, ledger);
-        for (double[] size : work.auditRows().isPresent() ? SMALL : SIZES) {
-          draw(machine.name() + ", empty", work, size, wrong);
-          for (Entry entry : ledger.entriesAt(definition.station())) {
-            StationModel<?, ?> read = Models.open(definition, ledger);
-            read.form().type(KeptReadings.typed(entry).orElseThrow());
-            draw(machine.name() + ", " + entry.kind() + " " + entry.time(), read, size, wrong);
-            pictures++;
-          }
-          for (long number = 1; number <= PRACTICES; number++) {
-            StationModel<?, ?> tried = Models.open(definition, ledger);
-            long of = number;
-            Models.readWithoutPictures(tried);
-            tried
-                .practice()
-                .filter(Practice::offered)
-                .ifPresent(practice -> {
-                  practice.start(of);
-                  practice.readAll();
-                });
-            draw(machine.name() + ", practice " + number, tried, size, wrong);
-          }
+        draw(machine.name() + ", empty", Models.open(definition, ledger), wrong);
+        for (Entry entry : ledger.entriesAt(definition.station())) {
+          StationModel<?, ?> read = Models.open(definition, ledger);
+          read.form().type(KeptReadings.typed(entry).orElseThrow());
+          draw(machine.name() + ", " + entry.kind() + " " + entry.time(), read, wrong);
+          pictures++;
+        }
+        for (long number = 1; number <= PRACTICES; number++) {
+          StationModel<?, ?> tried = Models.open(definition, ledger);
+          long of = number;
+          Models.readWithoutPictures(tried);
+          tried
+              .practice()
+              .filter(Practice::offered)
+              .ifPresent(practice -> {
+                practice.start(of);
+                practice.readAll();
+              });
+          draw(machine.name() + ", practice " + number, tried, wrong);
         }
       }
     }
@@ -200,11 +196,11 @@ class PictureWordsTest {
     assertThat(wrong).isEmpty();
   }
 
-  private static void draw(String of, StationModel<?, ?> work, double[] size, List<String> wrong) {
-    WordsCanvas canvas = new WordsCanvas(size[0], size[1]);
-    work.draw(canvas);
-    Stream.of(canvas.wrong())
-        .flatMap(List::stream)
-        .forEach(w -> wrong.add(of + ", " + size[0] + " x " + size[1] + ": " + w));
+  private static void draw(String of, StationModel<?, ?> work, List<String> wrong) {
+    for (double[] size : work.auditRows().isPresent() ? SMALL : SIZES) {
+      WordsCanvas canvas = new WordsCanvas(size[0], size[1]);
+      work.draw(canvas);
+      canvas.wrong().forEach(w -> wrong.add(of + ", " + size[0] + " x " + size[1] + ": " + w));
+    }
   }
 }

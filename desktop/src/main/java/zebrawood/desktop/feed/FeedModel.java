@@ -11,6 +11,7 @@ import zebrawood.desktop.station.FigureTile;
 import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Part;
 import zebrawood.desktop.station.Practice;
+import zebrawood.desktop.station.Section;
 import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
@@ -42,6 +43,7 @@ public final class FeedModel extends StationModel<FeedReadings, FeedFinding> {
   private final QuantityField window = form().positive("window", MM, MOST);
   private final QuantityField overlap = form().quantity("overlap", MM, 0, MOST);
   private final QuantityField tolerance = form().positive("tolerance", MM, MOST);
+  private final JointsSection joints;
   private final FeedPractice practice = new FeedPractice(this);
 
   private record Row(QuantityField commanded, QuantityField measured, QuantityField side) {
@@ -57,6 +59,12 @@ public final class FeedModel extends StationModel<FeedReadings, FeedFinding> {
   public FeedModel(DisplayUnits units) {
     super(new StationForm("feed", units), FeedStation.VISIT);
     feeds = form().group("reading.feed", FIRST, MOST_FEEDS, this::row);
+    joints =
+        new JointsSection(
+            form(),
+            piece,
+            () -> solved().map(s -> s.finding()),
+            () -> window.number() - overlap.number());
     readTo.set(0.5);
     overlap.set(0);
     tolerance.set(0.5);
@@ -96,7 +104,13 @@ public final class FeedModel extends StationModel<FeedReadings, FeedFinding> {
         piece.number(),
         window.number(),
         overlap.number(),
-        tolerance.number());
+        tolerance.number(),
+        joints.read());
+  }
+
+  @Override
+  protected List<Section<?, ?>> sections() {
+    return List.of(joints);
   }
 
   @Override
@@ -111,6 +125,7 @@ public final class FeedModel extends StationModel<FeedReadings, FeedFinding> {
                 Message.of("feed.heading.side")),
             Message.of("feed.another")),
         Part.rows(piece, window, overlap, tolerance, readTo),
+        joints.part(),
         new Part.ReadingStatus(),
         new Part.PracticeEntry());
   }
@@ -124,11 +139,11 @@ public final class FeedModel extends StationModel<FeedReadings, FeedFinding> {
   public List<FigureTile> tiles(Outcome.Solved<FeedReadings, FeedFinding> solved) {
     FeedFinding f = solved.finding();
     return List.of(
-        FigureTile.of(Message.of("feed.figure.command"), Amount.mm(f.feedMm(), 2)),
+        FigureTile.of(Message.of("feed.figure.command"), Amount.mm(f.feedMm(), 1)),
         FigureTile.of(
             Message.of("feed.tile.sections"), Amount.of(f.sections(), Quantity.NUMBER, 0)),
-        FigureTile.of(Message.of("feed.figure.splice"), Amount.mm(f.spliceErrorMm(), 2)),
-        FigureTile.of(Message.of("feed.figure.last"), Amount.mm(f.lastErrorMm(), 2)));
+        FigureTile.of(Message.of("feed.tile.splice"), Amount.mm(f.spliceErrorMm(), 2)),
+        FigureTile.of(Message.of("feed.tile.last"), Amount.mm(f.lastErrorMm(), 2)));
   }
 
   @Override

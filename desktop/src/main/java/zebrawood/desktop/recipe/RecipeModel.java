@@ -16,6 +16,7 @@ import zebrawood.desktop.station.AtMachine;
 import zebrawood.desktop.station.FigureTile;
 import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Part;
+import zebrawood.desktop.station.Practice;
 import zebrawood.desktop.station.Section;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
@@ -65,6 +66,7 @@ public final class RecipeModel extends StationModel<RecipeReadings, RecipeFindin
       form().choice("reading.cut", CutOrNot.class, CutOrNot.NOT_YET);
   private final Proofs<EdgeSign> seen = form().proofs(List.of(EdgeSign.values()));
   private final ChartSection chart;
+  private final RecipePractice practice = new RecipePractice(this);
   private final Ledger ledger;
 
   private record StageRow(QuantityField seconds, QuantityField percent) {
@@ -113,6 +115,18 @@ public final class RecipeModel extends StationModel<RecipeReadings, RecipeFindin
             stages.rows().get(i).percent.set(r.piercing().get(i).powerPercent());
           }
           cut.set(CutOrNot.NOT_YET);
+        });
+  }
+
+  /** Types what was cut with, and what its edge shows. */
+  void wasCut(Recipe with, List<EdgeSign> signs) {
+    form()
+        .allAtOnce(() -> {
+          sheet.set(with.sheet());
+          thickness.set(with.thicknessMm());
+          take(with);
+          cut.set(CutOrNot.CUT);
+          Stream.of(EdgeSign.values()).forEach(s -> seen.of(s).set(signs.contains(s)));
         });
   }
 
@@ -208,7 +222,8 @@ public final class RecipeModel extends StationModel<RecipeReadings, RecipeFindin
         new Part.ReadingStatus(),
         Part.heading("recipe.edge", "recipe.edge.why"),
         Part.rows(cut),
-        Part.rows(seen.fields()));
+        Part.rows(seen.fields()),
+        new Part.PracticeEntry());
   }
 
   @Override
@@ -242,5 +257,10 @@ public final class RecipeModel extends StationModel<RecipeReadings, RecipeFindin
   @Override
   protected boolean burns() {
     return true;
+  }
+
+  @Override
+  public Optional<Practice<?, ?, RecipeReadings, RecipeFinding>> practice() {
+    return Optional.of(practice);
   }
 }

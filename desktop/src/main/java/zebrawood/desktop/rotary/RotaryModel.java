@@ -12,18 +12,21 @@ import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Proofs;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.station.AtMachine;
 import zebrawood.desktop.station.FigureTile;
 import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Part;
 import zebrawood.desktop.station.Practice;
+import zebrawood.desktop.station.Section;
 import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
 import zebrawood.ledger.EventKind;
 import zebrawood.quantity.Amount;
-import zebrawood.quantity.DisplayUnits;
 import zebrawood.quantity.Quantity;
+import zebrawood.records.kept.KeptReadings;
 import zebrawood.records.picture.Canvas;
+import zebrawood.rotary.Crown;
 import zebrawood.rotary.PutIn;
 import zebrawood.rotary.Rotary;
 import zebrawood.rotary.RotaryFinding;
@@ -33,13 +36,16 @@ import zebrawood.rotary.RotaryReadings.Length;
 import zebrawood.rotary.RotaryReadings.Taper;
 import zebrawood.rotary.RotaryReadings.Turn;
 import zebrawood.rotary.RotaryStation;
+import zebrawood.rotary.School;
+import zebrawood.rotary.Seating.Axis;
+import zebrawood.rotary.Seating.Gaps;
 import zebrawood.rotary.TakenOut;
 import zebrawood.words.Message;
 
 /** The rotary of one machine, and the work in it. */
 public final class RotaryModel extends StationModel<RotaryReadings, RotaryFinding> {
   public static final StationDefinition DEFINITION =
-      StationDefinition.of(RotaryStation.STATION, (ledger, units) -> new RotaryModel(units))
+      StationDefinition.opened(RotaryStation.STATION, RotaryModel::new)
           .with(Solver.of("rotary", RotaryReadings.class, Rotary::solve, Set.of("setStepsPerMm")));
 
   private static final Quantity MM = Quantity.LENGTH;
@@ -68,10 +74,16 @@ public final class RotaryModel extends StationModel<RotaryReadings, RotaryFindin
   private final Proofs<PutIn> putIn = form().proofs(List.of(PutIn.values()));
   private final Proofs<TakenOut> takenOut = form().proofs(List.of(TakenOut.values()));
   private final ReadOnlyObjectWrapper<Message> left = new ReadOnlyObjectWrapper<>(Message.NONE);
+  private final ChoiceField<School> school = form().choice("school", School.class, School.STEPS);
+  private final QuantityField typed = positive("reading.typed", MM, MOST);
+  private final QuantityField rollersApart = positive("rollersApart", MM, MOST);
+  private final SeatSection seat = new SeatSection(form(), this::crownRise);
   private final RotaryPractice practice = new RotaryPractice(this);
+  private final AtMachine at;
 
-  public RotaryModel(DisplayUnits units) {
-    super(new StationForm("rotary", units), RotaryStation.VISIT);
+  public RotaryModel(AtMachine at) {
+    super(new StationForm("rotary", at.units()), RotaryStation.VISIT);
+    this.at = at;
     unsure.set(0.05);
     readTo.set(USUAL_READ);
     tolerance.set(0.5);
@@ -84,7 +96,8 @@ public final class RotaryModel extends StationModel<RotaryReadings, RotaryFindin
 
   @Override
   protected Stream<Field> used() {
-    return Stream.concat(needed(), Stream.of(set, unsure, readTo, turnSent, closesBy))
+    return Stream.concat(
+            needed(), Stream.of(set, typed, rollersApart, unsure, readTo, turnSent, closesBy))
         .distinct()
         .map(f -> f);
   }
@@ -99,7 +112,7 @@ public final class RotaryModel extends StationModel<RotaryReadings, RotaryFindin
             begun(turnSent, closesBy),
             begun(lengthSent, measured),
             begun(large, small, over),
-            marked() ? Stream.of(set, readTo) : Stream.<Field>of())
+            marked() ? Stream.of(byDiameter() ? typed : set, readTo) : Stream.<Field>of())
         .flatMap(f -> f);
   }
 
@@ -120,7 +133,7 @@ public final class RotaryModel extends StationModel<RotaryReadings, RotaryFindin
         kind.get() == Kind.ROLLERS ? roller.value() : OptionalDouble.empty(),
         diameter.number(),
         unsure.number(),
-        set.value(),
+        byDiameter() ? setByDiameter() : set.value(),
         List.of(round.number(), along.number()),
         depth.number(),
         tolerance.number(),
@@ -132,7 +145,48 @@ public final class RotaryModel extends StationModel<RotaryReadings, RotaryFindin
             : Optional.of(new Length(lengthSent.number(), measured.number(), readTo.number())),
         large.isEmpty()
             ? Optional.empty()
-            : Optional.of(new Taper(large.number(), small.number(), over.number())));
+            : Optional.of(new Taper(large.number(), small.number(), over.number())),
+        seat.read(),
+        Optional.of(school.get()));
+  }
+
+  private boolean byDiameter() {
+    return school.get() == School.DIAMETER;
+  }
+
+  /** The job software turns a diameter into steps a millimetre, with the steps a turn it knows. */
+  private OptionalDouble setByDiameter() {
+    return typed.value().isPresent()
+        ? OptionalDouble.of(steps.number() / (Math.PI * typed.number()))
+        : OptionalDouble.empty();
+  }
+
+  /** Against the work that was last read in this rotary, whatever work it was. */
+  private OptionalDouble crownRise() {
+    OptionalDouble before =
+        context()
+            .map(c -> c.workshop().opened().ledger())
+            .orElse(at.ledger())
+            .entriesAt(RotaryStation.STATION)
+            .reversed()
+            .stream()
+            .flatMap(e -> KeptReadings.read(e, RotaryReadings.class).stream())
+            .filter(r -> r.kind() == kind.get())
+            .mapToDouble(RotaryReadings::workDiameterMm)
+            .findFirst();
+    return before.isEmpty() || diameter.value().isEmpty()
+        ? OptionalDouble.empty()
+        : Crown.riseMm(
+            kind.get(),
+            roller.value(),
+            rollersApart.value(),
+            before.getAsDouble(),
+            diameter.number());
+  }
+
+  @Override
+  protected List<Section<?, ?>> sections() {
+    return List.of(seat);
   }
 
   @Override
@@ -145,14 +199,17 @@ public final class RotaryModel extends StationModel<RotaryReadings, RotaryFindin
         Part.heading("sheet.readings", "sheet.keys"),
         Part.rows(kind),
         Part.rows(steps),
-        Part.rows(roller),
-        Part.rows(diameter, set, round, along, depth, tolerance),
+        Part.rows(roller, rollersApart),
+        Part.rows(diameter),
+        Part.rows(school),
+        Part.rows(set, typed, round, along, depth, tolerance),
         Part.heading("rotary.once-round", "rotary.once-round.why"),
         Part.rows(turnSent, closesBy),
         Part.heading("rotary.by-length", "rotary.by-length.why"),
         Part.rows(lengthSent, measured),
         new Part.ReadingStatus(),
         new Part.PracticeEntry(),
+        seat.part(),
         Part.fold("rotary.cone", Part.rows(large, small, over)),
         Part.fold("rotary.how-well", Part.rows(unsure, readTo)),
         Part.fold(
@@ -221,6 +278,16 @@ public final class RotaryModel extends StationModel<RotaryReadings, RotaryFindin
     along.set(50);
     turnSent.set(Math.PI * diameterMm);
     lengthSent.set(100);
+  }
+
+  void lies(Axis axis, Gaps gaps) {
+    seat.read(axis, gaps);
+  }
+
+  void tapers(double largeMm, double smallMm, double overMm) {
+    large.set(largeMm);
+    small.set(smallMm);
+    over.set(overMm);
   }
 
   void burnt(double closesByMm, double measuredMm) {

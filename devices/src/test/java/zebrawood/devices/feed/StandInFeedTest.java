@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import zebrawood.feed.FeedFinding;
 import zebrawood.feed.FeedFit;
@@ -31,6 +32,6 @@ class StandInFeedTest {
     for (int i = 0; i < 5; i++) {
       feeds.add(on.feed(300));
     }
-    return FeedFit.solve(new FeedReadings(feeds, 0.1, 1500, 400, 20, 0.5));
+    return FeedFit.solve(new FeedReadings(feeds, 0.1, 1500, 400, 20, 0.5, Optional.empty()));
   }
 }

@@ -37,6 +37,8 @@ class StandInRotaryTest {
                   0.5,
                   Optional.of(new Turn(once, on.closesByMm(once), 0.5)),
                   Optional.of(new Length(100, on.measuredMm(100), 0.5)),
+                  Optional.empty(),
+                  Optional.empty(),
                   Optional.empty()));
       on.set(found.stepsPerMm().value());
       assertThat(on.offMm()).as("%s was off by %s", number, before).isLessThan(0.6);

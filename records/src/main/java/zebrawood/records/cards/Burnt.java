@@ -1,16 +1,9 @@
 package zebrawood.records.cards;
 
-import java.io.IOException;
-import java.nio.file.FileAlreadyExistsException;
-import java.nio.file.InvalidPathException;
-import java.nio.file.Path;
-import java.util.List;
-import java.util.function.Supplier;
 import zebrawood.records.field.Decimals;
-import zebrawood.records.file.TableFiles;
-import zebrawood.records.file.WholeFile;
+import zebrawood.records.shapes.Shape;
 
-/** Shapes as G-code, and a piece written as its name's ending says. */
+/** Shapes as G-code. */
 final class Burnt {
   private static final double SECONDS_A_MINUTE = 60;
 
@@ -50,30 +43,5 @@ final class Burnt {
   private static void burn(StringBuilder out, double[] to, double speedMmS, double word) {
     out.append("G1 X" + Decimals.of(to[0]) + " Y" + Decimals.of(to[1]))
         .append(" F" + Decimals.of(speedMmS * SECONDS_A_MINUTE) + " S" + Decimals.of(word) + "\n");
-  }
-
-  /**
-   * Never over a file that is there.
-   *
-   * @throws zebrawood.measure.UnusableReading when it cannot be written
-   */
-  static void write(String name, Supplier<List<Shape>> shapes, Supplier<String> program) {
-    try {
-      Path path = Path.of(name);
-      if (name.endsWith(".svg")) {
-        WholeFile.write(path, out -> out.write(ShapeFiles.svg(shapes.get())));
-      } else if (name.endsWith(".dxf")) {
-        WholeFile.write(path, out -> out.write(ShapeFiles.dxf(shapes.get())));
-      } else if (name.endsWith(".gcode") || name.endsWith(".nc")) {
-        String text = program.get();
-        WholeFile.write(path, out -> out.write(text));
-      } else {
-        throw TableFiles.refused("field.file.ending", name);
-      }
-    } catch (FileAlreadyExistsException e) {
-      throw TableFiles.refused("field.file.there", name);
-    } catch (IOException | InvalidPathException e) {
-      throw TableFiles.refused("field.file.not-written", name);
-    }
   }
 }

@@ -23,6 +23,8 @@ import zebrawood.records.file.TableFiles;
 import zebrawood.records.file.WholeFile;
 import zebrawood.records.paper.Paper;
 import zebrawood.records.picture.SvgWriter;
+import zebrawood.records.shapes.Shape;
+import zebrawood.records.shapes.ShapeFiles;
 import zebrawood.words.Phrasebook;
 
 /** A card to burn, as whatever a machine takes. */

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
 import zebrawood.records.file.TableFiles;
+import zebrawood.records.shapes.Shape;
+import zebrawood.records.shapes.ShapeFiles;
 
 /**
  * A small piece that confirms a setting: a large area, fine lines and tiny letters, all burnt with
@@ -79,6 +81,6 @@ public record ConfirmPiece(
     if (program && powerWord.isEmpty()) {
       throw TableFiles.refused("cards.file.no-program", plain);
     }
-    Burnt.write(plain, this::shapes, this::gcode);
+    ShapeFiles.write(plain, this::shapes, this::gcode);
   }
 }

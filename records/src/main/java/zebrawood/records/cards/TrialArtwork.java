@@ -12,6 +12,8 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
 import zebrawood.records.file.TableFiles;
+import zebrawood.records.shapes.Shape;
+import zebrawood.records.shapes.ShapeFiles;
 import zebrawood.trial.TrialReadings;
 
 /**
@@ -187,7 +189,7 @@ public record TrialArtwork(double xMm, double yMm, boolean cuts) {
    */
   public void write(String name, List<OptionalDouble> settings) {
     String plain = name.strip();
-    Burnt.write(plain, this::shapes, () -> program(plain, settings));
+    ShapeFiles.write(plain, this::shapes, () -> program(plain, settings));
   }
 
   private String program(String name, List<OptionalDouble> settings) {

@@ -1,4 +1,4 @@
-package zebrawood.records.cards;
+package zebrawood.records.shapes;
 
 import java.util.List;
 
@@ -8,4 +8,4 @@ import java.util.List;
  * @param layer what it is burnt with: a name, and a number that gives its colour
  * @param filled whether it is closed and its inside burnt
  */
-record Shape(List<double[]> corners, String layer, int number, boolean filled) {}
+public record Shape(List<double[]> corners, String layer, int number, boolean filled) {}

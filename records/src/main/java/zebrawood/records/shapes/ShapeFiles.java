@@ -1,13 +1,20 @@
-package zebrawood.records.cards;
+package zebrawood.records.shapes;
 
+import java.io.IOException;
+import java.nio.file.FileAlreadyExistsException;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import zebrawood.records.field.Decimals;
+import zebrawood.records.file.TableFiles;
+import zebrawood.records.file.WholeFile;
 import zebrawood.records.picture.SvgWriter;
 
 /** Shapes as SVG and DXF in millimetres, a colour and a layer for each setting. */
-final class ShapeFiles {
+public final class ShapeFiles {
   /** Turns of the colour wheel from one setting to the next, so that neighbours differ. */
   private static final double GOLDEN = 0.381966;
 
@@ -16,7 +23,7 @@ final class ShapeFiles {
   private ShapeFiles() {}
 
   /** As red, green and blue of a setting's number; 0 is black. */
-  static String colour(int number) {
+  public static String colour(int number) {
     if (number == 0) {
       return "#000000";
     }
@@ -31,7 +38,7 @@ final class ShapeFiles {
     return out.toString();
   }
 
-  static String svg(List<Shape> shapes) {
+  public static String svg(List<Shape> shapes) {
     double left = bound(shapes, 0, false);
     double right = bound(shapes, 0, true);
     double front = bound(shapes, 1, false);
@@ -79,7 +86,7 @@ final class ShapeFiles {
   }
 
   /** Lines alone, as every reader takes them; true colours as 24 bits (group 420). */
-  static String dxf(List<Shape> shapes) {
+  public static String dxf(List<Shape> shapes) {
     StringBuilder out = new StringBuilder("0\nSECTION\n2\nENTITIES\n");
     for (Shape shape : shapes) {
       int count = shape.corners().size();
@@ -102,5 +109,58 @@ final class ShapeFiles {
       }
     }
     return out.append("0\nENDSEC\n0\nEOF\n").toString();
+  }
+
+  /**
+   * Writes as the name's ending says, never over a file that is there.
+   *
+   * @param program the same as G-code
+   * @throws zebrawood.measure.UnusableReading when it cannot be written
+   */
+  public static void write(String name, Supplier<List<Shape>> shapes, Supplier<String> program) {
+    write(
+        name,
+        path -> {
+          if (name.endsWith(".gcode") || name.endsWith(".nc")) {
+            String text = program.get();
+            WholeFile.write(path, out -> out.write(text));
+          } else {
+            drawing(path, name, shapes, "field.file.ending");
+          }
+        });
+  }
+
+  /**
+   * The same where there is no program to write.
+   *
+   * @throws zebrawood.measure.UnusableReading when it cannot be written
+   */
+  public static void write(String name, Supplier<List<Shape>> shapes) {
+    write(name, path -> drawing(path, name, shapes, "field.file.drawing"));
+  }
+
+  private interface Writing {
+    void to(Path path) throws IOException;
+  }
+
+  private static void write(String name, Writing writing) {
+    try {
+      writing.to(Path.of(name));
+    } catch (FileAlreadyExistsException e) {
+      throw TableFiles.refused("field.file.there", name);
+    } catch (IOException | InvalidPathException e) {
+      throw TableFiles.refused("field.file.not-written", name);
+    }
+  }
+
+  private static void drawing(
+      Path path, String name, Supplier<List<Shape>> shapes, String otherEnding) throws IOException {
+    if (name.endsWith(".svg")) {
+      WholeFile.write(path, out -> out.write(svg(shapes.get())));
+    } else if (name.endsWith(".dxf")) {
+      WholeFile.write(path, out -> out.write(dxf(shapes.get())));
+    } else {
+      throw TableFiles.refused(otherEnding, name);
+    }
   }
 }

@@ -1,0 +1,2 @@
+/** A sheet that is cut, to practise on. */
+package zebrawood.devices.recipe;
