@@ -31,7 +31,8 @@ import zebrawood.words.Message;
       Zebrawood.Solve.class,
       RecordCommands.Passport.class,
       RecordCommands.OfWorkshop.class,
-      RecordCommands.Sheet.class
+      RecordCommands.Sheet.class,
+      PractiseCommand.class
     })
 public final class Zebrawood implements Callable<Integer> {
   static final int NOT_POSSIBLE = 2;

@@ -8,14 +8,18 @@ import zebrawood.desktop.station.SheetHost;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.machine.Machine;
 
-/** The pages that are of no station: all machines, two days beside each other, search. */
+/** The pages that are of no station: all machines, two days beside each other, search, practice. */
 final class OtherPages {
-  private static final Set<String> PLACES = Set.of(Shell.ALL, Shell.DAYS, Shell.SEARCH);
+  /** The place of the whole machine to practise on. */
+  static final String PRACTISE = "!";
+
+  private static final Set<String> PLACES = Set.of(Shell.ALL, Shell.DAYS, Shell.SEARCH, PRACTISE);
 
   private final SheetHost host;
   private final WorkshopModel workshop;
   private final Consumer<String> show;
   private final Consumer<Machine> openMachine;
+  private final CasePage.Playing playing = new CasePage.Playing();
   private Optional<ShellPage> page = Optional.empty();
 
   /** The station that is shown once the machine that was asked for is open. */
@@ -41,6 +45,7 @@ final class OtherPages {
     ShellPage made =
         switch (place) {
           case Shell.ALL -> new WorkshopPage(workshop, openMachine);
+          case PRACTISE -> new CasePage(host, playing);
           case Shell.SEARCH -> new SearchPage(workshop, this::openAt);
           default -> new TwoDaysPage(host, show);
         };

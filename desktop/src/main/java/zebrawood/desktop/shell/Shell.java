@@ -260,7 +260,7 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
   public void show(String stationId) {
     shown = stationId;
     if (workshop.opened() == null) {
-      frame.setCenter(empty);
+      frame.setCenter(stationId.equals(OtherPages.PRACTISE) ? others.open(stationId) : empty);
       rail.show(Text.of("rail.today"), Text.of("rail.none"), List.of(), TODAY, this::show);
       focusPage();
       return;
@@ -332,12 +332,12 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
     // What scrolls has its content in the scene only once its looks are applied.
     frame.applyCss();
     frame.layout();
-    if (workshop.opened() == null) {
+    if (OtherPages.has(shown)) {
+      others.focusFirst();
+    } else if (workshop.opened() == null) {
       empty.focusFirst();
     } else if (shown.equals(TODAY)) {
       page.ifPresent(MachinePage::focusFirst);
-    } else if (OtherPages.has(shown)) {
-      others.focusFirst();
     } else {
       sheet(shown).focusFirst();
     }

@@ -88,6 +88,7 @@ final class ShellCommands {
     all.add(Command.of(Message.of("command.passport-in"), shell.record()::passportIn));
     all.add(Command.of(Message.of("command.restore"), shell.record()::restore));
     all.addAll(displayCommands());
+    all.add(Command.of(Message.of("command.practise"), () -> shell.show(OtherPages.PRACTISE)));
     all.add(Command.of(Message.of("command.tell"), "F1", help::tell));
     all.add(Command.of(Message.of("command.initials"), shell::askInitials));
     all.add(Command.of(Message.of("command.window"), "Ctrl+Q", closeWindow));

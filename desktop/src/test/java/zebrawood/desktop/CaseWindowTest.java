@@ -1,0 +1,114 @@
+package zebrawood.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Locale;
+import javafx.scene.control.ComboBox;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import zebrawood.desktop.practise.CaseModel;
+import zebrawood.devices.whole.Adviser;
+import zebrawood.devices.whole.CaseKind;
+import zebrawood.devices.whole.CaseRun;
+import zebrawood.devices.whole.CaseStart;
+import zebrawood.devices.whole.Deed;
+
+/** A whole machine is practised on in the real window, by keys alone, with no machine recorded. */
+class CaseWindowTest extends WindowTest {
+  private void begin() {
+    keys(KeyCode.CONTROL, KeyCode.K);
+    typeWords("practise a whole");
+    keys(KeyCode.ENTER);
+    assertThat(page()).contains("nothing of it is recorded");
+  }
+
+  /** What the page does is done beside it too, which tells the next step. */
+  private void does(CaseRun beside, Deed deed, double amount) {
+    typeWords(CaseModel.words(deed));
+    keys(KeyCode.ENTER);
+    if (deed.hasAmount()) {
+      assertThat(focused()).isEqualTo("practise-amount");
+      typeWords(String.format(Locale.ROOT, "%.2f", amount));
+      keys(KeyCode.ENTER);
+    }
+    beside.act(deed, amount);
+    if (!beside.isOver()) {
+      assertThat(words("#practise-so-far"))
+          .startsWith(beside.minutes() + " minutes, " + beside.burns() + " ");
+    }
+  }
+
+  @ParameterizedTest
+  @EnumSource(names = {"TUBE_REPLACED", "PALE_AT_THE_REAR", "FIRMWARE_RESET"})
+  void aCaseIsPlayedToTheHandOver(CaseKind kind) {
+    begin();
+    assertThat(focused()).isEqualTo("practise-case");
+    while (onInterface(() -> ((ComboBox<?>) node("#practise-case")).getValue()) != kind) {
+      keys(
+          ((ComboBox<?>) node("#practise-case")).getItems().indexOf(kind)
+                  < CaseKind.WORKED_ON_TUESDAY.ordinal()
+              ? KeyCode.UP
+              : KeyCode.DOWN);
+    }
+    keys(KeyCode.TAB);
+    assertThat(focused()).isEqualTo("practise-number");
+    keys(KeyCode.CONTROL, KeyCode.A);
+    typeWords("12");
+    keys(KeyCode.ENTER);
+    CaseRun beside = new CaseRun(CaseStart.of(kind, 12));
+    for (int i = 0; i < 80 && !beside.isOver(); i++) {
+      Adviser.Step step = Adviser.next(beside);
+      does(beside, step.deed(), step.amount());
+    }
+    assertThat(beside.handedOver()).isTrue();
+    assertThat(page()).contains("Nobody was in danger").contains("within their limits");
+    assertThat(page()).contains(beside.minutes() + " minutes; who knew all");
+    assertThat(focused()).isEqualTo("practise-print");
+    assertThat(onInterface(() -> app.model().machinesProperty().get())).isEmpty();
+  }
+
+  @Test
+  void whatWouldHurtEndsItAndTheCaseStaysWhileOneLooksElsewhere() throws IOException {
+    Path own =
+        Files.writeString(
+            file.resolveSibling("own.json"),
+            """
+            {"zebrawoodCase": 1, "name": "My case", "machine": "glass-tube-gantry",
+             "says": "It is pale.", "counts": ["lens-dirt", "focus"],
+             "hidden": [{"trait": "lens-dirt", "off": 30}],
+             "inOrder": ["eyewear-on", "lid-shut", "lid-switch-works", "mains-on"],
+             "asLeft": false, "seed": 3}
+            """);
+    begin();
+    fill("#practise-file", file.resolveSibling("gone.json").toString());
+    keys(KeyCode.ENTER);
+    assertThat(page()).contains("there is no file");
+    fill("#practise-file", own.toString());
+    keys(KeyCode.ENTER);
+    assertThat(page()).contains("My case").contains("It is pale.").contains("not read");
+    typeWords("look at lens");
+    keys(KeyCode.ENTER);
+    assertThat(page()).contains("Lens takes");
+    keys(KeyCode.CONTROL, KeyCode.HOME);
+    begin();
+    assertThat(page()).contains("My case").contains("Lens takes");
+    typeWords("ramp");
+    keys(KeyCode.ENTER);
+    assertThat(page()).contains("fired without coolant").contains("Somebody would have been hurt");
+    onInterface(() -> {
+      node("#practise-another").requestFocus();
+      return null;
+    });
+    keys(KeyCode.SPACE);
+    assertThat(focused()).isEqualTo("practise-case");
+    Files.writeString(own, Files.readString(own).replace("\"focus\"", "\"field-scale\""));
+    fill("#practise-file", own.toString());
+    keys(KeyCode.ENTER);
+    assertThat(page()).contains("counts[1]").contains("what a gantry with mirrors");
+  }
+}
