@@ -47,7 +47,7 @@ class ZebrawoodTest {
     builder.environment().put("XDG_DATA_HOME", folder.resolve("data").toString());
     builder.environment().putAll(environment);
     Process process = builder.start();
-    assertThat(process.waitFor(90, TimeUnit.SECONDS)).isTrue();
+    assertThat(process.waitFor(240, TimeUnit.SECONDS)).isTrue();
     return new Ran(
         process.exitValue(), Files.readString(out.toPath()), Files.readString(err.toPath()));
   }
