@@ -1,6 +1,7 @@
 package zebrawood.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -17,6 +18,7 @@ import zebrawood.devices.whole.CaseKind;
 import zebrawood.devices.whole.CaseRun;
 import zebrawood.devices.whole.CaseStart;
 import zebrawood.devices.whole.Deed;
+import zebrawood.devices.whole.Trait;
 
 /** A whole machine is practised on in the real window, by keys alone, with no machine recorded. */
 class CaseWindowTest extends WindowTest {
@@ -110,5 +112,46 @@ class CaseWindowTest extends WindowTest {
     fill("#practise-file", own.toString());
     keys(KeyCode.ENTER);
     assertThat(page()).contains("counts[1]").contains("what a gantry with mirrors");
+  }
+
+  @Test
+  void theSheetsReadAndMoveTheSameMachine() throws IOException {
+    Path own =
+        Files.writeString(
+            file.resolveSibling("own.json"),
+            """
+            {"zebrawoodCase": 1, "name": "My case", "machine": "glass-tube-gantry",
+             "says": "Pale at the rear.", "counts": ["bed-y", "focus"],
+             "hidden": [{"trait": "bed-y", "off": 4}, {"trait": "focus", "off": 2}],
+             "inOrder": ["eyewear-on", "lid-shut", "lid-switch-works", "mains-on", "air-on",
+             "exhaust-on"], "asLeft": false, "seed": 3}
+            """);
+    app.close();
+    DemoCopy.write(file, clock.instant());
+    reopen();
+    open("Alder", "bed");
+    int entries = onInterface(() -> app.model().opened().ledger().entries().size());
+    begin();
+    fill("#practise-file", own.toString());
+    keys(KeyCode.ENTER);
+    CaseRun run = onInterface(() -> app.shell().playing().orElseThrow());
+    openStation("bed");
+    press("#practise");
+    for (int round = 0; round < 6 && !run.machine().isWithin(Trait.BED_Y); round++) {
+      press("#read-all");
+      press("#primary");
+    }
+    assertThat(run.machine().truth(Trait.BED_Y)).isEqualTo(0, within(0.3));
+    assertThat(run.lines().stream().map(CaseRun.Line::deed)).contains(Deed.READ_BED, Deed.LEVEL_Y);
+    assertThat(run.minutes()).isGreaterThanOrEqualTo(14);
+    assertThat(run.known(Trait.BED_Y)).as("it was moved since").isEmpty();
+    openStation("focus");
+    press("#practise");
+    press("#read-all");
+    assertThat(run.stopped()).as("no coolant flows").isPresent();
+    assertThat(page()).contains("fired without coolant");
+    assertThat(onInterface(() -> app.model().opened().ledger().entries().size()))
+        .as("nothing of it is recorded")
+        .isEqualTo(entries);
   }
 }

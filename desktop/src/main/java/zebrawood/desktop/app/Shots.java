@@ -24,6 +24,7 @@ import javax.imageio.ImageIO;
 import zebrawood.desktop.demo.DemoCard;
 import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.sheet.ProofRow;
+import zebrawood.desktop.shell.OtherPages;
 import zebrawood.desktop.shell.Shell;
 import zebrawood.desktop.text.Text;
 import zebrawood.devices.camera.StandInCamera;
@@ -132,7 +133,7 @@ final class Shots {
     show("cards");
     scanCard(home.resolve("card-oak.png"));
     take("cards");
-    show(Shell.DAYS);
+    show(OtherPages.DAYS);
     onInterface(() -> {
       var worked = (javafx.scene.control.ComboBox<?>) node("#days-worked");
       // The day on which the cards were left in order.

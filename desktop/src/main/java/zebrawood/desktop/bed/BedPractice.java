@@ -2,6 +2,8 @@ package zebrawood.desktop.bed;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import zebrawood.bed.BedFinding;
 import zebrawood.bed.BedTask;
@@ -14,6 +16,8 @@ import zebrawood.desktop.station.Outcome;
 import zebrawood.desktop.station.Practice;
 import zebrawood.desktop.station.Practice.Deed;
 import zebrawood.devices.bed.StandInBed;
+import zebrawood.devices.whole.Trait;
+import zebrawood.devices.whole.WholeMachine;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
@@ -30,6 +34,11 @@ final class BedPractice extends Practice<BedModel, StandInBed, BedTask, BedVisit
   private static final double FOOT_MM = 60;
   private static final double NEAR_MM = 140;
   private static final double FAR_MM = 260;
+
+  /** In a whole machine: the gap in the middle as it was found, and what the focus was off. */
+  private double middleMm;
+
+  private double focusMm;
 
   BedPractice(BedModel model) {
     super(model);
@@ -50,6 +59,43 @@ final class BedPractice extends Practice<BedModel, StandInBed, BedTask, BedVisit
         screws(),
         model.resolution.value().orElse(USUAL_STEP_MM),
         number);
+  }
+
+  @Override
+  protected Optional<StandInBed> partOf(WholeMachine whole) {
+    standHeadUp();
+    StandInBed bed =
+        StandInBed.falling(
+            model.machine.areaXMm(),
+            model.machine.areaYMm(),
+            screws(),
+            model.resolution.value().orElse(USUAL_STEP_MM),
+            whole.truth(Trait.BED_X),
+            whole.truth(Trait.BED_Y),
+            1);
+    middleMm = middle(bed);
+    focusMm = whole.truth(Trait.FOCUS);
+    return Optional.of(bed);
+  }
+
+  @Override
+  protected Optional<zebrawood.devices.whole.Deed> readBy() {
+    return Optional.of(zebrawood.devices.whole.Deed.READ_BED);
+  }
+
+  /** Levelled, its middle may stand elsewhere, and with it the focus. */
+  @Override
+  protected Map<Trait, Double> inTheWhole(StandInBed bed) {
+    double x = model.machine.areaXMm();
+    double y = model.machine.areaYMm();
+    return Map.of(
+        Trait.BED_X, bed.trueGapMm(x, y / 2) - bed.trueGapMm(0, y / 2),
+        Trait.BED_Y, bed.trueGapMm(x / 2, y) - bed.trueGapMm(x / 2, 0),
+        Trait.FOCUS, focusMm + middle(bed) - middleMm);
+  }
+
+  private double middle(StandInBed bed) {
+    return bed.trueGapMm(model.machine.areaXMm() / 2, model.machine.areaYMm() / 2);
   }
 
   @Override

@@ -5,6 +5,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
@@ -17,6 +19,8 @@ import zebrawood.desktop.station.Practice.Deed;
 import zebrawood.devices.focus.StandInBeam;
 import zebrawood.devices.focus.StandInBoard;
 import zebrawood.devices.focus.StandInFocus;
+import zebrawood.devices.whole.Trait;
+import zebrawood.devices.whole.WholeMachine;
 import zebrawood.focus.FocusFinding;
 import zebrawood.focus.FocusReadings;
 import zebrawood.machine.SourceKind;
@@ -38,6 +42,12 @@ final class FocusPractice extends Practice<FocusModel, StandInFocus, FocusReadin
   private static final int PROBES = 5;
   private static final double PX_PER_MM = 9;
 
+  /** Of the whole machine's beam. */
+  private static final double WHOLE_SPOT_MM = 0.2;
+
+  private static final double WHOLE_RAYLEIGH_MM = 2.5;
+  private static final double WHOLE_FOCUS_MM = 10;
+
   FocusPractice(FocusModel model) {
     super(model);
   }
@@ -57,6 +67,23 @@ final class FocusPractice extends Practice<FocusModel, StandInFocus, FocusReadin
         0.2 + 0.3 * random.nextDouble(),
         0.3,
         random.nextLong());
+  }
+
+  @Override
+  protected Optional<StandInFocus> partOf(WholeMachine whole) {
+    StandInBeam beam = new StandInBeam(WHOLE_SPOT_MM, WHOLE_RAYLEIGH_MM, WHOLE_FOCUS_MM, 7);
+    return Optional.of(
+        new StandInFocus(beam, WHOLE_FOCUS_MM + whole.truth(Trait.FOCUS), 0, 0.2, 0.3, 1));
+  }
+
+  @Override
+  protected Optional<zebrawood.devices.whole.Deed> readBy() {
+    return Optional.of(zebrawood.devices.whole.Deed.READ_FOCUS);
+  }
+
+  @Override
+  protected Map<Trait, Double> inTheWhole(StandInFocus part) {
+    return Map.of(Trait.FOCUS, part.offMm());
   }
 
   @Override

@@ -15,6 +15,8 @@ import zebrawood.devices.mirrors.StandInTrain;
 import zebrawood.devices.mirrors.StandInTrain.Kind;
 import zebrawood.devices.mirrors.StandInTrain.Knob;
 import zebrawood.devices.mirrors.StandInTrain.Spot;
+import zebrawood.devices.whole.Trait;
+import zebrawood.devices.whole.WholeMachine;
 import zebrawood.machine.Train.GantryEnd;
 import zebrawood.machine.Train.TravelEnd;
 import zebrawood.mirrors.MirrorFinding;
@@ -95,6 +97,28 @@ final class MirrorPractice
     model.setBefore(Optional.empty());
     burns = 0;
     told = Message.NONE;
+  }
+
+  @Override
+  protected Optional<StandInTrain> partOf(WholeMachine whole) {
+    return Optional.of(
+        StandInTrain.leaning(whole.truth(Trait.MIRROR_1), whole.truth(Trait.MIRROR_2), 1));
+  }
+
+  @Override
+  protected Optional<zebrawood.devices.whole.Deed> readBy() {
+    return Optional.of(zebrawood.devices.whole.Deed.READ_MIRRORS);
+  }
+
+  /** Sideways, with its sign: which way a mirror leans does not matter to what it costs. */
+  @Override
+  protected Map<Trait, Double> inTheWhole(StandInTrain part) {
+    return Map.of(Trait.MIRROR_1, signed(part, 1), Trait.MIRROR_2, signed(part, 2));
+  }
+
+  private static double signed(StandInTrain train, int mirror) {
+    double[] mrad = train.trueErrorMrad(mirror);
+    return Math.copySign(Math.hypot(mrad[0], mrad[1]), mrad[0]);
   }
 
   /** The first train from this number on that is far enough out to be worth practising. */

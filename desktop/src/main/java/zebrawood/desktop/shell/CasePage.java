@@ -41,6 +41,10 @@ final class CasePage extends BorderPane implements ShellPage {
   /** What is being played lives as long as the window, wherever one looks meanwhile. */
   static final class Playing {
     private Optional<CaseModel> model = Optional.empty();
+
+    Optional<CaseRun> run() {
+      return model.map(CaseModel::run);
+    }
   }
 
   private final SheetHost host;

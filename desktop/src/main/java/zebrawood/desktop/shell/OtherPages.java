@@ -6,14 +6,21 @@ import java.util.function.Consumer;
 import javafx.scene.layout.Region;
 import zebrawood.desktop.station.SheetHost;
 import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.devices.whole.CaseRun;
 import zebrawood.machine.Machine;
 
 /** The pages that are of no station: all machines, two days beside each other, search, practice. */
-final class OtherPages {
+public final class OtherPages {
+  /** Two days beside each other. */
+  public static final String DAYS = "=";
+
+  /** Words looked for in all records. */
+  public static final String SEARCH = "?";
+
   /** The place of the whole machine to practise on. */
   static final String PRACTISE = "!";
 
-  private static final Set<String> PLACES = Set.of(Shell.ALL, Shell.DAYS, Shell.SEARCH, PRACTISE);
+  private static final Set<String> PLACES = Set.of(Shell.ALL, DAYS, SEARCH, PRACTISE);
 
   private final SheetHost host;
   private final WorkshopModel workshop;
@@ -46,11 +53,16 @@ final class OtherPages {
         switch (place) {
           case Shell.ALL -> new WorkshopPage(workshop, openMachine);
           case PRACTISE -> new CasePage(host, playing);
-          case Shell.SEARCH -> new SearchPage(workshop, this::openAt);
+          case SEARCH -> new SearchPage(workshop, this::openAt);
           default -> new TwoDaysPage(host, show);
         };
     page = Optional.of(made);
     return made.view();
+  }
+
+  /** The whole machine that is practised on. */
+  Optional<CaseRun> playing() {
+    return playing.run();
   }
 
   void refresh() {

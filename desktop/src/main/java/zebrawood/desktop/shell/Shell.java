@@ -30,6 +30,7 @@ import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.desktop.workshop.WorkshopModel.Opened;
+import zebrawood.devices.whole.CaseRun;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.SubjectKind;
@@ -45,12 +46,6 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
 
   /** The place of the page of all machines. */
   public static final String ALL = "*";
-
-  /** Two days beside each other. */
-  public static final String DAYS = "=";
-
-  /** Words looked for in all records. */
-  public static final String SEARCH = "?";
 
   /** A narrower window shows the stations' marks alone. */
   private static final double NARROW = 1100;
@@ -286,6 +281,11 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
     } else {
       workshop.choose(machine);
     }
+  }
+
+  @Override
+  public Optional<CaseRun> playing() {
+    return others.playing();
   }
 
   private ZoneId zone() {

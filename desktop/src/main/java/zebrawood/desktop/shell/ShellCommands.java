@@ -112,8 +112,9 @@ final class ShellCommands {
     if (workshop.machinesProperty().get().size() > 1) {
       all.add(Command.of(Message.of("command.all"), "Ctrl+0", () -> shell.show(Shell.ALL)));
     }
-    all.add(Command.of(Message.of("command.days"), "Ctrl+T", () -> shell.show(Shell.DAYS)));
-    all.add(Command.of(Message.of("command.search"), "Ctrl+F", () -> shell.show(Shell.SEARCH)));
+    all.add(Command.of(Message.of("command.days"), "Ctrl+T", () -> shell.show(OtherPages.DAYS)));
+    all.add(
+        Command.of(Message.of("command.search"), "Ctrl+F", () -> shell.show(OtherPages.SEARCH)));
     all.add(Command.of(Message.of("command.passport-out"), shell.record()::passportOut));
     workshop
         .opened()

@@ -12,6 +12,9 @@ import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
+import zebrawood.devices.whole.CaseRun;
+import zebrawood.devices.whole.Trait;
+import zebrawood.devices.whole.WholeMachine;
 import zebrawood.measure.Finding;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
@@ -32,11 +35,29 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
   private Message bestPossible = Message.NONE;
   private Optional<S> standIn = Optional.empty();
 
+  /** Whose part the stand-in is; empty where it stands alone. */
+  private Optional<CaseRun> whole = Optional.empty();
+
   /** What stood on the sheet before: nothing that a practice typed stays there. */
   private Map<String, String> typedBefore = Map.of();
 
   protected Practice(M model) {
     this.model = model;
+  }
+
+  /** The stand-in as a part of a whole machine that is practised on; empty where it is none. */
+  protected Optional<S> partOf(WholeMachine whole) {
+    return Optional.empty();
+  }
+
+  /** What reads that part; empty where it is none. */
+  protected Optional<zebrawood.devices.whole.Deed> readBy() {
+    return Optional.empty();
+  }
+
+  /** How the part stands now, for the whole machine. */
+  protected Map<Trait, Double> inTheWhole(S part) {
+    return Map.of();
   }
 
   /** A stand-in with hidden faults; the same number gives the same. */
@@ -110,7 +131,17 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
   }
 
   public final void start(Clock clock) {
-    start(new Random(clock.millis()).nextLong());
+    whole =
+        model
+            .playing()
+            .filter(run -> !run.isOver() && readBy().filter(run.possible()::contains).isPresent());
+    Optional<S> part = whole.flatMap(run -> partOf(run.machine()));
+    if (part.isPresent()) {
+      start(part.get());
+    } else {
+      whole = Optional.empty();
+      start(new Random(clock.millis()).nextLong());
+    }
   }
 
   public final void start(long number) {
@@ -134,6 +165,7 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
     model.form().type(typedBefore);
     typedBefore = Map.of();
     standIn = Optional.empty();
+    whole = Optional.empty();
     ended();
     rounds.set(-1);
   }
@@ -153,12 +185,32 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
 
   public final void readAll() {
     S on = standIn.orElseThrow();
+    if (whole.isPresent() && !reads(whole.get())) {
+      model.solveAgain(); // says why
+      return;
+    }
     model.form().allAtOnce(() -> read(on));
+  }
+
+  /** Its time is the whole machine's, and so is what may go wrong: nothing is read then. */
+  private boolean reads(CaseRun run) {
+    if (run.isOver()) {
+      return false;
+    }
+    int burns = run.burns();
+    boolean burnsIt = readBy().orElseThrow().burns();
+    run.act(readBy().orElseThrow(), 0);
+    return !run.isOver() && (!burnsIt || run.burns() > burns);
+  }
+
+  private void giveBack(S part) {
+    whole.ifPresent(run -> run.byHand(readBy().orElseThrow(), inTheWhole(part)));
   }
 
   public final void obey(Outcome.Solved<R, F> solved) {
     S on = standIn.orElseThrow();
     model.form().allAtOnce(() -> obey(on, solved));
+    giveBack(on);
     rounds.set(rounds.get() + 1);
   }
 
@@ -183,6 +235,7 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
         .findFirst()
         .ifPresent(d -> {
           d.run().accept(on, amount);
+          giveBack(on);
           model.form().clearReadings();
           rounds.set(rounds.get() + 1);
         });
@@ -195,8 +248,21 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
           model.outcome().within()
               ? Message.of("practice.done", score(on))
               : Message.of("practice.rounds", rounds.get());
-      return told().isEmpty() ? stands : Message.of("practice.told", told(), stands);
+      Message first = whole.map(this::inCase).orElseGet(this::told);
+      return first.isEmpty() ? stands : Message.of("practice.told", first, stands);
     });
+  }
+
+  /** What the whole machine says last: a reading that was not made says why. */
+  private Message inCase(CaseRun run) {
+    return Message.of(
+        "practice.in-case",
+        run.minutes(),
+        run.stopped()
+            .orElseGet(() ->
+                run.lines().isEmpty()
+                    ? Message.of("practice.in-case.begun")
+                    : run.lines().getLast().seen().getLast()));
   }
 
   private Message score(S on) {

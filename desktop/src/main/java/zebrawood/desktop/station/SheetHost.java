@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.devices.whole.CaseRun;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EventKind;
 import zebrawood.ledger.SubjectKind;
@@ -45,6 +46,11 @@ public interface SheetHost {
 
   /** Asks which lens, configuration or the like is on the machine, and keeps it. */
   void askSubject(SubjectKind kind);
+
+  /** The whole machine that is practised on; empty where none is. */
+  default Optional<CaseRun> playing() {
+    return Optional.empty();
+  }
 
   /** Asks whether this happened, shows what it puts in doubt, and keeps it. */
   void askEvent(EventKind kind);

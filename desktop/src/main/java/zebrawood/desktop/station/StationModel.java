@@ -14,6 +14,8 @@ import zebrawood.desktop.form.TypedField;
 import zebrawood.desktop.form.WordsField;
 import zebrawood.desktop.job.Jobs;
 import zebrawood.desktop.text.DayWords;
+import zebrawood.devices.whole.CaseRun;
+import zebrawood.devices.whole.WholeKind;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Figure;
@@ -391,6 +393,17 @@ public abstract class StationModel<R, F extends Finding> {
   protected final Optional<String> today() {
     return context.map(
         c -> DayWords.dayAndYear(c.workshop().clock().instant(), c.workshop().clock().getZone()));
+  }
+
+  /** The whole machine that is practised on, where it is of the open machine's kind. */
+  final Optional<CaseRun> playing() {
+    return context()
+        .flatMap(c ->
+            c.host()
+                .playing()
+                .filter(run ->
+                    WholeKind.of(c.workshop().opened().machine())
+                        .equals(Optional.of(run.start().kind()))));
   }
 
   protected final Optional<SheetContext> context() {

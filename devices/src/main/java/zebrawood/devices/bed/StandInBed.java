@@ -95,6 +95,28 @@ public final class StandInBed {
     }
   }
 
+  /**
+   * The same, plane, as it stands in a whole machine.
+   *
+   * @param fallsXMm from left to right, and {@code fallsYMm} from front to rear
+   */
+  public static StandInBed falling(
+      double widthMm,
+      double depthMm,
+      List<Screw> screws,
+      double gaugeResolutionMm,
+      double fallsXMm,
+      double fallsYMm,
+      long seed) {
+    StandInBed bed =
+        new StandInBed(Variant.TILTED, widthMm, depthMm, screws, gaugeResolutionMm, seed);
+    for (Screw screw : screws) {
+      bed.states.get(screw.id()).heightMm =
+          -fallsXMm * (screw.xMm() / widthMm - 0.5) - fallsYMm * (screw.yMm() / depthMm - 0.5);
+    }
+    return bed;
+  }
+
   /** Turns a screw; clockwise is positive. */
   public void turn(String screwId, double turnsClockwise) {
     Screw screw =

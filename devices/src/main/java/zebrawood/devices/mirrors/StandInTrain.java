@@ -96,6 +96,19 @@ public final class StandInTrain {
     return train;
   }
 
+  /**
+   * A sound one as it stands in a whole machine: tube in its place, each mirror off sideways.
+   *
+   * @param firstMrad of the beam to the right after the first mirror, {@code secondMrad} after the
+   *     second
+   */
+  public static StandInTrain leaning(double firstMrad, double secondMrad, long number) {
+    StandInTrain train = new StandInTrain(Kind.SOUND, 0, 0, number);
+    train.turned[0] = -firstMrad / 2000;
+    train.turned[1] = -secondMrad / 2000;
+    return train;
+  }
+
   public Kind kind() {
     return kind;
   }

@@ -16,6 +16,10 @@ import zebrawood.words.Message;
 /** A case as it is played: one deed after another, until it is handed over or stopped. */
 public final class CaseRun {
   private static final int MOST_DEEDS = 2000;
+
+  /** Of its limit: by less nobody moved it. */
+  private static final double SAME = 0.02;
+
   private static final double OFF_BY_HAND = 0.04;
   private static final double PLAY = 0.3;
   private static final double CRASH_MM = 9;
@@ -241,6 +245,26 @@ public final class CaseRun {
   private void put(Trait trait, double value) {
     machine.set(trait, value);
     changed(trait);
+  }
+
+  /**
+   * What was done on a station's sheet, whose stand-in is a part of this machine.
+   *
+   * @param deed that reads what was changed
+   * @param now how the parts stand; what nothing was done to is left out or the same
+   */
+  public void byHand(Deed deed, Map<Trait, Double> now) {
+    now.forEach((trait, value) -> {
+      double by = value - machine.truth(trait);
+      if (trait.isOf(start.kind()) && Math.abs(by) > SAME * trait.limit() && !isOver()) {
+        put(trait, value);
+        if (deed.reads().contains(trait)) {
+          Deed mending = Deed.mending(trait);
+          minutes += mending.minutes();
+          lines.add(new Line(minutes, mending, by, List.of(Message.of("whole.seen.on-its-sheet"))));
+        }
+      }
+    });
   }
 
   /** What rests on it is known no longer. */
