@@ -67,6 +67,9 @@ class PseudoLanguageWindowTest extends WindowTest {
     app.model().opened().ledger().events().stream()
         .flatMap(e -> Stream.concat(Stream.of(e.note()), e.subject().stream()))
         .forEach(note -> own.addAll(List.of(note.split("\\W+"))));
+    app.model().opened().ledger().entries().stream()
+        .flatMap(e -> e.subject().stream())
+        .forEach(subject -> own.addAll(List.of(subject.split("\\W+"))));
     return own;
   }
 

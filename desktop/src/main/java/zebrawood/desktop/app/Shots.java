@@ -23,11 +23,14 @@ import javafx.stage.Stage;
 import javax.imageio.ImageIO;
 import zebrawood.desktop.demo.DemoCard;
 import zebrawood.desktop.demo.DemoWorkshop;
+import zebrawood.desktop.practise.CaseModel;
 import zebrawood.desktop.sheet.ProofRow;
 import zebrawood.desktop.shell.OtherPages;
 import zebrawood.desktop.shell.Shell;
 import zebrawood.desktop.text.Text;
 import zebrawood.devices.camera.StandInCamera;
+import zebrawood.devices.whole.Adviser;
+import zebrawood.devices.whole.CaseKind;
 import zebrawood.start.StartStation;
 
 /**
@@ -37,6 +40,8 @@ import zebrawood.start.StartStation;
 final class Shots {
   private static final Clock DAY =
       Clock.fixed(Instant.parse("2026-11-24T09:30:00Z"), ZoneOffset.UTC);
+
+  private static final int CASE_STEPS = 9;
 
   private final Path folder;
   private Stage stage;
@@ -162,23 +167,20 @@ final class Shots {
     });
     press("#field-up");
     take("field");
-    choose("Sedge");
-    show("trial");
+    show(OtherPages.PRACTISE);
     onInterface(() -> {
-      String[] typed = {
-        "measured-x", "69.86", "measured-y", "49.52", "comb", "28.4", "slant", "0.04"
-      };
-      for (int i = 0; i < typed.length; i += 2) {
-        type("#trial-" + typed[i], typed[i + 1]);
-      }
-      for (String place : new String[] {"centre", "front_left", "rear_left", "rear_right"}) {
-        ((Button) node("#proof-" + place)).fire();
-      }
-      ((Button) node("#proof-front_right")).fire();
-      ((Button) node("#proof-front_right")).fire();
+      ((javafx.scene.control.ComboBox<?>) node("#practise-case"))
+          .getSelectionModel()
+          .select(CaseKind.PALE_AT_THE_REAR.ordinal());
+      type("#practise-number", "12");
+      ((Button) node("#practise-start")).fire();
     });
-    press("#trial-measured-y");
-    take("trial-piece");
+    frames(1);
+    for (int i = 0; i < CASE_STEPS; i++) {
+      onInterface(this::followTheAdvice);
+      frames(1);
+    }
+    take("practice");
     new KeepShots(this).take();
     choose("Madder");
     show("power");
@@ -220,6 +222,16 @@ final class Shots {
                 """));
     press("#proof-homes");
     take("controller");
+  }
+
+  /** One step of a case, as its help would say. */
+  private void followTheAdvice() {
+    Adviser.Step step = Adviser.next(assembly.shell().playing().orElseThrow());
+    type("#practise-search", CaseModel.words(step.deed()));
+    if (step.deed().hasAmount()) {
+      type("#practise-amount", String.valueOf(step.amount()));
+    }
+    ((Button) node("#practise-do")).fire();
   }
 
   /** Alder's card on another batch, burnt and scanned. */

@@ -118,6 +118,11 @@ public final class CaseModel {
         : Optional.empty();
   }
 
+  /** In what it is typed, as an amount of nothing. */
+  public static String unitOf(Trait trait) {
+    return Text.of("practise.amount-alone", CaseRun.amount(trait, 0));
+  }
+
   /** What was done, in one line. */
   public static String done(CaseRun.Line line) {
     Message what =

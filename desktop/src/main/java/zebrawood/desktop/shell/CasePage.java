@@ -72,7 +72,7 @@ final class CasePage extends BorderPane implements ShellPage {
     Label question = new WrappedLabel(Text.of("practise.question"), "question");
     Label never = new Label(Text.of("practise.not-recorded"));
     never.setId("practise-not-recorded");
-    never.getStyleClass().add("event-doubts");
+    never.getStyleClass().add("practice");
     never.setMinWidth(Region.USE_PREF_SIZE);
     HBox header = new HBox(14, title, question, SheetFrame.spacer(), never);
     HBox.setHgrow(question, Priority.ALWAYS);
@@ -115,7 +115,8 @@ final class CasePage extends BorderPane implements ShellPage {
     deeds.setId("practise-deeds");
     deeds.setAccessibleText(Text.of("practise.what-now"));
     deeds.setCellFactory(list -> new DeedCell());
-    deeds.setPrefHeight(330);
+    deeds.setFixedCellSize(26);
+    deeds.setPrefHeight(420);
     deeds.getSelectionModel().selectedItemProperty().subscribe(this::chosen);
     deeds.setOnKeyPressed(key -> {
       if (key.getCode() == KeyCode.ENTER) {
@@ -227,7 +228,7 @@ final class CasePage extends BorderPane implements ShellPage {
     middle.getChildren().setAll(SheetFrame.columnTitle(Text.of("practise.choose"), new Label()));
     for (CaseKind each : CaseKind.values()) {
       Label words = new Label(Text.words().line(Message.of(each)));
-      words.getStyleClass().add("strong");
+      words.getStyleClass().add("strip-title");
       middle
           .getChildren()
           .add(
@@ -242,7 +243,7 @@ final class CasePage extends BorderPane implements ShellPage {
     left.getChildren()
         .setAll(
             SheetFrame.columnTitle(Text.of("practise.customer"), new Label()),
-            new WrappedLabel(model.says(), "strong"),
+            new WrappedLabel(model.says(), "strip-title"),
             new WrappedLabel(model.machine(), "soft"),
             SheetFrame.columnTitle(Text.of("practise.counts"), new Label()));
     VBox counts = new VBox(4);
@@ -270,7 +271,7 @@ final class CasePage extends BorderPane implements ShellPage {
       middle.getChildren().add(new WrappedLabel(Text.of("practise.nothing-done"), "soft"));
     }
     for (CaseRun.Line line : model.run().lines().reversed()) {
-      Label done = new WrappedLabel(CaseModel.done(line), "strong");
+      Label done = new WrappedLabel(CaseModel.done(line), "strip-title");
       Label at = new Label(Text.of("practise.minute", line.minute()));
       at.getStyleClass().add("soft");
       at.setMinWidth(Region.USE_PREF_SIZE);
@@ -344,6 +345,8 @@ final class CasePage extends BorderPane implements ShellPage {
 
   private void chosen(Deed deed) {
     amount.setDisable(deed == null || !deed.hasAmount());
+    amount.setPromptText(
+        deed == null || !deed.hasAmount() ? "" : CaseModel.unitOf(deed.changes().orElseThrow()));
     amount.setText(
         deed == null
             ? ""

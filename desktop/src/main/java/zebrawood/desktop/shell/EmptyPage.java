@@ -13,7 +13,7 @@ import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
 import zebrawood.machine.Trial;
 
-/** What the window shows while there is no machine: enter one, or try one that is not there. */
+/** What the window shows while there is no machine: enter one, try one, or practise. */
 final class EmptyPage extends StackPane {
   private static final double TRIAL_WIDTH_MM = 600;
   private static final double TRIAL_DEPTH_MM = 400;
@@ -21,7 +21,7 @@ final class EmptyPage extends StackPane {
 
   private final Button firstMachine;
 
-  EmptyPage(Runnable newMachine, Runnable tryIt) {
+  EmptyPage(Runnable newMachine, Runnable tryIt, Runnable practise) {
     firstMachine = Card.primary("first-machine", Text.of("today.none.new"), newMachine);
     var heading = Card.words(Text.of("today.none.title"));
     heading.getStyleClass().add("title");
@@ -32,7 +32,9 @@ final class EmptyPage extends StackPane {
             Card.words(Text.of("today.none.why")),
             firstMachine,
             Card.words(Text.of("tour.why")),
-            Card.button("try-it", Text.of("tour.try"), tryIt));
+            Card.button("try-it", Text.of("tour.try"), tryIt),
+            Card.words(Text.of("practise.why")),
+            Card.button("practise-it", Text.of("practise.title"), practise));
     words.setMaxSize(520, Region.USE_PREF_SIZE);
     getChildren().add(words);
     getStyleClass().add("empty-page");

@@ -18,7 +18,7 @@ public final class OtherPages {
   public static final String SEARCH = "?";
 
   /** The place of the whole machine to practise on. */
-  static final String PRACTISE = "!";
+  public static final String PRACTISE = "!";
 
   private static final Set<String> PLACES = Set.of(Shell.ALL, DAYS, SEARCH, PRACTISE);
 

@@ -70,7 +70,8 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
   private final Map<String, StationSheet<?, ?>> sheets = new LinkedHashMap<>();
   private final ReadOnlyStringWrapper title = new ReadOnlyStringWrapper(Text.of("app.title"));
   private final Tour tour = new Tour(this::where);
-  private final EmptyPage empty = new EmptyPage(this::newMachine, this::tryIt);
+  private final EmptyPage empty =
+      new EmptyPage(this::newMachine, this::tryIt, () -> show(OtherPages.PRACTISE));
   private final List<StationModel<?, ?>> ending = new CopyOnWriteArrayList<>();
   private Optional<MachinePage> page = Optional.empty();
   private final OtherPages others;
@@ -225,8 +226,7 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
 
   /** The open machine changed: another one, or its record grew. */
   private void follow() {
-    Opened opened = workshop.opened();
-    Optional<Machine> machine = Optional.ofNullable(opened).map(Opened::machine);
+    Optional<Machine> machine = Optional.ofNullable(workshop.opened()).map(Opened::machine);
     if (shownMachine.isPresent() && machine.equals(shownMachine)) {
       sheets.values().forEach(StationSheet::refresh);
       page.ifPresent(MachinePage::refresh);

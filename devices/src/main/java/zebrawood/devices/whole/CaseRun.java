@@ -27,12 +27,6 @@ public final class CaseRun {
   private static final double WARMER_A_BURN = 0.1;
   private static final double LEVEL_MOVES_FOCUS = 0.25;
   private static final double MIRROR_MOVES_HEAD = 0.2;
-
-  /** A camera's cross is burnt so far from zero, in metres: the scale's error is in it. */
-  private static final double CROSS_AT_M = 0.2;
-
-  private static final double SIDE_MM = 100;
-  private static final double[] AT = {0.1, 0.5, 0.9};
   private static final List<Trait> SETTINGS =
       List.of(Trait.TOP_WORD, Trait.LASER_MODE, Trait.SCALE_X, Trait.SCALE_Y);
 
@@ -208,8 +202,8 @@ public final class CaseRun {
       case SET_LASER_MODE -> put(Trait.LASER_MODE, 0);
       case RESTORE_SETTINGS -> restore();
       case REPLACE_TUBE -> replaceTube();
-      case BURN_NINE_SQUARES -> nineSquares();
-      case BURN_TRIAL_PIECE -> trialPiece();
+      case BURN_NINE_SQUARES -> seen.add(Shown.nineSquares(machine, random));
+      case BURN_TRIAL_PIECE -> seen.add(Shown.trialPiece(machine, random));
       case WAIT_AN_HOUR -> machine.set(Trait.COOLANT_WARM, 0.7 * machine.truth(Trait.COOLANT_WARM));
       case WAIT_A_DAY -> nextDay();
       case GET_HELP -> {
@@ -394,12 +388,12 @@ public final class CaseRun {
   private void readOut(Trait trait, Deed deed) {
     double blur = deed.burns() ? machine.lineWidth(0.5, 0.5) : 1;
     double unsure = trait.noise() * blur;
-    double value = shown(trait) + unsure * random.nextGaussian();
+    double value = Shown.reading(machine, trait) + unsure * random.nextGaussian();
     if (trait == Trait.LENS_DIRT || trait == Trait.MIRROR_DIRT) {
       value = Math.max(0, value);
     }
     read.put(trait, new Estimate(value, unsure));
-    seen.add(said(trait, value, unsure));
+    seen.add(Shown.said(trait, value, unsure));
     if (trait == Trait.FOCUS) {
       double fall = machine.gapMm(0.9, 0.5) - machine.gapMm(0.1, 0.5);
       if (Math.abs(fall) > 1) {
@@ -408,51 +402,8 @@ public final class CaseRun {
     }
   }
 
-  private static Message said(Trait trait, double value, double unsure) {
-    return Message.of(
-        "whole.seen.reading", Message.of(trait), amount(trait, value), amount(trait, unsure));
-  }
-
   /** As it is written: mm, kelvin, per cent, or a number whose unit the trait's words say. */
   public static Amount amount(Trait trait, double value) {
     return Amount.of(value, trait.quantity(), trait.limit() < 1 ? 2 : 1);
-  }
-
-  /** What a reading of it would show without chance: other things are in it. */
-  private double shown(Trait trait) {
-    double truth = machine.truth(trait);
-    return switch (trait) {
-      case TUBE_WEAK ->
-          100 * (1 - (1 - truth / 100) * (1 - machine.truth(Trait.COOLANT_WARM) / 100));
-      case CAMERA_X -> truth + CROSS_AT_M * machine.truth(Trait.SCALE_X);
-      case CAMERA_Y -> truth + CROSS_AT_M * machine.truth(Trait.SCALE_Y);
-      default -> truth;
-    };
-  }
-
-  private void nineSquares() {
-    List<Message> rows = new ArrayList<>();
-    for (int row = AT.length - 1; row >= 0; row--) {
-      List<Message> grades = new ArrayList<>();
-      for (double x : AT) {
-        double dark = machine.darkness(x, AT[row]) + 0.03 * random.nextGaussian();
-        grades.add(Message.number(Math.clamp(Math.round(10 * dark), 0, 10)));
-      }
-      rows.add(Message.list(grades));
-    }
-    say("whole.seen.squares", rows.get(0), rows.get(1), rows.get(2));
-  }
-
-  private void trialPiece() {
-    double blur = 0.1 * machine.lineWidth(0.5, 0.5);
-    double wide = SIDE_MM * (1 + machine.truth(Trait.SCALE_X) / 1000);
-    double deep = SIDE_MM * (1 + machine.truth(Trait.SCALE_Y) / 1000);
-    double diagonals = SIDE_MM * Math.sqrt(2) * machine.truth(Trait.SQUARENESS) / 1000;
-    say(
-        "whole.seen.trial",
-        Amount.mm(wide + blur * random.nextGaussian(), 1),
-        Amount.mm(deep + blur * random.nextGaussian(), 1),
-        Amount.mm(diagonals + blur * random.nextGaussian(), 1),
-        Message.number(Math.clamp(Math.round(10 * machine.darkness(0.5, 0.5)), 0, 10)));
   }
 }

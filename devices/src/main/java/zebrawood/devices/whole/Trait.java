@@ -19,17 +19,17 @@ public enum Trait {
   LASER_MODE(Quantity.NUMBER, 0.5, 0, 1, "D"),
   BED_X(Quantity.LENGTH, 0.3, 0.04, 15, "GDC"),
   BED_Y(Quantity.LENGTH, 0.3, 0.04, 15, "GDC"),
-  MIRROR_1(Quantity.NUMBER, 1, 0.1, 40, "G"),
-  MIRROR_2(Quantity.NUMBER, 1, 0.1, 40, "G"),
+  MIRROR_1(Quantity.ANGLE, 1, 0.1, 40, "G"),
+  MIRROR_2(Quantity.ANGLE, 1, 0.1, 40, "G"),
   HEAD(Quantity.LENGTH, 0.5, 0.1, 10, "G"),
   FOCUS(Quantity.LENGTH, 0.5, 0.08, 20, "GDAC"),
   NOZZLE(Quantity.LENGTH, 0.06, 0.01, 2, "C"),
   GAS(Quantity.PERCENT, 6, 1, 90, "C"),
   SCALE_X(Quantity.NUMBER, 1, 0.2, 100, "GDC"),
   SCALE_Y(Quantity.NUMBER, 1, 0.2, 100, "GDC"),
-  SQUARENESS(Quantity.NUMBER, 1, 0.2, 50, "GDC"),
+  SQUARENESS(Quantity.ANGLE, 1, 0.2, 50, "GDC"),
   FIELD_SCALE(Quantity.PERCENT, 0.2, 0.03, 20, "A"),
-  FIELD_TURN(Quantity.NUMBER, 1, 0.15, 60, "A"),
+  FIELD_TURN(Quantity.ANGLE, 1, 0.15, 60, "A"),
   CAMERA_X(Quantity.LENGTH, 0.5, 0.08, 30, "GD"),
   CAMERA_Y(Quantity.LENGTH, 0.5, 0.08, 30, "GD");
 
@@ -47,7 +47,7 @@ public enum Trait {
     this.kinds = kinds;
   }
 
-  /** mm, kelvin, per cent; a plain number is of milliradians, per mille, or 1 for wrong. */
+  /** mm, kelvin, per cent, mrad; a plain number is per mille, or 1 for wrong. */
   public Quantity quantity() {
     return quantity;
   }
