@@ -154,4 +154,33 @@ class CaseWindowTest extends WindowTest {
         .as("nothing of it is recorded")
         .isEqualTo(entries);
   }
+
+  @Test
+  void aFieldsScaleIsPutRightOnItsSheet() throws IOException {
+    Path own =
+        Files.writeString(
+            file.resolveSibling("own.json"),
+            """
+            {"zebrawoodCase": 1, "name": "My case", "machine": "galvo", "says": "Too large.",
+             "counts": ["field-scale"], "hidden": [{"trait": "field-scale", "off": 4}],
+             "inOrder": ["eyewear-on", "mains-on", "exhaust-on"], "asLeft": false, "seed": 3}
+            """);
+    app.close();
+    DemoCopy.write(file, clock.instant());
+    reopen();
+    open("Bryony", "field");
+    begin();
+    fill("#practise-file", own.toString());
+    keys(KeyCode.ENTER);
+    CaseRun run = onInterface(() -> app.shell().playing().orElseThrow());
+    openStation("field");
+    press("#practise");
+    for (int round = 0; round < 6 && !run.machine().isWithin(Trait.FIELD_SCALE); round++) {
+      press("#read-all");
+      press("#primary");
+    }
+    assertThat(run.machine().truth(Trait.FIELD_SCALE)).isEqualTo(0, within(0.2));
+    assertThat(run.burns()).isPositive();
+    assertThat(run.lines().stream().map(CaseRun.Line::deed)).contains(Deed.SET_FIELD_SCALE);
+  }
 }

@@ -1,16 +1,10 @@
 package zebrawood.desktop.feed;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.nio.file.Files;
-import java.nio.file.InvalidPathException;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.concurrent.CancellationException;
 import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -22,6 +16,7 @@ import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
+import zebrawood.desktop.job.JobFileReading;
 import zebrawood.desktop.job.Jobs;
 import zebrawood.desktop.station.Part;
 import zebrawood.desktop.station.Section;
@@ -31,7 +26,6 @@ import zebrawood.feed.Free;
 import zebrawood.feed.Joint;
 import zebrawood.jobfile.BurntAlong;
 import zebrawood.jobfile.BurntAlong.Axis;
-import zebrawood.jobfile.JobReader;
 import zebrawood.jobfile.Motion;
 import zebrawood.measure.UnusableReading;
 import zebrawood.quantity.Amount;
@@ -179,36 +173,11 @@ final class JointsSection extends Section<Free, Void> {
   /** The piece begins where the job does: at 0 of the file. */
   private static List<BurntAlong.Stretch> stretches(
       String name, Axis of, double lengthMm, Jobs.Progress progress) {
-    try {
-      Path path = Path.of(name);
-      if (!Files.isRegularFile(path)) {
-        throw refused("jobfile.no-file", name);
-      }
-      double size = Math.max(1, Files.size(path));
-      try (InputStream in = Files.newInputStream(path)) {
-        List<BurntAlong.Stretch> free =
-            JobReader.read(
-                    path.getFileName().toString(),
-                    in,
-                    NO_MATTER,
-                    bytes -> {
-                      if (progress.cancelled()) {
-                        throw new CancellationException();
-                      }
-                      progress.reached(bytes / size);
-                    })
-                .along()
-                .free(of, 0, lengthMm, LEAST_MM);
-        return free.subList(0, Math.min(MOST_STRETCHES, free.size()));
-      }
-    } catch (IOException | InvalidPathException e) {
-      throw refused("jobfile.not-read", name);
-    }
-  }
-
-  private static UnusableReading refused(String why, String name) {
-    return UnusableReading.of(
-        "file", Message.of(why, Message.quoted(name)), Message.of("jobfile.accepted"));
+    List<BurntAlong.Stretch> free =
+        JobFileReading.read(name, NO_MATTER, progress, 0, 1)
+            .along()
+            .free(of, 0, lengthMm, LEAST_MM);
+    return free.subList(0, Math.min(MOST_STRETCHES, free.size()));
   }
 
   private void writeMarks() {

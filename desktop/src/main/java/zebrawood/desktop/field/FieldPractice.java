@@ -4,6 +4,8 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import javax.imageio.ImageIO;
 import zebrawood.desktop.photo.PhotoMarks;
@@ -13,6 +15,8 @@ import zebrawood.desktop.station.Practice.Deed;
 import zebrawood.devices.field.StandInGalvo;
 import zebrawood.devices.field.StandInHead;
 import zebrawood.devices.field.StandInScan;
+import zebrawood.devices.whole.Trait;
+import zebrawood.devices.whole.WholeMachine;
 import zebrawood.field.CommandTable;
 import zebrawood.field.FieldFinding;
 import zebrawood.field.FieldReadings.Point;
@@ -36,6 +40,14 @@ final class FieldPractice
   private static final double PX_PER_MM = 11;
   private static final double RULE_MM = 60;
 
+  private static final double FIELD_OF_FOCAL = 0.68;
+  private static final double APART_MM = 12;
+
+  /** In a whole machine: what its field was off, and how that head marked. */
+  private double wholeScale;
+
+  private double scaleAtFirst;
+
   FieldPractice(FieldModel model) {
     super(model);
   }
@@ -51,6 +63,38 @@ final class FieldPractice
         0.6 * random.nextGaussian(),
         0.6 * random.nextGaussian());
     return galvo;
+  }
+
+  /** A sound head of the whole machine's scale and turn; its pointer points true. */
+  @Override
+  protected Optional<StandInGalvo> partOf(WholeMachine whole) {
+    double gain = 1 + whole.truth(Trait.FIELD_SCALE) / 100;
+    double turn = whole.truth(Trait.FIELD_TURN);
+    StandInHead head =
+        new StandInHead(
+            model.fieldMm() / FIELD_OF_FOCAL, APART_MM, gain, gain, 0, 0, 0, 0, 0, turn, 0, 0, 0);
+    StandInGalvo galvo = new StandInGalvo(head, STEP_MM, HAND_MM, 1);
+    wholeScale = whole.truth(Trait.FIELD_SCALE);
+    scaleAtFirst = scalePercent(galvo);
+    return Optional.of(galvo);
+  }
+
+  @Override
+  protected Optional<zebrawood.devices.whole.Deed> readBy() {
+    return Optional.of(zebrawood.devices.whole.Deed.READ_FIELD);
+  }
+
+  @Override
+  protected Map<Trait, Double> inTheWhole(StandInGalvo part) {
+    return Map.of(Trait.FIELD_SCALE, wholeScale + scalePercent(part) - scaleAtFirst);
+  }
+
+  /** Of a square over most of the field. */
+  private double scalePercent(StandInGalvo on) {
+    double half = side() / 2;
+    double wide = on.place(half, 0)[0] - on.place(-half, 0)[0];
+    double deep = on.place(0, half)[1] - on.place(0, -half)[1];
+    return 100 * ((wide + deep) / (2 * side()) - 1);
   }
 
   private double side() {

@@ -2,17 +2,12 @@ package zebrawood.desktop.jobfile;
 
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.InvalidPathException;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.concurrent.CancellationException;
 import java.util.stream.Stream;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import zebrawood.controller.Role;
@@ -21,7 +16,7 @@ import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
 import zebrawood.desktop.form.WordsField;
-import zebrawood.desktop.job.Jobs;
+import zebrawood.desktop.job.JobFileReading;
 import zebrawood.desktop.station.AtMachine;
 import zebrawood.desktop.station.AuditedWords;
 import zebrawood.desktop.station.FigureTile;
@@ -43,7 +38,6 @@ import zebrawood.jobfile.JobReadings.Timed;
 import zebrawood.jobfile.Motion;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Ledger;
-import zebrawood.measure.UnusableReading;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
 import zebrawood.records.picture.Canvas;
@@ -155,11 +149,12 @@ public final class JobFileModel extends StationModel<JobReadings, JobFinding> {
     said.set(Message.NONE);
     make(
         progress -> {
-          JobReader.Read read = read(name, now, progress, 0, other.isEmpty() ? 1 : 0.5);
+          JobReader.Read read =
+              JobFileReading.read(name, now, progress, 0, other.isEmpty() ? 1 : 0.5);
           OptionalDouble word =
               other.isEmpty()
                   ? OptionalDouble.empty()
-                  : read(other, now, progress, 0.5, 1).look().topWord();
+                  : JobFileReading.read(other, now, progress, 0.5, 1).look().topWord();
           return new Looked(name, other, now, read, word);
         },
         this::looked);
@@ -170,36 +165,6 @@ public final class JobFileModel extends StationModel<JobReadings, JobFinding> {
     JobLook look = now.read.look();
     said.set(Message.of("jobfile.read", Message.quoted(look.name()), look.lines(), look.moves()));
     solveAgain();
-  }
-
-  private static JobReader.Read read(
-      String name, Motion motion, Jobs.Progress progress, double from, double to) {
-    try {
-      Path path = Path.of(name);
-      if (!Files.isRegularFile(path)) {
-        throw refused("jobfile.no-file", name);
-      }
-      long size = Math.max(1, Files.size(path));
-      try (InputStream in = Files.newInputStream(path)) {
-        return JobReader.read(
-            path.getFileName().toString(),
-            in,
-            motion,
-            bytes -> {
-              if (progress.cancelled()) {
-                throw new CancellationException();
-              }
-              progress.reached(from + (to - from) * bytes / size);
-            });
-      }
-    } catch (IOException | InvalidPathException e) {
-      throw refused("jobfile.not-read", name);
-    }
-  }
-
-  private static UnusableReading refused(String why, String name) {
-    return UnusableReading.of(
-        "file", Message.of(why, Message.quoted(name)), Message.of("jobfile.accepted"));
   }
 
   /** Shows a program that is no file. */

@@ -1,11 +1,9 @@
 package zebrawood.desktop.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static zebrawood.desktop.app.Ran.run;
 
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
@@ -16,25 +14,6 @@ import zebrawood.records.workshop.Workshop;
 /** The record from the command line, in this very process. */
 class RecordCommandsTest {
   @TempDir Path folder;
-
-  private record Ran(int code, String out, String err) {}
-
-  private static Ran run(String... args) {
-    PrintStream out = System.out;
-    PrintStream err = System.err;
-    ByteArrayOutputStream said = new ByteArrayOutputStream();
-    ByteArrayOutputStream refused = new ByteArrayOutputStream();
-    try {
-      System.setOut(new PrintStream(said, true, StandardCharsets.UTF_8));
-      System.setErr(new PrintStream(refused, true, StandardCharsets.UTF_8));
-      int code = Zebrawood.run(args);
-      return new Ran(
-          code, said.toString(StandardCharsets.UTF_8), refused.toString(StandardCharsets.UTF_8));
-    } finally {
-      System.setOut(out);
-      System.setErr(err);
-    }
-  }
 
   @Test
   void aMachinesRecordGoesFromOneWorkshopToAnother() throws IOException {

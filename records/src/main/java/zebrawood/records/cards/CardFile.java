@@ -140,20 +140,7 @@ public final class CardFile {
     double right = plan.crossesMm().get(2).get(0) + 4;
     double front = plan.crossesMm().get(0).get(1) - 8;
     double rear = plan.crossesMm().get(2).get(1) + 4;
-    SvgWriter svg =
-        new SvgWriter(
-            "width",
-            Decimals.of(right - left) + "mm",
-            "height",
-            Decimals.of(rear - front) + "mm",
-            "viewBox",
-            Decimals.of(left)
-                + " "
-                + Decimals.of(-rear)
-                + " "
-                + Decimals.of(right - left)
-                + " "
-                + Decimals.of(rear - front));
+    SvgWriter svg = ShapeFiles.page(left, front, right, rear);
     for (Square s : plan.squares()) {
       svg.element(
           "rect",

@@ -43,20 +43,7 @@ public final class ShapeFiles {
     double right = bound(shapes, 0, true);
     double front = bound(shapes, 1, false);
     double rear = bound(shapes, 1, true);
-    SvgWriter svg =
-        new SvgWriter(
-            "width",
-            Decimals.of(right - left) + "mm",
-            "height",
-            Decimals.of(rear - front) + "mm",
-            "viewBox",
-            Decimals.of(left)
-                + " "
-                + Decimals.of(-rear)
-                + " "
-                + Decimals.of(right - left)
-                + " "
-                + Decimals.of(rear - front));
+    SvgWriter svg = page(left, front, right, rear);
     for (Shape shape : shapes) {
       String path =
           shape.corners().stream()
@@ -78,6 +65,19 @@ public final class ShapeFiles {
           shape.filled() ? colour : "none");
     }
     return svg.svg();
+  }
+
+  /** An empty drawing in millimetres of this part of the plane, y up. */
+  public static SvgWriter page(double leftMm, double frontMm, double rightMm, double rearMm) {
+    String wide = Decimals.of(rightMm - leftMm);
+    String deep = Decimals.of(rearMm - frontMm);
+    return new SvgWriter(
+        "width",
+        wide + "mm",
+        "height",
+        deep + "mm",
+        "viewBox",
+        String.join(" ", Decimals.of(leftMm), Decimals.of(-rearMm), wide, deep));
   }
 
   private static double bound(List<Shape> shapes, int axis, boolean most) {
