@@ -338,6 +338,7 @@ final class CasePage extends BorderPane implements ShellPage {
 
   private void list() {
     playing.model.ifPresent(model -> {
+      deeds.getSelectionModel().clearSelection();
       deeds.getItems().setAll(model.deeds(search.getText()));
       deeds.getSelectionModel().selectFirst();
     });
@@ -353,9 +354,15 @@ final class CasePage extends BorderPane implements ShellPage {
             : playing.model.flatMap(m -> m.wanted(deed)).map(String::valueOf).orElse(""));
   }
 
+  /** By its place: what is chosen may lag behind what is listed. */
+  private Deed current() {
+    int at = deeds.getSelectionModel().getSelectedIndex();
+    return at >= 0 && at < deeds.getItems().size() ? deeds.getItems().get(at) : null;
+  }
+
   /** What has an amount is asked for it first. */
   private void choose() {
-    Deed deed = deeds.getSelectionModel().getSelectedItem();
+    Deed deed = current();
     if (deed != null && deed.hasAmount()) {
       amount.requestFocus();
       amount.selectAll();
@@ -365,7 +372,7 @@ final class CasePage extends BorderPane implements ShellPage {
   }
 
   private void act() {
-    Deed deed = deeds.getSelectionModel().getSelectedItem();
+    Deed deed = current();
     CaseModel model = playing.model.orElseThrow();
     if (deed == null) {
       return;
