@@ -26,6 +26,7 @@ class CaseWindowTest extends WindowTest {
     keys(KeyCode.CONTROL, KeyCode.K);
     typeWords("practise a whole");
     keys(KeyCode.ENTER);
+    settleLooks();
     assertThat(page()).contains("nothing of it is recorded");
   }
 
@@ -51,6 +52,7 @@ class CaseWindowTest extends WindowTest {
       keys(KeyCode.ENTER);
     }
     beside.act(deed, amount);
+    settleLooks();
     if (!beside.isOver()) {
       assertThat(words("#practise-so-far"))
           .startsWith(beside.minutes() + " minutes, " + beside.burns() + " ");
@@ -105,10 +107,11 @@ class CaseWindowTest extends WindowTest {
     assertThat(page()).contains("there is no file");
     fill("#practise-file", own.toString());
     keys(KeyCode.ENTER);
-    assertThat(page()).contains("My case").contains("It is pale.").contains("not read");
     settleLooks();
+    assertThat(page()).contains("My case").contains("It is pale.").contains("not read");
     typeWords("look at lens");
     keys(KeyCode.ENTER);
+    settleLooks();
     assertThat(page()).contains("Lens takes");
     keys(KeyCode.CONTROL, KeyCode.HOME);
     begin();
@@ -116,6 +119,7 @@ class CaseWindowTest extends WindowTest {
     settleLooks();
     typeWords("ramp");
     keys(KeyCode.ENTER);
+    settleLooks();
     assertThat(page()).contains("fired without coolant").contains("Somebody would have been hurt");
     onInterface(() -> {
       node("#practise-another").requestFocus();
@@ -126,6 +130,7 @@ class CaseWindowTest extends WindowTest {
     Files.writeString(own, Files.readString(own).replace("\"focus\"", "\"field-scale\""));
     fill("#practise-file", own.toString());
     keys(KeyCode.ENTER);
+    settleLooks();
     assertThat(page()).contains("counts[1]").contains("what a gantry with mirrors");
   }
 

@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.Map;
 import java.util.Set;
+import org.hipparchus.special.Erf;
 import zebrawood.quantity.Quantity;
 
 /**
@@ -12,7 +13,8 @@ import zebrawood.quantity.Quantity;
  *
  * <p>A place is a share of the bed: 0, 0 in front on the left, where the beam comes in, 1, 1 at the
  * rear on the right. Beam and focus: a Gaussian beam's area grows as 1 + (z / zR)² (A. E. Siegman,
- * Lasers, 1986, chapter 17); power falls by 1 % a kelvin of warm coolant.
+ * Lasers, 1986, chapter 17); what is cut off beside the lens is that of a straight edge; power
+ * falls by 1 % a kelvin of warm coolant.
  */
 public final class WholeMachine {
   private static final double RAYLEIGH_MM = 2.5;
@@ -87,8 +89,8 @@ public final class WholeMachine {
     power *= Math.max(0, 1 - A_KELVIN * truth(Trait.COOLANT_WARM));
     power *= Math.clamp(1 + truth(Trait.TOP_WORD) / 100, 0, 2);
     power *= truth(Trait.LASER_MODE) > 0.5 ? 0.6 : 1;
-    double beside = Math.max(0, Math.abs(walkMm(x, y)) - (OPENING_MM - BEAM_MM));
-    power *= Math.exp(-2 * beside * beside / (BEAM_MM * BEAM_MM));
+    double inside = OPENING_MM - Math.abs(walkMm(x, y));
+    power *= (1 + Erf.erf(Math.sqrt(2) * inside / BEAM_MM)) / 2;
     if (kind == WholeKind.CUTTING_HEAD) {
       power *= Math.exp(-Math.pow(truth(Trait.NOZZLE) / 0.3, 2));
       power *= Math.max(0.2, 1 - Math.abs(truth(Trait.GAS)) / 100);
