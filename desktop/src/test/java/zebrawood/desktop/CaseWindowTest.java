@@ -165,6 +165,9 @@ class CaseWindowTest extends WindowTest {
     assertThat(run.lines().stream().map(CaseRun.Line::deed)).contains(Deed.READ_BED, Deed.LEVEL_Y);
     assertThat(run.minutes()).isGreaterThanOrEqualTo(14);
     assertThat(run.known(Trait.BED_Y)).as("it was moved since").isEmpty();
+    openStation("cooling");
+    press("#practise");
+    assertThat(page()).contains("no part of the case that is played");
     openStation("focus");
     press("#practise");
     press("#read-all");

@@ -248,9 +248,14 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
           model.outcome().within()
               ? Message.of("practice.done", score(on))
               : Message.of("practice.rounds", rounds.get());
-      Message first = whole.map(this::inCase).orElseGet(this::told);
+      Message first = whole.map(this::inCase).orElseGet(this::alone);
       return first.isEmpty() ? stands : Message.of("practice.told", first, stands);
     });
+  }
+
+  /** A stand-in that is no part of the machine that is practised on says so. */
+  private Message alone() {
+    return model.playing().isPresent() ? Message.of("practice.beside-case") : told();
   }
 
   /** What the whole machine says last: a reading that was not made says why. */
