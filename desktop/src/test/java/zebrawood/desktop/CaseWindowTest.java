@@ -61,7 +61,7 @@ class CaseWindowTest extends WindowTest {
 
   @ParameterizedTest
   @EnumSource(names = {"TUBE_REPLACED", "PALE_AT_THE_REAR", "FIRMWARE_RESET"})
-  void aCaseIsPlayedToTheHandOver(CaseKind kind) {
+  void aCaseIsPlayedToTheHandOver(CaseKind kind) throws IOException {
     begin();
     assertThat(focused()).isEqualTo("practise-case");
     while (onInterface(() -> ((ComboBox<?>) node("#practise-case")).getValue()) != kind) {
@@ -86,6 +86,14 @@ class CaseWindowTest extends WindowTest {
     assertThat(page()).contains("Nobody was in danger").contains("within their limits");
     assertThat(page()).contains(beside.minutes() + " minutes; who knew all");
     assertThat(focused()).isEqualTo("practise-print");
+    keys(KeyCode.ENTER);
+    settleLooks();
+    Path folder = file.resolveSibling("paper");
+    fill("#handover-folder", folder.toString());
+    press("#handover-write");
+    Path page = folder.resolve("practice-2026-05-04.html");
+    until("it is written", () -> Files.exists(page));
+    assertThat(page).content().contains("number 12").contains("nothing of it is recorded");
     assertThat(onInterface(() -> app.model().machinesProperty().get())).isEmpty();
   }
 

@@ -103,10 +103,13 @@ final class PaperCard {
     }
     ZoneId zone = workshop.clock().getZone();
     String day = DateTimeFormatter.ISO_LOCAL_DATE.withZone(zone).format(workshop.clock().instant());
-    String name =
-        fileName(workshop.opened().machine(), workshop.machinesProperty().get())
-            + (page.kind().equals(HAND_OVER) ? "-" : "-" + page.kind() + "-")
-            + day;
+    String kind = page.kind().equals(HAND_OVER) ? "" : page.kind() + "-";
+    // What is practised is of no machine.
+    String of =
+        workshop.opened() == null
+            ? ""
+            : fileName(workshop.opened().machine(), workshop.machinesProperty().get()) + "-";
+    String name = of + kind + day;
     outcome.setText(Text.of("handover.writing"));
     List<String> seen = accepted;
     jobs.run(
