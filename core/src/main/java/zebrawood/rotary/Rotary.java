@@ -274,7 +274,9 @@ public final class Rotary {
           change.isEmpty()
               ? Advice.read("rotary.scale-needs-set").because("rotary.scale-needs-set.why")
               : Advice.act("rotary.scale", rounded(100 * change.getAsDouble(), 5))
-                  .because("rotary.scale.why");
+                  .because(
+                      "rotary.scale.why",
+                      rounded(100 * change.getAsDouble() * perMm.uncertainty() / perMm.value(), 2));
     };
   }
 

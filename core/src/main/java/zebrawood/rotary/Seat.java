@@ -38,6 +38,10 @@ record Seat(
   private static final double SURE = 2;
   private static final double MRAD = 1000;
   private static final double NEAREST = 1e-9;
+
+  /** Of the radius, for its derivative: far above what a root is found to. */
+  private static final double STEP = 1e-5;
+
   private static final int MOST_STEPS = 200;
 
   /** Beside the crown an edge is burnt aslant; so much is not seen. Ours. */
@@ -160,10 +164,10 @@ record Seat(
     double byReading = Math.sqrt(2) * Resolution.standardDeviation(g.readMm()) / slope;
     // How the difference of the gaps changes with the radius, over how it changes with the place.
     double atRadius =
-        (fall(radius * (1 + NEAREST), g.asideMm() + off)
-                - fall(radius * (1 + NEAREST), g.asideMm() - off)
+        (fall(radius * (1 + STEP), g.asideMm() + off)
+                - fall(radius * (1 + STEP), g.asideMm() - off)
                 - (g.frontMm() - g.rearMm()))
-            / (radius * NEAREST);
+            / (radius * STEP);
     return new Estimate(off, Math.hypot(byReading, atRadius / slope * byRadius));
   }
 

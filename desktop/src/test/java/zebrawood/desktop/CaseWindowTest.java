@@ -39,6 +39,15 @@ class CaseWindowTest extends WindowTest {
     });
   }
 
+  private void begun() {
+    until("it is read", () -> app.shell().playing().isPresent());
+    settle();
+  }
+
+  private String problem() {
+    return ((javafx.scene.control.Label) node("#practise-problem")).getText();
+  }
+
   /** What the page does is done beside it too, which tells the next step. */
   private void does(CaseRun beside, Deed deed, double amount) {
     settleLooks();
@@ -112,9 +121,10 @@ class CaseWindowTest extends WindowTest {
     begin();
     fill("#practise-file", file.resolveSibling("gone.json").toString());
     keys(KeyCode.ENTER);
-    assertThat(page()).contains("there is no file");
+    until("it is told", () -> problem().contains("there is no file"));
     fill("#practise-file", own.toString());
     keys(KeyCode.ENTER);
+    begun();
     settleLooks();
     assertThat(page()).contains("My case").contains("It is pale.").contains("not read");
     typeWords("look at lens");
@@ -138,8 +148,8 @@ class CaseWindowTest extends WindowTest {
     Files.writeString(own, Files.readString(own).replace("\"focus\"", "\"field-scale\""));
     fill("#practise-file", own.toString());
     keys(KeyCode.ENTER);
-    settleLooks();
-    assertThat(page()).contains("counts[1]").contains("what a gantry with mirrors");
+    until("it is told", () -> problem().contains("counts[1]"));
+    assertThat(page()).contains("what a gantry with mirrors");
   }
 
   @Test
@@ -162,6 +172,7 @@ class CaseWindowTest extends WindowTest {
     begin();
     fill("#practise-file", own.toString());
     keys(KeyCode.ENTER);
+    begun();
     CaseRun run = onInterface(() -> app.shell().playing().orElseThrow());
     openStation("bed");
     press("#practise");
@@ -173,6 +184,14 @@ class CaseWindowTest extends WindowTest {
     assertThat(run.lines().stream().map(CaseRun.Line::deed)).contains(Deed.READ_BED, Deed.LEVEL_Y);
     assertThat(run.minutes()).isGreaterThanOrEqualTo(14);
     assertThat(run.known(Trait.BED_Y)).as("it was moved since").isEmpty();
+    // Moved on the case's own page meanwhile, it is that bed which the sheet reads and moves on.
+    double before = run.machine().truth(Trait.BED_Y);
+    run.act(Deed.LEVEL_Y, 3);
+    double moved = run.machine().truth(Trait.BED_Y);
+    assertThat(moved - before).isEqualTo(3, within(0.6));
+    press("#read-all");
+    press("#primary");
+    assertThat(run.machine().truth(Trait.BED_Y)).isLessThan(moved - 1.5);
     openStation("cooling");
     press("#practise");
     assertThat(page()).contains("no part of the case that is played");
@@ -203,6 +222,7 @@ class CaseWindowTest extends WindowTest {
     begin();
     fill("#practise-file", own.toString());
     keys(KeyCode.ENTER);
+    begun();
     CaseRun run = onInterface(() -> app.shell().playing().orElseThrow());
     openStation("field");
     press("#practise");

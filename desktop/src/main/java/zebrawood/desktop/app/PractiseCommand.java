@@ -10,6 +10,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import zebrawood.desktop.practise.CaseModel;
+import zebrawood.desktop.practise.CaseReader;
 import zebrawood.desktop.text.Text;
 import zebrawood.devices.whole.Adviser;
 import zebrawood.devices.whole.CaseKind;
@@ -61,7 +62,9 @@ final class PractiseCommand implements Callable<Integer> {
       return 0;
     }
     CaseModel model =
-        file == null ? CaseModel.of(kind.orElseThrow(), seed) : CaseModel.of(file.toString());
+        file == null
+            ? CaseModel.of(kind.orElseThrow(), seed)
+            : CaseModel.of(CaseReader.read(file.toString()));
     System.out.println(
         model.title() + ". " + Text.words().line(Message.of(model.run().start().kind())));
     System.out.println(model.says());

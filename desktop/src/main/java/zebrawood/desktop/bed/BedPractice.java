@@ -35,11 +35,6 @@ final class BedPractice extends Practice<BedModel, StandInBed, BedTask, BedVisit
   private static final double NEAR_MM = 140;
   private static final double FAR_MM = 260;
 
-  /** In a whole machine: the gap in the middle as it was found, and what the focus was off. */
-  private double middleMm;
-
-  private double focusMm;
-
   BedPractice(BedModel model) {
     super(model);
   }
@@ -64,7 +59,7 @@ final class BedPractice extends Practice<BedModel, StandInBed, BedTask, BedVisit
   @Override
   protected Optional<StandInBed> partOf(WholeMachine whole) {
     standHeadUp();
-    StandInBed bed =
+    return Optional.of(
         StandInBed.falling(
             model.machine.areaXMm(),
             model.machine.areaYMm(),
@@ -72,10 +67,7 @@ final class BedPractice extends Practice<BedModel, StandInBed, BedTask, BedVisit
             model.resolution.value().orElse(USUAL_STEP_MM),
             whole.truth(Trait.BED_X),
             whole.truth(Trait.BED_Y),
-            1);
-    middleMm = middle(bed);
-    focusMm = whole.truth(Trait.FOCUS);
-    return Optional.of(bed);
+            1));
   }
 
   @Override
@@ -91,11 +83,7 @@ final class BedPractice extends Practice<BedModel, StandInBed, BedTask, BedVisit
     return Map.of(
         Trait.BED_X, bed.trueGapMm(x, y / 2) - bed.trueGapMm(0, y / 2),
         Trait.BED_Y, bed.trueGapMm(x / 2, y) - bed.trueGapMm(x / 2, 0),
-        Trait.FOCUS, focusMm + middle(bed) - middleMm);
-  }
-
-  private double middle(StandInBed bed) {
-    return bed.trueGapMm(model.machine.areaXMm() / 2, model.machine.areaYMm() / 2);
+        Trait.FOCUS, bed.trueGapMm(x / 2, y / 2));
   }
 
   @Override

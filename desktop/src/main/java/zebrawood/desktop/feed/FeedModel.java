@@ -141,7 +141,9 @@ public final class FeedModel extends StationModel<FeedReadings, FeedFinding> {
     return List.of(
         FigureTile.of(Message.of("feed.figure.command"), Amount.mm(f.feedMm(), 1)),
         FigureTile.of(
-            Message.of("feed.tile.sections"), Amount.of(f.sections(), Quantity.NUMBER, 0)),
+            Message.of("feed.tile.sections"),
+            Amount.of(
+                f.joints().isEmpty() ? f.sections() : f.joints().size() + 1, Quantity.NUMBER, 0)),
         FigureTile.of(Message.of("feed.tile.splice"), Amount.mm(f.spliceErrorMm(), 2)),
         FigureTile.of(Message.of("feed.tile.last"), Amount.mm(f.lastErrorMm(), 2)));
   }

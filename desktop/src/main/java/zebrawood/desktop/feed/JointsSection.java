@@ -1,6 +1,7 @@
 package zebrawood.desktop.feed;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -26,6 +27,8 @@ import zebrawood.feed.Free;
 import zebrawood.feed.Joint;
 import zebrawood.jobfile.BurntAlong;
 import zebrawood.jobfile.BurntAlong.Axis;
+import zebrawood.jobfile.FileUnit;
+import zebrawood.jobfile.JobReader;
 import zebrawood.jobfile.Motion;
 import zebrawood.measure.UnusableReading;
 import zebrawood.quantity.Amount;
@@ -44,6 +47,8 @@ final class JointsSection extends Section<Free, Void> {
   private static final double LEAST_MM = 1;
 
   private static final int MOST_STRETCHES = 500;
+  private static final double TENTHS = 10;
+  private static final double ROUNDING = 1e-6;
   private static final Motion NO_MATTER =
       new Motion(OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty());
 
@@ -156,28 +161,51 @@ final class JointsSection extends Section<Free, Void> {
       say(Message.of("field.file.no-name"));
       return;
     }
-    station()
-        .make(
-            progress -> stretches(name, of, length, progress),
-            stretches -> {
-              free.set(
-                  stretches.stream()
-                      .map(s -> String.format(Locale.ROOT, "%.1f-%.1f", s.fromMm(), s.toMm()))
-                      .collect(Collectors.joining("; ")));
-              if (stretches.isEmpty()) {
-                say(Message.of("feed.job.full"));
-              }
-            });
+    station().make(progress -> gaps(name, of, length, progress), this::wereRead);
+  }
+
+  /** What was read of a job, and what is to be said of it beside. */
+  private record Gaps(List<BurntAlong.Stretch> stretches, List<Message> said) {}
+
+  private void wereRead(Gaps gaps) {
+    free.set(gaps.stretches.stream().map(JointsSection::written).collect(Collectors.joining("; ")));
+    say(Message.sentences(gaps.said));
+  }
+
+  /** To a tenth of a millimetre, never more than is free. */
+  private static String written(BurntAlong.Stretch s) {
+    return String.format(
+        Locale.ROOT,
+        "%.1f-%.1f",
+        Math.max(0.0, Math.ceil(TENTHS * s.fromMm() - ROUNDING) / TENTHS),
+        Math.floor(TENTHS * s.toMm() + ROUNDING) / TENTHS);
   }
 
   /** The piece begins where the job does: at 0 of the file. */
-  private static List<BurntAlong.Stretch> stretches(
-      String name, Axis of, double lengthMm, Jobs.Progress progress) {
-    List<BurntAlong.Stretch> free =
-        JobFileReading.read(name, NO_MATTER, progress, 0, 1)
-            .along()
-            .free(of, 0, lengthMm, LEAST_MM);
-    return free.subList(0, Math.min(MOST_STRETCHES, free.size()));
+  private static Gaps gaps(String name, Axis of, double lengthMm, Jobs.Progress progress) {
+    JobReader.Read read = JobFileReading.read(name, NO_MATTER, progress, 0, 1);
+    List<Message> said = new ArrayList<>();
+    if (!read.look().placeKnown()) {
+      return new Gaps(List.of(), List.of(Message.of("feed.job.no-place")));
+    }
+    if (read.look().unit() == FileUnit.NOT_SAID) {
+      said.add(Message.of("feed.job.no-unit"));
+    }
+    List<BurntAlong.Stretch> free = read.along().free(of, 0, lengthMm, LEAST_MM);
+    if (free.isEmpty()) {
+      said.add(Message.of("feed.job.full"));
+    } else if (free.size() > MOST_STRETCHES) {
+      said.add(Message.of("feed.job.many", free.size(), MOST_STRETCHES));
+      free =
+          free.stream()
+              .sorted(Comparator.comparingDouble(s -> s.fromMm() - s.toMm()))
+              .limit(MOST_STRETCHES)
+              .sorted(Comparator.comparingDouble(BurntAlong.Stretch::fromMm))
+              .toList();
+    } else {
+      said.add(Message.of("feed.job.read", free.size()));
+    }
+    return new Gaps(free, said);
   }
 
   private void writeMarks() {

@@ -56,7 +56,9 @@ final class SectionsPicture {
                         y + high,
                         "meter-red")));
     on.words(
-        Text.of("feed.picture.sections", f.sections(), Amount.mm(step, 0)),
+        f.joints().isEmpty()
+            ? Text.of("feed.picture.sections", f.sections(), Amount.mm(step, 0))
+            : Text.of("feed.picture.joined", f.joints().size() + 1, Amount.mm(step, 0)),
         on.width() / 2,
         y - 26,
         on.width() - 2 * EDGE,

@@ -43,11 +43,6 @@ final class FieldPractice
   private static final double FIELD_OF_FOCAL = 0.68;
   private static final double APART_MM = 12;
 
-  /** In a whole machine: what its field was off, and how that head marked. */
-  private double wholeScale;
-
-  private double scaleAtFirst;
-
   FieldPractice(FieldModel model) {
     super(model);
   }
@@ -73,10 +68,7 @@ final class FieldPractice
     StandInHead head =
         new StandInHead(
             model.fieldMm() / FIELD_OF_FOCAL, APART_MM, gain, gain, 0, 0, 0, 0, 0, turn, 0, 0, 0);
-    StandInGalvo galvo = new StandInGalvo(head, STEP_MM, HAND_MM, 1);
-    wholeScale = whole.truth(Trait.FIELD_SCALE);
-    scaleAtFirst = scalePercent(galvo);
-    return Optional.of(galvo);
+    return Optional.of(new StandInGalvo(head, STEP_MM, HAND_MM, 1));
   }
 
   @Override
@@ -86,7 +78,7 @@ final class FieldPractice
 
   @Override
   protected Map<Trait, Double> inTheWhole(StandInGalvo part) {
-    return Map.of(Trait.FIELD_SCALE, wholeScale + scalePercent(part) - scaleAtFirst);
+    return Map.of(Trait.FIELD_SCALE, scalePercent(part));
   }
 
   /** Of a square over most of the field. */

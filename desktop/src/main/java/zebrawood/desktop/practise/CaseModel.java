@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import zebrawood.desktop.text.Text;
+import zebrawood.devices.whole.CaseFile;
 import zebrawood.devices.whole.CaseKind;
 import zebrawood.devices.whole.CaseRun;
 import zebrawood.devices.whole.CaseStart;
@@ -33,14 +34,9 @@ public final class CaseModel {
         Text.of("practise.case", Message.of(kind), seed), CaseStart.of(kind, seed));
   }
 
-  /**
-   * A trainer's own.
-   *
-   * @throws zebrawood.measure.UnusableReading where the file is no case
-   */
-  public static CaseModel of(String file) {
-    var read = CaseReader.read(file);
-    return new CaseModel(read.name(), read.start());
+  /** A trainer's own. */
+  public static CaseModel of(CaseFile own) {
+    return new CaseModel(own.name(), own.start());
   }
 
   public String title() {

@@ -17,6 +17,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import zebrawood.desktop.help.Topic;
 import zebrawood.desktop.practise.CaseModel;
+import zebrawood.desktop.practise.CaseReader;
 import zebrawood.desktop.sheet.SheetFrame;
 import zebrawood.desktop.sheet.WrappedLabel;
 import zebrawood.desktop.station.SheetHost;
@@ -25,7 +26,6 @@ import zebrawood.desktop.text.Text;
 import zebrawood.devices.whole.CaseKind;
 import zebrawood.devices.whole.CaseRun;
 import zebrawood.devices.whole.Deed;
-import zebrawood.measure.UnusableReading;
 import zebrawood.records.practise.CaseResultPage;
 import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
@@ -169,13 +169,14 @@ final class CasePage extends BorderPane implements ShellPage {
     begin(CaseModel.of(kind.getValue(), Long.parseLong(number.getText().strip())));
   }
 
-  /** A small file, read where one waits for it. */
+  /** A file may lie on a share that does not answer: it is read beside the interface. */
   private void open() {
-    try {
-      begin(CaseModel.of(file.getText().strip()));
-    } catch (UnusableReading e) {
-      problem.setText(e.getMessage());
-    }
+    String name = file.getText().strip();
+    host.workshop()
+        .withFile(
+            workshop -> CaseReader.read(name),
+            read -> begin(CaseModel.of(read)),
+            e -> problem.setText(e.getMessage()));
   }
 
   private void begin(CaseModel model) {

@@ -1,6 +1,7 @@
 package zebrawood.desktop.station;
 
 import java.time.Clock;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -38,6 +39,11 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
   /** Whose part the stand-in is; empty where it stands alone. */
   private Optional<CaseRun> whole = Optional.empty();
 
+  /** How that part stood when it was last looked at. */
+  private Map<Trait, Double> stood = Map.of();
+
+  private Map<Trait, Double> truths = Map.of();
+
   /** What stood on the sheet before: nothing that a practice typed stays there. */
   private Map<String, String> typedBefore = Map.of();
 
@@ -55,7 +61,7 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
     return Optional.empty();
   }
 
-  /** How the part stands now, for the whole machine. */
+  /** How the part stands now, from anywhere: what changes of it is the whole machine's. */
   protected Map<Trait, Double> inTheWhole(S part) {
     return Map.of();
   }
@@ -137,6 +143,7 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
             .filter(run -> !run.isOver() && readBy().filter(run.possible()::contains).isPresent());
     Optional<S> part = whole.flatMap(run -> partOf(run.machine()));
     if (part.isPresent()) {
+      stands(whole.orElseThrow(), part.get());
       start(part.get());
     } else {
       whole = Optional.empty();
@@ -184,11 +191,12 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
   }
 
   public final void readAll() {
-    S on = standIn.orElseThrow();
+    lookAtWhole();
     if (whole.isPresent() && !reads(whole.get())) {
       model.solveAgain(); // says why
       return;
     }
+    S on = standIn.orElseThrow();
     model.form().allAtOnce(() -> read(on));
   }
 
@@ -203,8 +211,40 @@ public abstract class Practice<M extends StationModel<R, F>, S, R, F extends Fin
     return !run.isOver() && (!burnsIt || run.burns() > burns);
   }
 
+  /** What was moved since, and no more: other sheets, and the case's own page, move it too. */
   private void giveBack(S part) {
-    whole.ifPresent(run -> run.byHand(readBy().orElseThrow(), inTheWhole(part)));
+    whole.ifPresent(run -> {
+      Map<Trait, Double> now = inTheWhole(part);
+      Map<Trait, Double> by = new EnumMap<>(Trait.class);
+      now.forEach((trait, value) -> by.put(trait, value - stood.getOrDefault(trait, value)));
+      run.byHand(readBy().orElseThrow(), by);
+      stood = now;
+      truths = truths(run);
+    });
+  }
+
+  private Map<Trait, Double> truths(CaseRun run) {
+    Map<Trait, Double> truths = new EnumMap<>(Trait.class);
+    readBy().orElseThrow().reads().forEach(t -> truths.put(t, run.machine().truth(t)));
+    return truths;
+  }
+
+  private void stands(CaseRun run, S part) {
+    stood = inTheWhole(part);
+    truths = truths(run);
+  }
+
+  /** Takes the part anew where it was moved elsewhere; another case has no part here. */
+  private void lookAtWhole() {
+    if (whole.isPresent() && !model.playing().equals(whole)) {
+      whole = Optional.empty();
+    }
+    whole
+        .filter(run -> !truths(run).equals(truths))
+        .ifPresent(run -> {
+          standIn = partOf(run.machine());
+          stands(run, standIn());
+        });
   }
 
   public final void obey(Outcome.Solved<R, F> solved) {

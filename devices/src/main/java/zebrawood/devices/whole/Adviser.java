@@ -30,6 +30,9 @@ public final class Adviser {
 
   /** A tube is replaced with the mains off and its supply discharged. */
   private static Optional<Step> tube(CaseRun run) {
+    if (run.known(Trait.TUBE_WEAK).filter(e -> !isFine(Trait.TUBE_WEAK, e)).isEmpty()) {
+      return Optional.empty();
+    }
     Deed last = run.lines().isEmpty() ? Deed.ASK : run.lines().getLast().deed();
     return switch (last) {
       case POWER_OFF -> Optional.of(step(Deed.WAIT_DISCHARGED, 0));
@@ -74,12 +77,15 @@ public final class Adviser {
       if (known.isEmpty()) {
         return Optional.of(step(Deed.reading(trait), 0));
       }
-      double off = known.get().value();
-      if (Math.abs(off) + SURE * known.get().uncertainty() > trait.limit()) {
-        return Optional.of(mend(run, trait, off));
+      if (!isFine(trait, known.get())) {
+        return Optional.of(mend(run, trait, known.get().value()));
       }
     }
     return Optional.empty();
+  }
+
+  private static boolean isFine(Trait trait, Estimate known) {
+    return Math.abs(known.value()) + SURE * known.uncertainty() <= trait.limit();
   }
 
   private static Step mend(CaseRun run, Trait trait, double off) {

@@ -16,6 +16,7 @@ import zebrawood.words.Message;
 /** A case as it is played: one deed after another, until it is handed over or stopped. */
 public final class CaseRun {
   private static final int MOST_DEEDS = 2000;
+  private static final String TOO_LONG = "whole.stopped.too-long";
 
   /** Of its limit: by less nobody moved it. */
   private static final double SAME = 0.02;
@@ -82,9 +83,14 @@ public final class CaseRun {
     return helps;
   }
 
-  /** Why it ended before its time: somebody would have been hurt, or something broken. */
+  /** Why it ended before its time. */
   public Optional<Message> stopped() {
     return stopped;
+  }
+
+  /** Whether somebody would have been hurt, or something broken. */
+  boolean wasDangerous() {
+    return stopped.filter(why -> !why.key().equals(TOO_LONG)).isPresent();
   }
 
   public boolean isOver() {
@@ -135,7 +141,7 @@ public final class CaseRun {
       happen(deed, deed.hasAmount() ? amount : 0);
     }
     if (lines.size() + 1 >= MOST_DEEDS && !isOver()) {
-      stop("whole.stopped.too-long");
+      stop(TOO_LONG);
     }
     Line line = new Line(minutes, deed, deed.hasAmount() ? amount : 0, seen);
     lines.add(line);
@@ -245,17 +251,17 @@ public final class CaseRun {
    * What was done on a station's sheet, whose stand-in is a part of this machine.
    *
    * @param deed that reads what was changed
-   * @param now how the parts stand; what nothing was done to is left out or the same
+   * @param by how much its parts were moved
    */
-  public void byHand(Deed deed, Map<Trait, Double> now) {
-    now.forEach((trait, value) -> {
-      double by = value - machine.truth(trait);
-      if (trait.isOf(start.kind()) && Math.abs(by) > SAME * trait.limit() && !isOver()) {
-        put(trait, value);
+  public void byHand(Deed deed, Map<Trait, Double> by) {
+    by.forEach((trait, much) -> {
+      if (trait.isOf(start.kind()) && Math.abs(much) > SAME * trait.limit() && !isOver()) {
+        put(trait, machine.truth(trait) + much);
         if (deed.reads().contains(trait)) {
           Deed mending = Deed.mending(trait);
           minutes += mending.minutes();
-          lines.add(new Line(minutes, mending, by, List.of(Message.of("whole.seen.on-its-sheet"))));
+          lines.add(
+              new Line(minutes, mending, much, List.of(Message.of("whole.seen.on-its-sheet"))));
         }
       }
     });

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.SplittableRandom;
 import java.util.stream.Stream;
 import zebrawood.words.Message;
 
@@ -37,7 +38,8 @@ public record CaseStart(
 
   /** The same number gives the same case. */
   public static CaseStart of(CaseKind kind, long seed) {
-    Random random = new Random(31 * seed + kind.ordinal());
+    // Of numbers that follow one another Random alone draws first what is nearly the same.
+    Random random = new Random(new SplittableRandom(31 * seed + kind.ordinal()).nextLong());
     WholeKind machine = kind.kinds().get(random.nextInt(kind.kinds().size()));
     Map<Trait, Double> hidden = new EnumMap<>(Trait.class);
     Set<Trait> counts = EnumSet.noneOf(Trait.class);

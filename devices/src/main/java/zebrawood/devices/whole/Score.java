@@ -52,7 +52,7 @@ public record Score(
         within,
         out,
         asserted,
-        run.stopped().isPresent() ? 1 : 0);
+        run.wasDangerous() ? 1 : 0);
   }
 
   private static Set<Trait> counted(CaseStart start) {

@@ -99,4 +99,44 @@ class AdviserTest {
       assertThat(run.stopped()).isEmpty();
     }
   }
+
+  @Test
+  void mainsThatSomebodySwitchedOffAreNoReasonForANewTube() {
+    for (WholeKind kind : WholeKind.values()) {
+      CaseRun run = new CaseRun(CaseStart.of(CaseKind.COMMISSION, seedOf(kind)));
+      run.act(Deed.LOOK_AT_GUARDS, 0);
+      run.act(Deed.POWER_OFF, 0);
+      assertThat(followed(run)).doesNotContain(Deed.REPLACE_TUBE).contains(Deed.POWER_ON);
+      assertThat(run.handedOver()).isTrue();
+    }
+  }
+
+  private static long seedOf(WholeKind kind) {
+    long seed = 0;
+    while (CaseStart.of(CaseKind.COMMISSION, seed).kind() != kind) {
+      seed++;
+    }
+    return seed;
+  }
+
+  @Test
+  void everyKindOfMachineComesSoonWhereItCan() {
+    for (CaseKind kind : CaseKind.values()) {
+      Set<WholeKind> seen = EnumSet.noneOf(WholeKind.class);
+      for (long seed = 1; seed <= 30; seed++) {
+        seen.add(CaseStart.of(kind, seed).kind());
+      }
+      assertThat(seen).as(kind.id()).containsExactlyInAnyOrderElementsOf(kind.kinds());
+    }
+  }
+
+  @Test
+  void tooManyDeedsEndACaseAndHurtNobody() {
+    CaseRun run = run(Map.of(), Set.of(Trait.FOCUS), EnumSet.allOf(Guard.class));
+    while (!run.isOver()) {
+      run.act(Deed.ASK, 0);
+    }
+    assertThat(run.stopped()).isPresent();
+    assertThat(Score.of(run).dangers()).isZero();
+  }
 }
