@@ -210,7 +210,7 @@ public final class RecordTrials {
     double best = Double.MAX_VALUE;
     for (int i = 0; i < ROUNDS; i++) {
       long begun = System.nanoTime();
-      work.get();
+      var _ = work.get();
       best = Math.min(best, (System.nanoTime() - begun) / MILLION);
     }
     return best;
