@@ -32,7 +32,7 @@ import zebrawood.records.workshop.Workshop;
  * <p>{@code kills N}: a process that records is killed N times at random moments; is anything lost
  * that it had confirmed, and is the file sound? {@code growth ENTRIES MACHINES}: what a machine's
  * page, the overview, a search and a passport take in a workshop of so many entries, over one of
- * 1000 entries on one machine.
+ * 1000 entries on one machine, and one of 1000 over as many machines.
  */
 public final class RecordTrials {
   private static final Instant NOW = Instant.parse("2026-11-25T10:00:00Z");
@@ -164,7 +164,7 @@ public final class RecordTrials {
   }
 
   private static Path grown(Path folder, int entries, int machines) throws IOException {
-    Path file = folder.resolve(entries + ".zebrawood");
+    Path file = folder.resolve(entries + "-" + machines + ".zebrawood");
     DemoWorkshop.write(file, NOW);
     try (Workshop workshop = opened(file)) {
       Machine alder = alder(workshop);
@@ -239,12 +239,20 @@ public final class RecordTrials {
           "overview",
           best(() ->
               workshop.machines().readable().stream()
-                  .map(m -> new Ledger(m, workshop.outline(m.id()), Map.of()))
+                  .map(m -> workshop.atHand().glance(m, stations))
                   .map(l -> l.standings(stations, NOW).size())
                   .toList()));
+      long learning = System.nanoTime();
+      workshop
+          .machines()
+          .readable()
+          .forEach(m -> workshop.atHand().learnWords(m.id(), "en", RecordTrials::words));
+      times.put("words learnt, once", (System.nanoTime() - learning) / MILLION);
       times.put(
-          "search",
-          best(() -> workshop.search("flint lens", 200, (m, r) -> m.name() + " " + words(r))));
+          "search", best(() -> workshop.atHand().search("alder bed", 200, RecordTrials::words)));
+      times.put(
+          "search for what is rare",
+          best(() -> workshop.atHand().search("moved", 200, RecordTrials::words)));
       long begun = System.nanoTime();
       Path passport = folder.resolve(file.getFileName() + ".passport");
       try {
@@ -269,23 +277,30 @@ public final class RecordTrials {
 
   private static void growth(int entries, int machines) throws IOException {
     Path folder = Files.createTempDirectory("zebrawood-growth");
-    Path few = grown(folder, FEW, 1);
+    Path one = grown(folder, FEW, 1);
+    Path few = grown(folder, FEW, machines);
     Path many = grown(folder, entries, machines);
-    Map<String, Double> small = times(few, folder);
-    Map<String, Double> large = times(many, folder);
+    Map<String, Double> ofOne = times(one, folder);
+    Map<String, Double> ofFew = times(few, folder);
+    Map<String, Double> ofMany = times(many, folder);
     System.out.printf(
         Locale.ROOT, "file %.1f and %.1f MB%n", Files.size(few) / 1e6, Files.size(many) / 1e6);
-    List<String> names = new ArrayList<>(large.keySet());
-    List<Double> before = new ArrayList<>(small.values());
-    for (int i = 0; i < names.size(); i++) {
-      double after = large.get(names.get(i));
+    List<Double> small = new ArrayList<>(ofOne.values());
+    List<Double> spread = new ArrayList<>(ofFew.values());
+    int i = 0;
+    for (Map.Entry<String, Double> measured : ofMany.entrySet()) {
       System.out.printf(
           Locale.ROOT,
-          "%-36s %9.1f ms, %9.1f ms, ratio %.2f%n",
-          names.get(i),
-          before.get(i),
-          after,
-          after / before.get(i));
+          "%-36s %9.1f ms; of %d on one machine %.1f ms, ratio %.2f;"
+              + " over as many machines %.1f ms, ratio %.2f%n",
+          measured.getKey(),
+          measured.getValue(),
+          FEW,
+          small.get(i),
+          measured.getValue() / small.get(i),
+          spread.get(i),
+          measured.getValue() / spread.get(i));
+      i++;
     }
   }
 }

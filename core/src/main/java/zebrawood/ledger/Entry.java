@@ -1,5 +1,6 @@
 package zebrawood.ledger;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -37,6 +38,9 @@ public record Entry(
     List<Figure> figures,
     Optional<String> replaces)
     implements Recorded {
+  /** Readings further apart than a working day belong to two visits. */
+  public static final Duration LONGEST_VISIT = Duration.ofHours(12);
+
   public Entry {
     figures = List.copyOf(figures);
     var accepts =
@@ -65,6 +69,11 @@ public record Entry(
   /** Whether the readings decided anything. */
   public boolean decided() {
     return verdict != Verdict.MEASURE_AGAIN && !unread();
+  }
+
+  /** Whether it was read on the visit that is under way. */
+  public boolean ofVisit(Instant now) {
+    return Duration.between(time(), now).abs().compareTo(LONGEST_VISIT) < 0;
   }
 
   /** Whether it stands in another's place. */

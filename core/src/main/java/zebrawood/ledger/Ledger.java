@@ -18,7 +18,6 @@ import java.util.stream.Stream;
 import zebrawood.ledger.Standing.Cause;
 import zebrawood.machine.Machine;
 import zebrawood.measure.Verdict;
-import zebrawood.words.Message;
 
 /**
  * One machine's record, read: which entries and events count, and how each station stands.
@@ -33,9 +32,6 @@ import zebrawood.words.Message;
  * #standings} tells of what is fitted now, {@link #onFile} of the others.
  */
 public final class Ledger {
-  /** Readings further apart than a working day belong to two visits. */
-  public static final Duration LONGEST_VISIT = Duration.ofHours(12);
-
   /** Two clocks of one workshop are this far apart without anybody minding. */
   private static final Duration SAME_MOMENT = Duration.ofMinutes(5);
 
@@ -71,14 +67,23 @@ public final class Ledger {
    */
   public Ledger(
       Machine machine, List<? extends Recorded> history, Map<String, Instant> foundAhead) {
+    this(machine, List.of(), history, foundAhead);
+  }
+
+  private Ledger(
+      Machine machine,
+      List<Recorded> settled,
+      List<? extends Recorded> history,
+      Map<String, Instant> foundAhead) {
     this.machine = machine;
     this.foundAhead = Map.copyOf(foundAhead);
-    written =
+    List<Recorded> own =
         history.stream()
             .filter(r -> r.machineId().equals(machine.id()))
             .<Recorded>map(r -> r)
             .toList();
-    timeline = new Timeline(written, foundAhead);
+    timeline = new Timeline(settled, own, foundAhead);
+    written = Stream.concat(settled.stream(), own.stream()).toList();
     Map<String, List<Recorded>> replacedBy = new HashMap<>();
     for (Recorded one : written) {
       one.replaces().ifPresent(r -> replacedBy.computeIfAbsent(r, k -> new ArrayList<>()).add(one));
@@ -98,6 +103,20 @@ public final class Ledger {
                     .filter(later -> later.withdrawal() && counts(later, replacedBy, 0))
                     .map(later -> new Withdrawn(one, later)))
             .toList();
+  }
+
+  /**
+   * How a machine stands, from the lines that tell it and what was plainly added since.
+   *
+   * @param telling of a longer record: {@link TellingLines#of}
+   * @param since each written down as it was read, and none in the place of another
+   */
+  public static Ledger fromTelling(
+      Machine machine,
+      List<Recorded> telling,
+      List<Recorded> since,
+      Map<String, Instant> foundAhead) {
+    return new Ledger(machine, telling, since, foundAhead);
   }
 
   public Machine machine() {
@@ -306,26 +325,10 @@ public final class Ledger {
     }
     return last(entriesOfFitted(station), e -> !e.unread())
             .filter(e -> e.kind() != EntryKind.AS_LEFT && e.tellingFigure().isPresent())
-            .filter(e -> ofVisit(e, now))
+            .filter(e -> e.ofVisit(now))
             .isPresent()
         ? EntryKind.CHECK
         : EntryKind.AS_FOUND;
-  }
-
-  /** Whether it was read on the visit that is under way. */
-  public static boolean ofVisit(Entry entry, Instant now) {
-    return Duration.between(entry.time(), now).abs().compareTo(LONGEST_VISIT) < 0;
-  }
-
-  /** Why a station is read next, for the notebook. */
-  public static Message reasonToRead(Standing standing) {
-    return switch (standing) {
-      case Standing.Holds h -> Message.of("ledger.reason.check");
-      case Standing.Stale(Entry proof, Cause cause) -> StandingWords.because(cause);
-      case Standing.Out o -> Message.of("ledger.reason.was-out");
-      case Standing.Open o -> Message.of("ledger.reason.commissioning");
-      case Standing.Idle i -> Message.of("ledger.reason.called");
-    };
   }
 
   private List<Station> applying(List<Station> stations) {
@@ -426,7 +429,7 @@ public final class Ledger {
   }
 
   /** Readings with figures, within the limit. */
-  private static boolean proves(Entry entry) {
+  static boolean proves(Entry entry) {
     return entry.verdict() == Verdict.WITHIN && entry.tellingFigure().isPresent();
   }
 

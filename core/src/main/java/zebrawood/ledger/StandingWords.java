@@ -102,4 +102,15 @@ public final class StandingWords {
                 Message.bare(f.amount(f.limit().getAsDouble()))))
         .orElse(Message.of("ledger.standing.out"));
   }
+
+  /** Why a station is read next, for the notebook. */
+  public static Message reasonToRead(Standing standing) {
+    return switch (standing) {
+      case Standing.Holds h -> Message.of("ledger.reason.check");
+      case Standing.Stale(Entry proof, Standing.Cause cause) -> because(cause);
+      case Standing.Out o -> Message.of("ledger.reason.was-out");
+      case Standing.Open o -> Message.of("ledger.reason.commissioning");
+      case Standing.Idle i -> Message.of("ledger.reason.called");
+    };
+  }
 }

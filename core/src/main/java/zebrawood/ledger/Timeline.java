@@ -22,12 +22,13 @@ final class Timeline {
   private final Map<String, Instant> foundAhead;
 
   /**
-   * @param written in the order of writing
+   * @param settled lines whose order is known, before all others
+   * @param written the others, in the order of writing
    * @param foundAhead when lines were found to be dated ahead, by their ids
    */
-  Timeline(List<? extends Recorded> written, Map<String, Instant> foundAhead) {
+  Timeline(List<Recorded> settled, List<Recorded> written, Map<String, Instant> foundAhead) {
     this.foundAhead = Map.copyOf(foundAhead);
-    List<Recorded> order = new ArrayList<>(written.size());
+    List<Recorded> order = new ArrayList<>(settled);
     for (Recorded next : written) {
       order.add(placeOf(next, order), next);
     }

@@ -309,7 +309,7 @@ class LedgerTest {
     read(LEVEL, 4, Verdict.ADJUST);
     assertThat(ENGLISH.say(StandingWords.of(standing(LEVEL, 5), ZoneOffset.UTC)))
         .isEqualTo("out: 0.40 mm, limit 0.30");
-    assertThat(ENGLISH.say(Ledger.reasonToRead(standing(LEVEL, 5)))).isEqualTo("was out");
+    assertThat(ENGLISH.say(StandingWords.reasonToRead(standing(LEVEL, 5)))).isEqualTo("was out");
   }
 
   @Test

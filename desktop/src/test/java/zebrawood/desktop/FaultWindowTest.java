@@ -110,6 +110,12 @@ class FaultWindowTest extends WindowTest {
   }
 
   @Test
+  void aCaseThatWasClosedOnAnotherMachineCounts() {
+    open("Sedge", "fault");
+    says("1 closed here before");
+  }
+
+  @Test
   void anOpenCaseWaitsAndGoesOn() {
     open("Sedge", "fault");
     assertThat(standing()).isInstanceOf(Standing.Idle.class);

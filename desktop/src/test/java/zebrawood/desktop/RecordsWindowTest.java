@@ -173,6 +173,28 @@ class RecordsWindowTest extends WindowTest {
     says("photo.png");
   }
 
+  @Test
+  void aPictureStaysWithWhatHappened() throws IOException {
+    open("Alder", "");
+    press("#today-all-events");
+    Path photo = Files.write(file.resolveSibling("crate.png"), picture(300, 200));
+    press("#event-attachments");
+    says("What belongs to what happened on");
+    fill("#attach-file", photo.toString());
+    keys(KeyCode.ENTER);
+    signIfAsked();
+    if (app.scene().lookup("#attach-file") == null) {
+      press("#event-attachments");
+    }
+    says("crate.png");
+    keys(KeyCode.ESCAPE);
+    reopen();
+    open("Alder", "");
+    press("#today-all-events");
+    press("#event-attachments");
+    says("crate.png");
+  }
+
   private String saveButton() {
     return onInterface(() ->
         app.scene().getRoot().lookupAll(".button").stream()

@@ -27,7 +27,6 @@ import zebrawood.desktop.station.Solver;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.station.StationModel;
 import zebrawood.desktop.station.Step;
-import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.fault.BeamEnters;
 import zebrawood.fault.Cause;
 import zebrawood.fault.CauseTest;
@@ -220,10 +219,12 @@ public final class FaultModel extends StationModel<FaultVisitReadings, FaultVisi
   protected void shownIn(SheetContext sheet) {
     sheet
         .workshop()
-        .glance(all -> {
-          record.learnFrom(all.stream().map(WorkshopModel.Glance::ledger).toList());
-          solveAgain();
-        });
+        .everywhere(
+            FaultStation.STATION,
+            cases -> {
+              record.learnFrom(cases);
+              solveAgain();
+            });
   }
 
   @Override

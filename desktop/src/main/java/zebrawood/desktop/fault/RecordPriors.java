@@ -39,7 +39,7 @@ final class RecordPriors {
 
   RecordPriors(Ledger ledger, List<Station> stations, Instant now) {
     lookAt(ledger, stations, now);
-    closed = closedCases(List.of(ledger));
+    closed = closedCases(ledger.entriesAt(FaultStation.STATION));
   }
 
   /** Looks at the record as it is now. */
@@ -103,14 +103,13 @@ final class RecordPriors {
   }
 
   /** Counts closed cases on these machines. */
-  void learnFrom(List<Ledger> ledgers) {
-    closed = closedCases(ledgers);
+  void learnFrom(List<Entry> cases) {
+    closed = closedCases(cases);
   }
 
-  private static Map<Cause, Integer> closedCases(List<Ledger> ledgers) {
+  private static Map<Cause, Integer> closedCases(List<Entry> cases) {
     Map<Cause, Integer> closed = new EnumMap<>(Cause.class);
-    ledgers.stream()
-        .flatMap(l -> l.entriesAt(FaultStation.STATION).stream())
+    cases.stream()
         .flatMap(e -> KeptReadings.read(e, FaultVisitReadings.class).stream())
         .filter(r -> r.burntAgain().orElse(false))
         .flatMap(r -> r.mended().stream())

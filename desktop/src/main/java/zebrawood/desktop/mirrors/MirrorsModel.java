@@ -29,7 +29,6 @@ import zebrawood.desktop.text.Text;
 import zebrawood.devices.picture.PictureFile;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
-import zebrawood.ledger.Ledger;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Train;
 import zebrawood.measure.UnusableReading;
@@ -439,7 +438,7 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
                 entries.stream()
                     .skip(Math.max(0, entries.size() - 1))
                     .filter(e -> e.verdict() == Verdict.ADJUST && !c.recorder().correcting())
-                    .filter(e -> Ledger.ofVisit(e, c.workshop().clock().instant()))
+                    .filter(e -> e.ofVisit(c.workshop().clock().instant()))
                     .findFirst()
                     .flatMap(entry -> KeptReadings.read(entry, MirrorVisitReadings.class))
                     .flatMap(MirrorVisitReadings::taught)));

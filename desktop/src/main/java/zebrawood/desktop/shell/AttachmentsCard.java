@@ -29,11 +29,12 @@ import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.devices.picture.Thumbnail;
 import zebrawood.ledger.Entry;
+import zebrawood.ledger.Recorded;
 import zebrawood.measure.UnusableReading;
 import zebrawood.records.file.WholeFile;
 import zebrawood.records.workshop.Attachment;
 
-/** Pictures and files of an entry: what is there, and more of it. */
+/** Pictures and files of a line of the record: what is there, and more of it. */
 final class AttachmentsCard {
   private static final int SMALL_PX = 96;
   private static final double ROW = 104;
@@ -43,7 +44,7 @@ final class AttachmentsCard {
   private final Cards cards;
   private final SheetHost host;
   private final WorkshopModel workshop;
-  private final Entry entry;
+  private final Recorded line;
   private final VBox rows = new VBox(8);
   private final ScrollPane scroll = new ScrollPane(rows);
   private final TextField file = new TextField();
@@ -53,15 +54,15 @@ final class AttachmentsCard {
   /** One of them, with its small picture where it is one. */
   private record Shown(Attachment what, Optional<byte[]> small, Optional<String> trouble) {}
 
-  private AttachmentsCard(Cards cards, SheetHost host, Entry entry) {
+  private AttachmentsCard(Cards cards, SheetHost host, Recorded line) {
     this.cards = cards;
     this.host = host;
     this.workshop = host.workshop();
-    this.entry = entry;
+    this.line = line;
   }
 
-  static void open(Cards cards, SheetHost host, Entry entry) {
-    new AttachmentsCard(cards, host, entry).show();
+  static void open(Cards cards, SheetHost host, Recorded line) {
+    new AttachmentsCard(cards, host, line).show();
   }
 
   private void show() {
@@ -83,8 +84,8 @@ final class AttachmentsCard {
             Text.of("attachments.title"),
             Card.words(
                 Text.of(
-                    "attachments.why",
-                    DayWords.dayAndTime(entry.time(), workshop.clock().getZone()))),
+                    line instanceof Entry ? "attachments.why" : "attachments.why.event",
+                    DayWords.dayAndTime(line.time(), workshop.clock().getZone()))),
             scroll,
             new VBox(2, label, row),
             problem,
@@ -138,7 +139,7 @@ final class AttachmentsCard {
             try {
               byte[] bytes = WholeFile.read(path, Attachment.MOST_BYTES + 1);
               return w.attach(
-                  entry, path.getFileName().toString(), bytes, by, workshop.clock().instant());
+                  line, path.getFileName().toString(), bytes, by, workshop.clock().instant());
             } catch (IOException e) {
               throw new UncheckedIOException(e);
             }
@@ -155,7 +156,7 @@ final class AttachmentsCard {
   private void list() {
     workshop.withFile(
         w ->
-            w.attachments(entry).stream()
+            w.attachments(line).stream()
                 .map(a -> {
                   try {
                     return new Shown(
@@ -209,14 +210,36 @@ final class AttachmentsCard {
     save.setAccessibleText(Text.of("attachments.save-as", a.name()));
     save.setMinWidth(Button.USE_PREF_SIZE);
     save.setDisable(shown.trouble.isPresent());
-    HBox row = new HBox(12, picture, words, save);
+    Button saveAs =
+        Card.button(
+            "attachment-elsewhere-" + a.id(), Text.of("attachments.elsewhere"), () -> saveAs(a));
+    saveAs.setAccessibleText(Text.of("attachments.save-elsewhere", a.name()));
+    saveAs.setMinWidth(Button.USE_PREF_SIZE);
+    saveAs.setDisable(shown.trouble.isPresent());
+    HBox row = new HBox(12, picture, words, save, saveAs);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
   }
 
-  /** Beside the workshop, under its own name; never over a file that is there. */
+  /** Beside the workshop, under its own name. */
   private void save(Attachment a) {
-    Path target = workshop.file().toAbsolutePath().resolveSibling(a.name());
+    save(a, workshop.file().toAbsolutePath().resolveSibling(a.name()));
+  }
+
+  /** Where somebody chooses. */
+  private void saveAs(Attachment a) {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle(Text.of("attachments.save-elsewhere", a.name()));
+    chooser.setInitialFileName(a.name());
+    chooser.setInitialDirectory(workshop.file().toAbsolutePath().getParent().toFile());
+    File chosen = chooser.showSaveDialog(file.getScene().getWindow());
+    if (chosen != null) {
+      save(a, chosen.toPath());
+    }
+  }
+
+  /** Never over a file that is there. */
+  private void save(Attachment a, Path target) {
     workshop.withFile(
         w -> {
           byte[] bytes = w.content(a);

@@ -36,6 +36,7 @@ import zebrawood.ledger.Entry;
 import zebrawood.ledger.Figure;
 import zebrawood.ledger.FigureHistory;
 import zebrawood.ledger.FigureWords;
+import zebrawood.ledger.Recorded;
 import zebrawood.ledger.Standing;
 import zebrawood.ledger.Station;
 import zebrawood.words.Message;
@@ -50,6 +51,8 @@ final class MachinePage extends BorderPane {
     void happened();
 
     void handOver();
+
+    void attachments(Recorded line);
   }
 
   private static final double PAST_WIDTH = 440;
@@ -372,7 +375,21 @@ final class MachinePage extends BorderPane {
     table.getColumns().addAll(columns);
     table.getItems().setAll(rows);
     HBox.setHgrow(table, Priority.ALWAYS);
-    HBox box = new HBox(table);
+    Button attachments =
+        Card.button(
+            "event-attachments",
+            Text.of("notebook.attachments"),
+            () -> actions.attachments(table.getSelectionModel().getSelectedItem().event()));
+    attachments.setMinWidth(Region.USE_PREF_SIZE);
+    attachments.disableProperty().bind(table.getSelectionModel().selectedItemProperty().isNull());
+    table
+        .focusedProperty()
+        .subscribe(focused -> {
+          if (focused && table.getSelectionModel().isEmpty()) {
+            table.getSelectionModel().selectFirst();
+          }
+        });
+    HBox box = new HBox(14, table, attachments);
     box.getStyleClass().add("events");
     return box;
   }

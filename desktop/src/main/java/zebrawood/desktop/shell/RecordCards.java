@@ -2,10 +2,10 @@ package zebrawood.desktop.shell;
 
 import zebrawood.desktop.sheet.StationSheet;
 import zebrawood.desktop.workshop.WorkshopModel;
-import zebrawood.ledger.Entry;
+import zebrawood.ledger.Recorded;
 import zebrawood.records.workshop.TwoDescriptions;
 
-/** The cards about files: passports, readings, pictures of an entry, the workshop's own file. */
+/** The cards about files: passports, readings, pictures of a line, the workshop's own file. */
 final class RecordCards {
   private final Shell shell;
   private final WorkshopModel workshop;
@@ -42,9 +42,9 @@ final class RecordCards {
     ReadingsCard.read(cards, workshop, sheet);
   }
 
-  /** Shows the pictures and files of an entry, and takes more. */
-  void attachments(Entry entry) {
-    AttachmentsCard.open(cards, shell, entry);
+  /** Shows the pictures and files of a line of the record, and takes more. */
+  void attachments(Recorded line) {
+    AttachmentsCard.open(cards, shell, line);
   }
 
   /** Shows two descriptions of the open machine beside each other. */

@@ -84,15 +84,47 @@ final class SearchPage extends BorderPane implements ShellPage {
   private void look() {
     String wanted = words.getText().strip();
     Phrasebook book = Text.words();
-    workshop.withFile(
-        file -> file.search(wanted, MOST, (machine, line) -> said(machine, line, book)),
-        this::show,
-        e -> about.setText(Text.of("search.failed")));
+    learn(
+        List.copyOf(workshop.machinesProperty().get()),
+        book,
+        () -> {
+          if (wanted.equals(words.getText().strip())) {
+            workshop.withFile(
+                file -> file.atHand().search(wanted, MOST, line -> said(line, book)),
+                this::show,
+                this::failed);
+          }
+        });
   }
 
-  /** A line as it is looked for: machine, what, of what, by whom, why, its figures. */
-  private static String said(Machine machine, Recorded line, Phrasebook book) {
-    StringBuilder all = new StringBuilder(machine.name()).append(' ').append(line.by()).append(' ');
+  /**
+   * One machine after another, so that what is recorded meanwhile does not wait for all of them.
+   */
+  private void learn(List<Machine> machines, Phrasebook book, Runnable then) {
+    if (machines.isEmpty()) {
+      then.run();
+      return;
+    }
+    String saidAs = book.locale() + " " + book.units();
+    workshop.withFile(
+        file ->
+            file.atHand().learnWords(machines.getFirst().id(), saidAs, line -> said(line, book)),
+        more -> {
+          if (more) {
+            about.setText(Text.of("search.reading", machines.getFirst().name()));
+          }
+          learn(machines.subList(1, machines.size()), book, then);
+        },
+        this::failed);
+  }
+
+  private void failed(RuntimeException because) {
+    about.setText(Text.of("search.failed"));
+  }
+
+  /** A line as it is looked for: what, of what, by whom, why, its figures. */
+  private static String said(Recorded line, Phrasebook book) {
+    StringBuilder all = new StringBuilder(line.by()).append(' ');
     switch (line) {
       case Entry entry -> {
         all.append(title(entry, book)).append(' ').append(book.say(entry.kind())).append(' ');

@@ -33,6 +33,7 @@ import zebrawood.desktop.workshop.WorkshopModel.Opened;
 import zebrawood.devices.whole.CaseRun;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Recorded;
 import zebrawood.ledger.SubjectKind;
 import zebrawood.machine.Machine;
 
@@ -263,10 +264,9 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
     if (OtherPages.has(stationId)) {
       frame.setCenter(others.open(stationId));
     } else if (stationId.equals(TODAY)) {
-      MachinePage today = page.orElseGet(() -> new MachinePage(workshop, this));
-      page = Optional.of(today);
-      today.refresh();
-      frame.setCenter(today);
+      page = page.or(() -> Optional.of(new MachinePage(workshop, this)));
+      page.get().refresh();
+      frame.setCenter(page.get());
     } else {
       sheet(stationId).refresh();
       frame.setCenter(sheet(stationId).view());
@@ -433,8 +433,8 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
   }
 
   @Override
-  public void attachments(Entry entry) {
-    record.attachments(entry);
+  public void attachments(Recorded line) {
+    record.attachments(line);
   }
 
   @Override

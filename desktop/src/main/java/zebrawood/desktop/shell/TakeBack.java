@@ -10,7 +10,6 @@ import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.FigureWords;
-import zebrawood.ledger.Ledger;
 import zebrawood.words.Message;
 
 /**
@@ -44,7 +43,7 @@ final class TakeBack {
   void entry(Entry entry) {
     host.withInitials(() -> {
       boolean own = workshop.initials().filter(entry.by()::equals).isPresent();
-      if (own && Ledger.ofVisit(entry, workshop.clock().instant())) {
+      if (own && entry.ofVisit(workshop.clock().instant())) {
         withdraw(entry);
       } else {
         host.confirm(

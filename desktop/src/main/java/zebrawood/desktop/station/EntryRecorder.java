@@ -22,7 +22,6 @@ import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Figure;
-import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Station;
 import zebrawood.measure.Finding;
 import zebrawood.measure.Verdict;
@@ -237,7 +236,7 @@ public final class EntryRecorder {
 
   /** Whether an entry was made on the visit that is under way. */
   public boolean ofThisVisit(Entry entry) {
-    return Ledger.ofVisit(entry, workshop.clock().instant());
+    return entry.ofVisit(workshop.clock().instant());
   }
 
   /** What was typed for an entry; nothing when it is damaged or of another kind. */

@@ -8,6 +8,7 @@ import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.devices.whole.CaseRun;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Recorded;
 import zebrawood.ledger.SubjectKind;
 
 /** What a sheet asks of the window it stands in. */
@@ -83,7 +84,7 @@ public interface SheetHost {
   }
 
   /** Shows the pictures and files of an entry, and takes more. */
-  void attachments(Entry entry);
+  void attachments(Recorded line);
 
   /** Withdraws an entry; asks first where it is of another visit or of somebody else. */
   void takeBack(Entry entry);

@@ -70,7 +70,7 @@ final class Loading {
   }
 
   static Glance glance(Workshop workshop, List<Station> stations, Machine machine, Instant now) {
-    Ledger ledger = new Ledger(machine, workshop.outline(machine.id()), workshop.foundAhead());
+    Ledger ledger = workshop.atHand().glance(machine, stations);
     return new Glance(machine, ledger, ledger.standings(stations, now));
   }
 

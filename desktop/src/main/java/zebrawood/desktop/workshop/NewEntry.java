@@ -7,7 +7,7 @@ import java.util.UUID;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Figure;
-import zebrawood.ledger.Ledger;
+import zebrawood.ledger.StandingWords;
 import zebrawood.ledger.Station;
 import zebrawood.measure.Verdict;
 
@@ -45,7 +45,7 @@ public final class NewEntry {
         workshop.initials().orElse("?"),
         corrects
             .map(Entry::because)
-            .orElseGet(() -> Ledger.reasonToRead(workshop.opened().standing(station))),
+            .orElseGet(() -> StandingWords.reasonToRead(workshop.opened().standing(station))),
         readings,
         finding,
         verdict,

@@ -103,6 +103,17 @@ public final class WorkshopModel implements AutoCloseable {
         then);
   }
 
+  /** Reads the entries of one station that count, of every machine. */
+  public void everywhere(Station station, Consumer<List<Entry>> then) {
+    read(
+        () ->
+            workshop.machines().readable().stream()
+                .map(m -> new Ledger(m, workshop.atHand().at(m.id(), station)))
+                .flatMap(l -> l.entries().stream())
+                .toList(),
+        then);
+  }
+
   /** Reads what the first window shows; may be called from any thread. */
   public static Start start(Workshop workshop, List<Station> stations, String person, Instant now) {
     return Loading.start(workshop, stations, person, now);

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
-import zebrawood.ledger.Ledger;
 
 /**
  * The last visit to a station.
@@ -19,7 +18,7 @@ record Visit(Optional<Entry> found, Optional<Entry> left, Optional<Entry> newest
         left.map(l -> measured.subList(0, measured.indexOf(l) + 1)).orElse(measured);
     Optional<Entry> found =
         last(before, EntryKind.AS_FOUND)
-            .filter(f -> left.isEmpty() || Ledger.ofVisit(f, left.get().time()));
+            .filter(f -> left.isEmpty() || f.ofVisit(left.get().time()));
     Optional<Entry> newest =
         measured.isEmpty()
             ? Optional.empty()

@@ -23,20 +23,53 @@ final class EntryTable {
   List<Written> of(String machineId) {
     return sql.list(
         "SELECT * FROM entry WHERE machine_id = ? ORDER BY ord, seq",
-        row -> new Written(row.getDouble("ord"), entry(row)),
+        row -> new Written(row.getDouble("ord"), row.getLong("seq"), entry(row)),
         machineId);
   }
 
   /** The same without readings and findings, which are not read from the disk for it. */
   List<Written> outlines(String machineId) {
+    return outlinesWhere("machine_id = ?", machineId);
+  }
+
+  /** The same of those that were added behind a row. */
+  List<Written> outlinesSince(String machineId, long seq) {
+    return outlinesWhere("machine_id = ? AND seq > ?", machineId, seq);
+  }
+
+  /** The same of those that were written last. */
+  List<Written> newest(String machineId, int most) {
+    return outlinesWhere(
+        "seq IN (SELECT seq FROM entry WHERE machine_id = ? ORDER BY seq DESC LIMIT ?)",
+        machineId,
+        most);
+  }
+
+  /** The same of those with these ids. */
+  List<Written> outlinesOf(List<String> ids) {
+    return outlinesWhere(Written.AMONG, Written.listed(ids));
+  }
+
+  private List<Written> outlinesWhere(String condition, Object... values) {
     return sql.list(
         """
-        SELECT ord, id, machine_id, station, subject, kind, at, recorded_at, recorded_by, because,
+        SELECT ord, seq, id, machine_id, station, subject, kind, at, recorded_at, recorded_by, because,
           '' AS readings, '' AS finding, verdict, figures, replaces
-        FROM entry WHERE machine_id = ? ORDER BY ord, seq
-        """,
-        row -> new Written(row.getDouble("ord"), entry(row)),
-        machineId);
+        FROM entry WHERE\s\
+        """
+            + condition
+            + " ORDER BY ord, seq",
+        row -> new Written(row.getDouble("ord"), row.getLong("seq"), entry(row)),
+        values);
+  }
+
+  /** Whole entries of one station, those that no longer count too. */
+  List<Written> at(String machineId, String stationId) {
+    return sql.list(
+        "SELECT * FROM entry WHERE machine_id = ? AND station = ? ORDER BY ord, seq",
+        row -> new Written(row.getDouble("ord"), row.getLong("seq"), entry(row)),
+        machineId,
+        stationId);
   }
 
   void add(Entry entry) {

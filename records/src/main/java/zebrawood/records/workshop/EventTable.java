@@ -23,10 +23,32 @@ final class EventTable {
   }
 
   List<Written> of(String machineId) {
+    return where("machine_id = ?", machineId);
+  }
+
+  /** Those that were added behind a row. */
+  List<Written> since(String machineId, long seq) {
+    return where("machine_id = ? AND seq > ?", machineId, seq);
+  }
+
+  /** Those that were written last. */
+  List<Written> newest(String machineId, int most) {
+    return where(
+        "seq IN (SELECT seq FROM event WHERE machine_id = ? ORDER BY seq DESC LIMIT ?)",
+        machineId,
+        most);
+  }
+
+  /** Those with these ids. */
+  List<Written> of(List<String> ids) {
+    return where(Written.AMONG, Written.listed(ids));
+  }
+
+  private List<Written> where(String condition, Object... values) {
     return sql.list(
-        "SELECT * FROM event WHERE machine_id = ? ORDER BY ord, seq",
-        row -> new Written(row.getDouble("ord"), event(row)),
-        machineId);
+        "SELECT * FROM event WHERE " + condition + " ORDER BY ord, seq",
+        row -> new Written(row.getDouble("ord"), row.getLong("seq"), event(row)),
+        values);
   }
 
   void add(Event event) {

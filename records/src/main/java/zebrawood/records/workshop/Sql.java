@@ -94,6 +94,12 @@ final class Sql implements AutoCloseable {
     }
   }
 
+  /** Whether there is a table of this name. */
+  boolean has(String table) {
+    return !list("SELECT 1 FROM sqlite_master WHERE name = ?", row -> row.getInt(1), table)
+        .isEmpty();
+  }
+
   /** The first column of the first row. */
   Optional<String> text(String query, Object... values) {
     return list(query, row -> Optional.ofNullable(row.getString(1)), values).stream()

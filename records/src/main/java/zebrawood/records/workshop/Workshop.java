@@ -6,13 +6,10 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.BiFunction;
 import java.util.function.Consumer;
-import java.util.stream.Stream;
 import org.flywaydb.core.api.FlywayException;
 import org.slf4j.LoggerFactory;
 import zebrawood.ledger.Entry;
@@ -44,6 +41,7 @@ public final class Workshop implements AutoCloseable {
   private AttachmentTable attachments;
   private DescribedTwice twice;
   private Chain chain;
+  private AtHand atHand;
 
   /** The lines of the machine that was asked for last: what is recorded is added to them. */
   private List<Recorded> lines = new ArrayList<>();
@@ -88,6 +86,7 @@ public final class Workshop implements AutoCloseable {
     attachments = new AttachmentTable(sql);
     twice = new DescribedTwice(machines, preferences);
     chain = new Chain(sql);
+    atHand = new AtHand(this, sql, entries, events);
   }
 
   /** Opens the file, makes it when there is none, and brings an older one up to date. */
@@ -126,7 +125,7 @@ public final class Workshop implements AutoCloseable {
    *
    * @throws Shut.Gone then
    */
-  private void inTransaction(Runnable changes) {
+  void inTransaction(Runnable changes) {
     sql.inTransaction(() -> {
       changes.run();
       if (saved.isEmpty() && !identity.isStill(file)) {
@@ -247,21 +246,13 @@ public final class Workshop implements AutoCloseable {
     return List.copyOf(lines);
   }
 
-  /** The same for a look at many machines: entries without their readings and findings. */
-  public synchronized List<Recorded> outline(String machineId) {
-    return inOrder(entries.outlines(machineId), machineId);
-  }
-
   /** Every line as the file has it now. */
   synchronized List<Recorded> read(String machineId) {
     return inOrder(entries.of(machineId), machineId);
   }
 
   private List<Recorded> inOrder(List<Written> those, String machineId) {
-    return Stream.concat(those.stream(), events.of(machineId).stream())
-        .sorted(Comparator.comparingDouble(Written::order))
-        .map(Written::line)
-        .toList();
+    return TellingTable.inOrder(those, events.of(machineId)).stream().map(Written::line).toList();
   }
 
   /**
@@ -373,13 +364,9 @@ public final class Workshop implements AutoCloseable {
     return twice.of(machineId);
   }
 
-  /**
-   * Lines of any machine that have all of these words, the newest first.
-   *
-   * @param said a line as a person reads it
-   */
-  public List<Hit> search(String words, int most, BiFunction<Machine, Recorded, String> said) {
-    return new Search(this, said).of(words, most);
+  /** Quick looks at many machines, and searches. */
+  public synchronized AtHand atHand() {
+    return atHand;
   }
 
   /**

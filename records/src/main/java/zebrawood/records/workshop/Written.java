@@ -2,19 +2,38 @@ package zebrawood.records.workshop;
 
 import java.time.DateTimeException;
 import java.time.Instant;
+import java.util.List;
 import zebrawood.ledger.Recorded;
 import zebrawood.measure.UnusableReading;
+import zebrawood.records.json.RecordJson;
 import zebrawood.words.Message;
 
 /**
  * A line of the record with its place in the order of writing; what was merged in has one between
  * others.
+ *
+ * @param seq of its row, among those of its kind
  */
-record Written(double order, Recorded line) {
+record Written(double order, long seq, Recorded line) {
   /** The place after all that is written, in SQL. */
   static final String NEXT =
       "(SELECT 1 + CAST(max((SELECT coalesce(max(ord), 0) FROM entry),"
           + " (SELECT coalesce(max(ord), 0) FROM event)) AS INTEGER))";
+
+  /** Rows with one of these ids. */
+  static final String AMONG = "id IN (SELECT value FROM json_each(?, '$.ids'))";
+
+  private record Ids(List<String> ids) {}
+
+  /** Ids as {@link #AMONG} takes them. */
+  static String listed(List<String> ids) {
+    return RecordJson.write(new Ids(ids));
+  }
+
+  /** The same read back. */
+  static List<String> ids(String listed) {
+    return RecordJson.read(listed, Ids.class).ids();
+  }
 
   /** No line is older than this kind of machine, or further away than a calendar can say. */
   private static final Instant FIRST = Instant.parse("1960-01-01T00:00:00Z");

@@ -62,21 +62,6 @@ class BackupsTest {
   }
 
   @Test
-  void wordsAreFoundOnAllMachinesTheNewestFirst() {
-    try (Workshop workshop = opened()) {
-      workshop.record(Samples.ALDER, "EH", Samples.START);
-      workshop.record(Samples.entry("a", EntryKind.AS_FOUND, 0, Samples.onScrews(6, 7, 6, 6.5)));
-      workshop.record(Samples.moved("m", 90));
-      List<Hit> all =
-          workshop.search("alder", 10, (machine, line) -> machine.name() + " " + line.id());
-      assertThat(all.stream().map(h -> h.line().id())).containsExactly("m", "a");
-      assertThat(workshop.search("Alder's m", 10, (k, line) -> k.name() + " (" + line.id() + ")"))
-          .hasSize(1);
-      assertThat(workshop.search("  ", 10, (k, line) -> k.name())).isEmpty();
-    }
-  }
-
-  @Test
   void nothingIsLeftBesideTheFileButItself() throws IOException {
     opened().close();
     try (var files = Files.list(folder)) {

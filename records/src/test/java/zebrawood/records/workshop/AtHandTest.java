@@ -1,0 +1,192 @@
+package zebrawood.records.workshop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.sql.DriverManager;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import zebrawood.ledger.Doubt;
+import zebrawood.ledger.Entry;
+import zebrawood.ledger.EntryKind;
+import zebrawood.ledger.EventKind;
+import zebrawood.ledger.Ledger;
+import zebrawood.ledger.Phase;
+import zebrawood.ledger.Recorded;
+import zebrawood.ledger.Station;
+import zebrawood.records.Samples;
+
+class AtHandTest {
+  private static final Station BED =
+      new Station(
+          "bed",
+          Phase.MAKE_READY,
+          m -> true,
+          Set.of(),
+          Map.of(EventKind.MOVED, Doubt.READ_AGAIN),
+          60,
+          10);
+  private static final List<Station> STATIONS = List.of(BED);
+
+  @TempDir Path folder;
+
+  private Path file() {
+    return folder.resolve("w.zebrawood");
+  }
+
+  private Workshop opened() {
+    return ((Opening.Opened) Workshop.open(file())).workshop();
+  }
+
+  private static Entry bed(String id, int day) {
+    return Samples.entry(id, EntryKind.CHECK, day, Samples.onScrews(6, 6.1, 6, 6.05));
+  }
+
+  private static Object standing(Ledger ledger) {
+    return ledger.standings(STATIONS, Samples.START.plusSeconds(40 * 86_400L)).toString();
+  }
+
+  private static Object whole(Workshop workshop) {
+    List<Recorded> outlined =
+        workshop.history("alder").stream()
+            .<Recorded>map(r -> r instanceof Entry e ? outline(e) : r)
+            .toList();
+    return standing(new Ledger(Samples.ALDER, outlined));
+  }
+
+  private static Entry outline(Entry e) {
+    return new Entry(
+        e.id(),
+        e.machineId(),
+        e.stationId(),
+        e.subject(),
+        e.kind(),
+        e.at(),
+        e.recordedAt(),
+        e.by(),
+        e.because(),
+        "",
+        "",
+        e.verdict(),
+        e.figures(),
+        e.replaces());
+  }
+
+  private static String said(Recorded line) {
+    return line.id() + " 12.35 " + (line instanceof Entry e ? e.readings() : "");
+  }
+
+  private static void sql(Path file, String statement) throws Exception {
+    try (var connection = DriverManager.getConnection("jdbc:sqlite:" + file);
+        var run = connection.createStatement()) {
+      run.executeUpdate(statement);
+    }
+  }
+
+  @Test
+  void aGlanceSaysWhatTheRecordSaysWhateverIsAddedToIt() {
+    try (Workshop workshop = opened()) {
+      workshop.record(Samples.ALDER, "EH", Samples.START);
+      for (int i = 0; i < 30; i++) {
+        workshop.record(bed("e" + i, i));
+      }
+      for (int i = 0; i < 3; i++) {
+        assertThat(standing(workshop.atHand().glance(Samples.ALDER, STATIONS)))
+            .isEqualTo(whole(workshop));
+      }
+      assertThat(workshop.atHand().glance(Samples.ALDER, STATIONS).entries()).hasSizeLessThan(5);
+      workshop.record(Samples.moved("m", 31));
+      assertThat(standing(workshop.atHand().glance(Samples.ALDER, STATIONS)))
+          .isEqualTo(whole(workshop))
+          .asString()
+          .contains("Stale");
+      workshop.record(
+          Samples.moved("m", 31).withdrawnBy("w", Samples.START.plusSeconds(32 * 86_400L), "EH"));
+      assertThat(standing(workshop.atHand().glance(Samples.ALDER, STATIONS)))
+          .isEqualTo(whole(workshop))
+          .asString()
+          .contains("Holds");
+    }
+  }
+
+  @Test
+  void whatDoesNotFitIsMadeAnew() throws Exception {
+    try (Workshop workshop = opened()) {
+      workshop.record(Samples.ALDER, "EH", Samples.START);
+      workshop.record(bed("a", 1));
+      workshop.atHand().glance(Samples.ALDER, STATIONS);
+    }
+    sql(file(), "UPDATE telling SET ids = '{\"ids\":[\"gone\"]}'");
+    try (Workshop workshop = opened()) {
+      assertThat(standing(workshop.atHand().glance(Samples.ALDER, STATIONS)))
+          .isEqualTo(whole(workshop));
+      Station other =
+          new Station("bed", Phase.MAKE_READY, m -> true, Set.of("x"), Map.of(), 30, 10);
+      assertThat(workshop.atHand().glance(Samples.ALDER, List.of(other)).entries()).hasSize(1);
+    }
+    sql(file(), "UPDATE telling SET ids = 'no list'");
+    try (Workshop workshop = opened()) {
+      assertThat(standing(workshop.atHand().glance(Samples.ALDER, STATIONS)))
+          .isEqualTo(whole(workshop));
+    }
+  }
+
+  @Test
+  void wordsAreFoundOnAllMachinesTheNewestFirst() {
+    try (Workshop workshop = opened()) {
+      workshop.record(Samples.ALDER, "EH", Samples.START);
+      workshop.record(bed("first", 0));
+      workshop.record(Samples.moved("moved", 90));
+      Function<Recorded, String> said = AtHandTest::said;
+      // Once by reading, and once by what is kept.
+      for (boolean learnt : new boolean[] {false, true}) {
+        if (learnt) {
+          assertThat(workshop.atHand().learnWords("alder", "en", said)).isTrue();
+          assertThat(workshop.atHand().learnWords("alder", "en", said)).isFalse();
+        }
+        assertThat(ids(workshop, "alder")).containsExactly("moved", "first");
+        assertThat(ids(workshop, "Alder's FIR")).containsExactly("first");
+        assertThat(ids(workshop, "12.35 moved")).containsExactly("moved");
+        assertThat(ids(workshop, "12.3 first")).containsExactly("first");
+        assertThat(ids(workshop, "irst")).containsExactly("first");
+        assertThat(ids(workshop, "onscrews")).isEmpty();
+        assertThat(ids(workshop, "6.05 first")).containsExactly("first");
+        assertThat(ids(workshop, "  ")).isEmpty();
+        assertThat(ids(workshop, "- \" * NEAR( ")).isEmpty();
+      }
+      workshop.record(bed("second", 91));
+      assertThat(ids(workshop, "second")).containsExactly("second");
+      workshop.atHand().learnWords("alder", "en", said);
+      assertThat(ids(workshop, "12.35")).containsExactly("second", "moved", "first");
+      workshop.atHand().learnWords("alder", "other", r -> "otherwise " + r.id());
+      assertThat(ids(workshop, "otherwise")).hasSize(3);
+    }
+  }
+
+  private static List<String> ids(Workshop workshop, String wanted) {
+    return workshop.atHand().search(wanted, 10, AtHandTest::said).stream()
+        .map(h -> h.line().id())
+        .toList();
+  }
+
+  @Test
+  void whatIsKeptAtHandIsNoPartOfTheRecord() {
+    try (Workshop workshop = opened()) {
+      workshop.record(Samples.ALDER, "EH", Samples.START);
+      workshop.record(bed("a", 1));
+      workshop.atHand().glance(Samples.ALDER, STATIONS);
+      workshop.atHand().learnWords("alder", "en", AtHandTest::said);
+    }
+    assertThat(Soundness.of(file())).isInstanceOf(Soundness.Sound.class);
+    try (Workshop workshop = opened()) {
+      assertThat(workshop.history("alder")).hasSize(1);
+      assertThat(workshop.goOnIn(folder.resolve("other.zebrawood"))).isEqualTo(Optional.empty());
+      assertThat(ids(workshop, "alder")).containsExactly("a");
+    }
+  }
+}
