@@ -3,6 +3,7 @@ package zebrawood.records.workshop;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import zebrawood.ledger.Recorded;
 
 /**
@@ -51,8 +52,10 @@ final class WordTable {
         reached.entry == 0
             ? entries.outlines(machineId)
             : entries.outlinesSince(machineId, reached.entry);
-    more.forEach(w -> add(w.seq() * 2, said.apply(w.line())));
-    events.since(machineId, reached.event).forEach(w -> add(w.seq() * 2 + 1, said.apply(w.line())));
+    more.forEach(w -> add(w.seq() * 2, machineId, said.apply(w.line())));
+    events
+        .since(machineId, reached.event)
+        .forEach(w -> add(w.seq() * 2 + 1, machineId, said.apply(w.line())));
     sql.run(
         "INSERT OR REPLACE INTO word_reached (machine_id, said_as, entry_seq, event_seq)"
             + " VALUES (?, ?, ?, ?)",
@@ -71,15 +74,15 @@ final class WordTable {
         .getFirst();
   }
 
-  private void add(long row, String words) {
-    sql.run("INSERT INTO word (rowid, words) VALUES (?, ?)", row, words);
+  private void add(long row, String machineId, String words) {
+    sql.run("INSERT INTO word (rowid, words, machine) VALUES (?, ?, ?)", row, words, machineId);
   }
 
   /** Of the record it is no part: an earlier version that does not know it passes it over. */
   private void begin(String saidAs) {
     sql.run(
         "CREATE VIRTUAL TABLE IF NOT EXISTS word USING fts5"
-            + " (words, content='', tokenize='unicode61 remove_diacritics 0', prefix='2 3')");
+            + " (words, machine, content='', tokenize='unicode61 remove_diacritics 0', prefix='2 3')");
     sql.run(
         """
         CREATE TABLE IF NOT EXISTS word_reached (
@@ -102,10 +105,14 @@ final class WordTable {
    * @param wanted at least one
    */
   List<Written> lines(String machineId, List<String> wanted, int most) {
-    String match = String.join(" ", wanted.stream().map(w -> '"' + w + "\"*").toList());
-    List<Written> found =
-        new ArrayList<>(entries.outlinesOf(ids("entry", 0, machineId, match, most)));
-    found.addAll(events.of(ids("event", 1, machineId, match, most)));
+    String match =
+        wanted.stream().map(w -> "words:" + '"' + w + "\"*").collect(Collectors.joining(" AND "))
+            + (machineId.isEmpty()
+                ? ""
+                : " AND machine:" + '"' + machineId.replace("\"", "") + '"');
+    List<Written> found = new ArrayList<>(entries.outlinesOf(ids("entry", 0, match, most)));
+    found.addAll(events.of(ids("event", 1, match, most)));
+    found.removeIf(w -> !machineId.isEmpty() && !w.line().machineId().equals(machineId));
     return found;
   }
 
@@ -116,17 +123,15 @@ final class WordTable {
     return found;
   }
 
-  private List<String> ids(String table, int odd, String machineId, String match, int most) {
+  private List<String> ids(String table, int odd, String match, int most) {
     return sql.list(
         "SELECT t.id FROM word JOIN "
             + table
             + " t ON t.seq = word.rowid / 2 WHERE word MATCH ? AND word.rowid % 2 = "
             + odd
-            + " AND (? = '' OR t.machine_id = ?) ORDER BY word.rowid DESC LIMIT ?",
+            + " ORDER BY word.rowid DESC LIMIT ?",
         row -> row.getString(1),
         match,
-        machineId,
-        machineId,
         most);
   }
 }
