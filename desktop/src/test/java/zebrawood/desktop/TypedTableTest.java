@@ -121,7 +121,7 @@ class TypedTableTest {
     int refused = 0;
     for (int i = 0; i < MUTATIONS; i++) {
       StringBuilder text = new StringBuilder(whole);
-      for (int k = 0; k <= random.nextInt(3); k++) {
+      for (int k = 0; k <= random.nextInt(3) && !text.isEmpty(); k++) {
         int at = random.nextInt(text.length());
         switch (random.nextInt(4)) {
           case 0 -> text.setCharAt(at, (char) random.nextInt(0x300));

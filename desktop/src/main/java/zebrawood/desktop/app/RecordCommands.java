@@ -85,6 +85,8 @@ final class RecordCommands {
         } catch (IOException e) {
           yield refused(
               Message.of("console.file-trouble", Message.quoted(String.valueOf(e.getMessage()))));
+        } catch (RuntimeException e) {
+          yield refused(Workshop.notTaken(e).orElseThrow(() -> e));
         }
       }
       case Opening.InUse(Message holder) ->

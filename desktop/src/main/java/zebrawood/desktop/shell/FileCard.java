@@ -13,6 +13,7 @@ import javafx.scene.layout.VBox;
 import zebrawood.desktop.text.Text;
 import zebrawood.measure.UnusableReading;
 import zebrawood.records.file.WholeFile;
+import zebrawood.records.workshop.Workshop;
 import zebrawood.words.Message;
 
 /** Asks for one file and does something with it; says in a sentence why it could not be done. */
@@ -101,8 +102,11 @@ final class FileCard {
       default ->
           Text.words()
               .sentence(
-                  Message.of(
-                      "passport.trouble", Message.quoted(String.valueOf(because.getMessage()))));
+                  Workshop.notTaken(because)
+                      .orElseGet(() ->
+                          Message.of(
+                              "passport.trouble",
+                              Message.quoted(String.valueOf(because.getMessage())))));
     };
   }
 }

@@ -6,6 +6,7 @@ import static zebrawood.desktop.app.Ran.run;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.DriverManager;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.records.workshop.Opening;
@@ -45,5 +46,26 @@ class RecordCommandsTest {
     assertThat(changed.err().strip().lines()).hasSize(1);
     Ran nobody = run("passport", "export", "Nobody", passport, "--workshop", to);
     assertThat(nobody.err()).contains("Flint").doesNotContain("Exception");
+  }
+
+  /** As a full disk does it: what was begun is rolled back before anybody asks for it. */
+  @Test
+  void aFullDiskTakesNothingAndIsSaid() throws Exception {
+    String from = folder.resolve("from.zebrawood").toString();
+    String to = folder.resolve("to.zebrawood").toString();
+    String passport = folder.resolve("flint.passport").toString();
+    run("demo", "--workshop", from);
+    run("passport", "export", "Flint", passport, "--workshop", from);
+    ((Opening.Opened) Workshop.open(Path.of(to))).workshop().close();
+    try (var connection = DriverManager.getConnection("jdbc:sqlite:" + to);
+        var sql = connection.createStatement()) {
+      sql.execute(
+          "CREATE TRIGGER full BEFORE INSERT ON entry BEGIN SELECT RAISE(ROLLBACK, 'is full'); END");
+    }
+    Ran refused = run("passport", "import", passport, "--workshop", to);
+    assertThat(refused.code()).isEqualTo(2);
+    assertThat(refused.err()).contains("is full", "othing").doesNotContain("transaction");
+    assertThat(refused.err().strip().lines()).hasSize(1);
+    assertThat(run("workshop", "check", to).out()).contains("0 machines");
   }
 }

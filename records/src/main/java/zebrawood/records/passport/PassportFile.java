@@ -61,24 +61,28 @@ public record PassportFile(String machineId, String name, List<PassportRow> rows
    */
   public static int write(Workshop from, Machine machine, Path file) throws IOException {
     int[] lines = {0};
-    WholeFile.writeBytes(
-        file,
-        out -> {
-          MessageDigest sum = Sha256.begun();
-          line(out, sum, new Head(FORMAT, VERSION, machine.id(), machine.name()));
-          from.passport(
-              machine.id(),
-              row -> {
-                try {
-                  line(out, sum, row);
-                } catch (IOException e) {
-                  throw new UncheckedIOException(e);
-                }
-                lines[0]++;
-              });
-          String digest = HexFormat.of().formatHex(sum.digest());
-          out.write(bytes(new Foot(lines[0], digest)));
-        });
+    try {
+      WholeFile.writeBytes(
+          file,
+          out -> {
+            MessageDigest sum = Sha256.begun();
+            line(out, sum, new Head(FORMAT, VERSION, machine.id(), machine.name()));
+            from.passport(
+                machine.id(),
+                row -> {
+                  try {
+                    line(out, sum, row);
+                  } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                  }
+                  lines[0]++;
+                });
+            String digest = HexFormat.of().formatHex(sum.digest());
+            out.write(bytes(new Foot(lines[0], digest)));
+          });
+    } catch (UncheckedIOException e) {
+      throw e.getCause();
+    }
     return lines[0];
   }
 

@@ -136,13 +136,28 @@ final class Sql implements AutoCloseable {
         changes.run();
         connection.commit();
       } catch (SQLException | RuntimeException e) {
-        connection.rollback();
+        afterFailure(e, connection::rollback);
+        afterFailure(e, () -> connection.setAutoCommit(true));
         throw e;
-      } finally {
-        connection.setAutoCommit(true);
       }
+      connection.setAutoCommit(true);
     } catch (SQLException e) {
       throw new Refused(e);
+    }
+  }
+
+  /** Done with the connection. */
+  @FunctionalInterface
+  private interface Step {
+    void run() throws SQLException;
+  }
+
+  /** A full disk has rolled back by itself; what it said first is what is told. */
+  private static void afterFailure(Exception because, Step step) {
+    try {
+      step.run();
+    } catch (SQLException e) {
+      because.addSuppressed(e);
     }
   }
 

@@ -229,6 +229,13 @@ public final class Workshop implements AutoCloseable {
     return machines.all();
   }
 
+  /** What the file said where it took nothing, as on a full disk; empty for any other failure. */
+  public static Optional<Message> notTaken(RuntimeException because) {
+    return because instanceof Sql.Refused refused
+        ? Optional.of(Message.of("workshop.not-taken", Message.quoted(refused.getMessage())))
+        : Optional.empty();
+  }
+
   /** Adds a machine, or a newer description of one. */
   public synchronized void record(Machine machine, String by, Instant now) {
     recording(() -> {

@@ -1,6 +1,7 @@
 package zebrawood.records.workshop;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.file.Path;
 import java.sql.DriverManager;
@@ -187,6 +188,27 @@ class AtHandTest {
       assertThat(workshop.history("alder")).hasSize(1);
       assertThat(workshop.goOnIn(folder.resolve("other.zebrawood"))).isEqualTo(Optional.empty());
       assertThat(ids(workshop, "alder")).containsExactly("a");
+    }
+  }
+
+  /** A full disk rolls back by itself. */
+  @Test
+  void afterAFullDiskTheNextEntryIsKept() throws Exception {
+    try (Workshop workshop = opened()) {
+      workshop.record(Samples.ALDER, "EH", Samples.START);
+      sql(
+          file(),
+          "CREATE TRIGGER full BEFORE INSERT ON entry BEGIN SELECT RAISE(ROLLBACK, 'is full'); END");
+      assertThatThrownBy(() -> workshop.record(bed("a", 1)))
+          .satisfies(e ->
+              assertThat(Workshop.notTaken((RuntimeException) e).orElseThrow().toString())
+                  .contains("is full"));
+      sql(file(), "DROP TRIGGER full");
+      workshop.record(bed("b", 2));
+      assertThat(workshop.read("alder")).extracting(Recorded::id).containsExactly("b");
+    }
+    try (Workshop workshop = opened()) {
+      assertThat(workshop.history("alder")).extracting(Recorded::id).containsExactly("b");
     }
   }
 }
