@@ -46,7 +46,9 @@ public enum EventKind {
       case MIRROR_CLEANED, MIRROR_REPLACED -> machine.build() == Build.GANTRY_WITH_MIRRORS;
       case HEAD_SHIMMED -> machine.build() == Build.GALVO;
       case HEAD_SWAPPED, RING_MOVED -> machine.build() == Build.GANTRY_WITH_HEAD_MODULE;
-      case NOZZLE_CHANGED -> machine.build().headTravels() && machine.has(Fitting.AIR_ASSIST);
+      case NOZZLE_CHANGED ->
+          machine.build().headTravels()
+              && (machine.has(Fitting.AIR_ASSIST) || machine.has(Fitting.GAS));
       case BED_CHANGED -> machine.build().headTravels();
       case SUPPLY_TOUCHED -> glass || machine.source().kind() == SourceKind.CO2_RF_TUBE;
       case ROTARY_IN, ROTARY_OUT -> machine.has(Fitting.ROTARY);

@@ -17,7 +17,8 @@ public enum Fitting {
   LENS_CAP,
   RED_POINTER,
   CAMERA,
-  ROTARY;
+  ROTARY,
+  GAS;
 
   /** What machines of this build and source mostly come with. */
   public static List<Fitting> usual(Build build, SourceKind source) {

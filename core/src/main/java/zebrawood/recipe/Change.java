@@ -15,5 +15,6 @@ public enum Change {
   SPEED,
   FREQUENCY,
   DUTY,
-  PIERCING
+  PIERCING,
+  COOLING
 }

@@ -13,6 +13,8 @@ import zebrawood.measure.Accepts;
  * @param frequencyKhz of the source; empty where it is not pulsed
  * @param dutyPercent of a pulse's time that the beam is on
  * @param piercing in their order; none where it pierces in one go
+ * @param coolingS how long the beam rests at each sharp corner, the gas on; 0 without cooling
+ *     points
  */
 public record Recipe(
     String sheet,
@@ -29,6 +31,7 @@ public record Recipe(
     OptionalDouble frequencyKhz,
     OptionalDouble dutyPercent,
     List<Stage> piercing,
+    OptionalDouble coolingS,
     Origin origin) {
   private static final int MOST_STAGES = 6;
 
@@ -84,6 +87,7 @@ public record Recipe(
             .atMost("piercing", piercing, MOST_STAGES);
     frequencyKhz.ifPresent(v -> accepts.positive("frequencyKhz", v, 1e6));
     dutyPercent.ifPresent(v -> accepts.positive("dutyPercent", v, 100));
+    coolingS.ifPresent(v -> accepts.between("coolingS", v, 0, 60));
     accepts.orThrow();
   }
 }

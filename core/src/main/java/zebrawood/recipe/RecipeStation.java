@@ -11,10 +11,14 @@ import zebrawood.ledger.Phase;
 import zebrawood.ledger.Station;
 import zebrawood.ledger.SubjectKind;
 import zebrawood.machine.Build;
+import zebrawood.machine.Fitting;
 import zebrawood.quantity.Quantity;
 import zebrawood.station.Visit;
 
-/** Recipes as the ledger knows them: of each sheet with its thickness, on a cutting head. */
+/**
+ * Recipes as the ledger knows them: of each sheet with its thickness, on a cutting head and on
+ * whatever else works with gas.
+ */
 public final class RecipeStation {
   private static final int DAYS = 365;
   private static final int MINUTES = 20;
@@ -25,7 +29,7 @@ public final class RecipeStation {
       new Station(
           "recipe",
           Phase.PROVE_THE_WORK,
-          machine -> machine.build() == Build.FIBRE_CUTTING_HEAD,
+          machine -> machine.build() == Build.FIBRE_CUTTING_HEAD || machine.has(Fitting.GAS),
           Set.of("focus", "power"),
           Map.of(
               EventKind.SOURCE_REPLACED, Doubt.READ_AGAIN,

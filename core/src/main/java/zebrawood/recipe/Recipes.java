@@ -81,7 +81,8 @@ public final class Recipes {
       all.removeIf(c ->
           c == Change.FREQUENCY && to.frequencyKhz().isEmpty()
               || c == Change.DUTY && to.dutyPercent().isEmpty()
-              || c == Change.PIERCING && to.piercing().isEmpty());
+              || c == Change.PIERCING && to.piercing().isEmpty()
+              || c == Change.COOLING && to.coolingS().isEmpty());
       return all;
     }
     Recipe was = from.get();
@@ -111,6 +112,10 @@ public final class Recipes {
         Change.DUTY,
         to.dutyPercent().isPresent() && !was.dutyPercent().equals(to.dutyPercent()));
     add(changes, Change.PIERCING, !was.piercing().equals(to.piercing()));
+    add(
+        changes,
+        Change.COOLING,
+        to.coolingS().isPresent() && !was.coolingS().equals(to.coolingS()));
     return changes;
   }
 
@@ -153,10 +158,12 @@ public final class Recipes {
                       to.piercing().stream()
                           .map(s ->
                               Message.of(
-                                  "recipe.stage",
-                                  Amount.of(s.seconds(), Quantity.TIME, 2),
-                                  percent(s.powerPercent())))
+                                  "recipe.stage", seconds(s.seconds()), percent(s.powerPercent())))
                           .toList()));
+      case COOLING ->
+          to.coolingS().orElseThrow() == 0
+              ? Advice.act("recipe.step.cooling-none")
+              : Advice.act("recipe.step.cooling", seconds(to.coolingS().orElseThrow()));
     };
   }
 
@@ -166,6 +173,10 @@ public final class Recipes {
 
   private static Amount percent(double v) {
     return Amount.of(v, Quantity.PERCENT, 0);
+  }
+
+  private static Amount seconds(double v) {
+    return Amount.of(v, Quantity.TIME, 2);
   }
 
   private static Amount speed(double v) {
@@ -190,14 +201,13 @@ public final class Recipes {
           case BURNT_CORNERS ->
               burnsInOxygen
                   ? Advice.act("recipe.mend.pressure", bar(LESS_GAS * now.pressureBar()))
-                  : Advice.act("recipe.mend.cooling");
+                  : Advice.act("recipe.mend.cooling", seconds(now.coolingS().orElse(0) + LONGER_S));
           case WIDE_AND_RAGGED -> Advice.act("recipe.mend.speed", speed(FASTER * now.speedMmS()));
           case CRATER_AT_THE_PIERCE ->
               now.piercing().isEmpty()
                   ? Advice.act("recipe.mend.stages")
                   : Advice.act(
-                      "recipe.mend.pierce",
-                      Amount.of(now.piercing().getLast().seconds() + LONGER_S, Quantity.TIME, 2));
+                      "recipe.mend.pierce", seconds(now.piercing().getLast().seconds() + LONGER_S));
         };
     return first.because(Message.of(Message.keyOf(sign) + ".why"));
   }

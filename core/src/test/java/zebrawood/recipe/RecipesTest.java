@@ -39,6 +39,7 @@ class RecipesTest {
         random.nextBoolean() ? OptionalDouble.empty() : OptionalDouble.of(5),
         random.nextBoolean() ? OptionalDouble.empty() : OptionalDouble.of(50),
         random.nextBoolean() ? List.of() : List.of(new Stage(0.3, 40)),
+        random.nextBoolean() ? OptionalDouble.empty() : OptionalDouble.of(random.nextInt(2)),
         Origin.COPIED);
   }
 
@@ -55,6 +56,7 @@ class RecipesTest {
     r.frequencyKhz().ifPresent(v -> state.put(Change.FREQUENCY, String.valueOf(v)));
     r.dutyPercent().ifPresent(v -> state.put(Change.DUTY, String.valueOf(v)));
     state.put(Change.PIERCING, r.piercing().toString());
+    r.coolingS().ifPresent(v -> state.put(Change.COOLING, String.valueOf(v)));
     return state;
   }
 
@@ -109,6 +111,7 @@ class RecipesTest {
         OptionalDouble.empty(),
         OptionalDouble.empty(),
         List.of(),
+        OptionalDouble.empty(),
         origin);
   }
 
@@ -144,6 +147,8 @@ class RecipesTest {
     assertThat(cut(EdgeSign.LINES_LEAN_BACK).advice(Phrasebook.ENGLISH).getFirst())
         .contains("123.5 mm/s");
     assertThat(cut(EdgeSign.SOFT_DROSS).advice(Phrasebook.ENGLISH).getFirst()).contains("13.2 bar");
+    assertThat(cut(EdgeSign.BURNT_CORNERS).advice(Phrasebook.ENGLISH).getFirst())
+        .contains("corner", "0.20 s");
     assertThat(cut(EdgeSign.HARD_DROSS).advice(Phrasebook.ENGLISH).getFirst()).contains("1.45 mm");
   }
 
@@ -166,6 +171,7 @@ class RecipesTest {
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 List.of(),
+                OptionalDouble.empty(),
                 Origin.COPIED))
         .isInstanceOf(UnusableReading.class);
   }

@@ -61,6 +61,7 @@ public final class RecipeModel extends StationModel<RecipeReadings, RecipeFindin
   private final QuantityField speed = form().positive("speed", Quantity.SPEED, 5000);
   private final QuantityField frequency = form().positive("frequency", Quantity.PULSE_RATE, 1e6);
   private final QuantityField duty = form().positive("duty", Quantity.PERCENT, 100);
+  private final QuantityField cooling = form().quantity("cooling", Quantity.TIME, 0, 60);
   private final Group<StageRow> stages;
   private final ChoiceField<CutOrNot> cut =
       form().choice("reading.cut", CutOrNot.class, CutOrNot.NOT_YET);
@@ -109,6 +110,7 @@ public final class RecipeModel extends StationModel<RecipeReadings, RecipeFindin
           speed.set(r.speedMmS());
           r.frequencyKhz().ifPresent(frequency::set);
           r.dutyPercent().ifPresent(duty::set);
+          r.coolingS().ifPresent(cooling::set);
           stages.resize(Math.max(1, r.piercing().size()));
           for (int i = 0; i < r.piercing().size(); i++) {
             stages.rows().get(i).seconds.set(r.piercing().get(i).seconds());
@@ -141,7 +143,7 @@ public final class RecipeModel extends StationModel<RecipeReadings, RecipeFindin
 
   @Override
   protected Stream<Field> used() {
-    return Stream.concat(needed(), Stream.of(frequency, duty));
+    return Stream.concat(needed(), Stream.of(frequency, duty, cooling));
   }
 
   @Override
@@ -192,6 +194,7 @@ public final class RecipeModel extends StationModel<RecipeReadings, RecipeFindin
             begunStages().stream()
                 .map(s -> new Stage(s.seconds.number(), s.percent.number()))
                 .toList(),
+            cooling.value(),
             origin.get()),
         before(),
         cut.get() == CutOrNot.CUT,
@@ -212,7 +215,7 @@ public final class RecipeModel extends StationModel<RecipeReadings, RecipeFindin
         Part.heading("recipe.gas-and-nozzle", "sheet.keys"),
         Part.rows(gas, pressure, nozzle, nozzleKind, standOff),
         Part.heading("recipe.beam", "sheet.keys"),
-        Part.rows(focus, focusFrom, power, speed, frequency, duty),
+        Part.rows(focus, focusFrom, power, speed, frequency, duty, cooling),
         Part.fold(
             "recipe.stages",
             new Part.GrowingRows(

@@ -80,6 +80,7 @@ public final class StandInSheet {
         OptionalDouble.empty(),
         OptionalDouble.empty(),
         List.of(new Stage(piercedS, 60)),
+        OptionalDouble.empty(),
         Origin.COPIED);
   }
 

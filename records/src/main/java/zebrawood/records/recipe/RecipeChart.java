@@ -27,8 +27,8 @@ import zebrawood.words.Message;
  * A chart of recipes as CSV (RFC 4180): a header with the columns {@code sheet}, {@code
  * thicknessMm}, {@code gas}, {@code pressureBar}, {@code nozzleMm}, {@code nozzle}, {@code
  * standOffMm}, {@code focusMm}, {@code focusFrom}, {@code powerPercent}, {@code speedMmS}, and
- * where there are {@code frequencyKhz}, {@code dutyPercent} and {@code piercing} ({@code 0.3 s 40
- * %; 0.5 s 80 %}), in any order. What comes from a chart is copied.
+ * where there are {@code frequencyKhz}, {@code dutyPercent}, {@code coolingS} and {@code piercing}
+ * ({@code 0.3 s 40 %; 0.5 s 80 %}), in any order. What comes from a chart is copied.
  */
 public final class RecipeChart {
   private static final int MOST_BYTES = 4_000_000;
@@ -102,6 +102,7 @@ public final class RecipeChart {
         optional(row, "frequencyKhz"),
         optional(row, "dutyPercent"),
         stages(row),
+        optional(row, "coolingS"),
         Origin.COPIED);
   }
 

@@ -21,12 +21,12 @@ import zebrawood.recipe.Recipe.Stage;
 class RecipeChartTest {
   private static final String HEADER =
       "sheet,thicknessMm,gas,pressureBar,nozzleMm,nozzle,standOffMm,focusMm,focusFrom,"
-          + "powerPercent,speedMmS,frequencyKhz,dutyPercent,piercing,supplier";
+          + "powerPercent,speedMmS,frequencyKhz,dutyPercent,piercing,supplier,coolingS";
   private static final String STEEL =
       "\"Mild steel, S235\",6,oxygen,0.7,1.5,double,1,2.5,nozzle tip,90,40,,,"
-          + "\"0.4 s 30 %; 0.3 s 70 %\",made up";
+          + "\"0.4 s 30 %; 0.3 s 70 %\",made up,0.5";
   private static final String BRASS =
-      "brass,1,Nitrogen,14,2,single,0.6,-0.4,sheet top,100,90,5,60,,made up";
+      "brass,1,Nitrogen,14,2,single,0.6,-0.4,sheet top,100,90,5,60,,made up,";
 
   @TempDir private Path folder;
 
@@ -58,6 +58,7 @@ class RecipeChartTest {
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 List.of(new Stage(0.4, 30), new Stage(0.3, 70)),
+                OptionalDouble.of(0.5),
                 Origin.COPIED));
     Recipe brass = chart.of("brass", 1).recipe();
     assertThat(brass.frequencyKhz()).hasValue(5);
