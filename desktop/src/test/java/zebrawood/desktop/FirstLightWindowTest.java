@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextInputControl;
@@ -16,6 +17,7 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import zebrawood.bed.BedStation;
+import zebrawood.fault.Seen;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.EventKind;
@@ -431,6 +433,28 @@ class FirstLightWindowTest extends WindowTest {
           settle();
           assertThat(page()).as(sought).contains(question);
         });
+  }
+
+  /** A field by its name, in a closed fold too, and why what is seen is so. */
+  @Test
+  void thePaletteGoesToAFieldAndFromASignToItsCause() {
+    addMachine("Alder");
+    openBed();
+    keys(KeyCode.CONTROL, KeyCode.K);
+    typeWords("field pitch");
+    assertThat(onInterface(() -> ((ListView<?>) node("#palette-list")).getItems().toString()))
+        .contains("pitch");
+    keys(KeyCode.ENTER);
+    assertThat(focused()).contains("pitch");
+    keys(KeyCode.CONTROL, KeyCode.K);
+    typeWords("why slanted");
+    keys(KeyCode.ENTER);
+    until("the finder is open", () -> app.shell().shownSheet().isPresent());
+    settle();
+    assertThat(
+            onInterface(
+                () -> ((ComboBox<?>) node("#fault-seen")).getSelectionModel().getSelectedIndex()))
+        .isEqualTo(Seen.SLANTED.ordinal());
   }
 
   /** What stands on the sheet, and what people call things. */

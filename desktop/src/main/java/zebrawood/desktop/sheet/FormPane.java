@@ -162,7 +162,7 @@ public final class FormPane extends HeightCachingBox {
   }
 
   /** The field that is typed or answered there. */
-  static Optional<Field> fieldOf(Node node) {
+  public static Optional<Field> fieldOf(Node node) {
     return node != null && node.getProperties().get(Field.class) instanceof Field field
         ? Optional.of(field)
         : Optional.empty();

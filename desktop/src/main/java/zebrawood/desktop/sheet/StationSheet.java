@@ -1,6 +1,7 @@
 package zebrawood.desktop.sheet;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.scene.Node;
@@ -317,6 +318,11 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
   @Override
   public void focus(Field field) {
     pane.focus(field);
+  }
+
+  /** Types into fields by their names. */
+  public void type(Map<String, String> typed) {
+    model.form().type(typed);
   }
 
   @Override

@@ -1,7 +1,10 @@
 package zebrawood.desktop.shell;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -20,6 +23,8 @@ import zebrawood.words.Message;
 final class PaletteCard {
   /** Ends the key of what is looked for by other words: a symptom, a tool, another language. */
   private static final String OTHER = ".other";
+
+  private static final Pattern BETWEEN = Pattern.compile("[^\\p{L}\\p{N}]+");
 
   private final Cards cards;
   private final List<Command> commands;
@@ -55,12 +60,20 @@ final class PaletteCard {
   private void find(String typed) {
     List<String> words =
         Stream.of(typed.toLowerCase(Locale.ROOT).split("\\s+")).filter(w -> !w.isEmpty()).toList();
-    list.getItems()
-        .setAll(
-            commands.stream()
-                .filter(c -> words.stream().allMatch(sought(c).toLowerCase(Locale.ROOT)::contains))
-                .toList());
+    List<Command> found =
+        commands.stream().filter(c -> has(sought(c), words)).collect(Collectors.toList());
+    // What has whole words stands before what only begins with them.
+    found.sort(Comparator.comparing(c -> !hasWhole(sought(c), words)));
+    list.getItems().setAll(found);
     list.getSelectionModel().selectFirst();
+  }
+
+  private static boolean has(String text, List<String> words) {
+    return words.stream().allMatch(text.toLowerCase(Locale.ROOT)::contains);
+  }
+
+  private static boolean hasWhole(String text, List<String> words) {
+    return List.of(BETWEEN.split(text.toLowerCase(Locale.ROOT))).containsAll(words);
   }
 
   /** What it is listed as, and other words that people look for. */

@@ -4,15 +4,21 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.Control;
 import javafx.scene.control.TitledPane;
 import javafx.scene.layout.Region;
 import zebrawood.desktop.command.Command;
+import zebrawood.desktop.form.Field;
+import zebrawood.desktop.sheet.FormPane;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.text.DayWords;
 import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.WorkshopModel;
+import zebrawood.fault.FaultStation;
+import zebrawood.fault.Seen;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Event;
 import zebrawood.ledger.Ledger;
@@ -138,6 +144,11 @@ final class ShellCommands {
           }
           all.addAll(onSheet(sheet.view()));
         });
+    if (workshop.opened().standings().containsKey(FaultStation.STATION)) {
+      Stream.of(Seen.values())
+          .filter(seen -> seen != Seen.SOMETHING_ELSE)
+          .forEach(seen -> all.add(Command.of(Message.of("command.seen", seen), () -> why(seen))));
+    }
     all.add(Command.of(Message.of("command.happened"), "Ctrl+E", shell::happened));
     for (StationDefinition definition : definitions) {
       if (workshop.opened().standings().containsKey(definition.station())) {
@@ -170,6 +181,12 @@ final class ShellCommands {
     return all;
   }
 
+  /** Opens the way from what is seen to its cause. */
+  private void why(Seen seen) {
+    shell.show(FaultStation.STATION.id());
+    shell.shownSheet().ifPresent(s -> s.type(Map.of(Field.READING + "seen", seen.name())));
+  }
+
   /** What stands on the sheet and can be pressed or opened now, by its own words. */
   private static List<Command> onSheet(Region sheet) {
     Map<String, Command> found = new LinkedHashMap<>();
@@ -197,34 +214,68 @@ final class ShellCommands {
                 }));
       }
     }
+    List<Command> all = new ArrayList<>(found.values().stream().limit(MOST_LISTED).toList());
+    all.addAll(fieldsOn(sheet));
+    return all;
+  }
+
+  /** Its fields, by what stands before them. */
+  private static List<Command> fieldsOn(Region sheet) {
+    Map<String, Command> found = new LinkedHashMap<>();
+    for (String style : List.of(".text-input", ".combo-box")) {
+      for (Node node : sheet.lookupAll(style)) {
+        if (node instanceof Control control && !control.isDisabled() && notHidden(control)) {
+          FormPane.fieldOf(control)
+              .map(Field::label)
+              .ifPresent(label ->
+                  found.putIfAbsent(
+                      Text.of(label),
+                      Command.of(
+                          Message.of("command.field", label), () -> unfoldAndFocus(control))));
+        }
+      }
+    }
     return found.values().stream().limit(MOST_LISTED).toList();
   }
 
   /** A button in a closed fold is not pressed unseen: its fold opens, and it has the focus. */
   private static void unfoldOrPress(Button button) {
+    if (!unfoldAndFocus(button)) {
+      button.fire();
+    }
+  }
+
+  /** Returns whether a fold around it was closed. */
+  private static boolean unfoldAndFocus(Control control) {
     List<TitledPane> closed = new ArrayList<>();
-    for (Node at = button; at != null; at = at.getParent()) {
+    for (Node at = control; at != null; at = at.getParent()) {
       if (at instanceof TitledPane fold && !fold.isExpanded()) {
         closed.addFirst(fold);
       }
     }
     closed.forEach(fold -> fold.setExpanded(true));
-    if (closed.isEmpty()) {
-      button.fire();
-    } else {
-      button.requestFocus();
-    }
+    control.requestFocus();
+    return !closed.isEmpty();
   }
 
   /** Whether nothing but closed folds keeps it from being seen. */
   private static boolean notHidden(Node node) {
     for (Node at = node; at != null; at = at.getParent()) {
-      boolean folded = at.getParent() instanceof TitledPane fold && !fold.isExpanded();
-      if (!at.isVisible() && !folded) {
+      if (!at.isVisible() && !hiddenByItsFold(at)) {
         return false;
       }
     }
     return true;
+  }
+
+  /** A closed fold hides its content, and what holds that. */
+  private static boolean hiddenByItsFold(Node node) {
+    for (Node at = node.getParent(); at != null; at = at.getParent()) {
+      if (at instanceof TitledPane fold) {
+        return !fold.isExpanded() && (fold == node.getParent() || fold.getContent() == node);
+      }
+    }
+    return false;
   }
 
   private static boolean shown(Node node) {
