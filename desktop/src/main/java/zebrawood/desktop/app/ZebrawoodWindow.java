@@ -5,17 +5,22 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
+import java.util.stream.Stream;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.image.Image;
+import javafx.stage.Screen;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import org.slf4j.LoggerFactory;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.desktop.text.Text;
+import zebrawood.desktop.workshop.Preferences;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.records.json.RecordJson;
 import zebrawood.records.workshop.Opening;
@@ -25,6 +30,9 @@ import zebrawood.words.Message;
 
 /** The application's window on one workshop file, which is opened while the toolkit starts. */
 public final class ZebrawoodWindow extends Application {
+  /** What a system puts round a window, at most. */
+  private static final double FRAME = 48;
+
   private static Path file;
   private static Clock clock;
   private static int exitCode;
@@ -139,8 +147,8 @@ public final class ZebrawoodWindow extends Application {
         .setUncaughtExceptionHandler((thread, trouble) -> tell(assembly, trouble));
     stage.titleProperty().bind(assembly.shell().titleProperty());
     stage.setScene(assembly.scene());
-    stage.setMinWidth(1024);
-    stage.setMinHeight(640);
+    place(stage, ready.start().preferences().window());
+    stage.setOnHiding(e -> keepPlace(stage, assembly));
     stage.show();
     if (ready.damaged()) {
       assembly.model().fileState().tellDamage(ready.because());
@@ -155,6 +163,56 @@ public final class ZebrawoodWindow extends Application {
     });
     behind.play();
     return Optional.of(assembly);
+  }
+
+  /** Where it was, within the screens that are there now. */
+  private static void place(Stage stage, Optional<String> before) {
+    List<Rectangle2D> screens =
+        Stream.concat(Stream.of(Screen.getPrimary()), Screen.getScreens().stream())
+            .distinct()
+            .map(Screen::getVisualBounds)
+            .toList();
+    Rectangle2D first = screens.getFirst();
+    stage.setMinWidth(Math.min(WindowPlace.LEAST_WIDTH, first.getWidth()));
+    stage.setMinHeight(Math.min(WindowPlace.LEAST_HEIGHT, first.getHeight()));
+    Optional<WindowPlace> kept = before.flatMap(WindowPlace::of);
+    boolean fits =
+        Assembly.WIDTH + FRAME <= first.getWidth() && Assembly.HEIGHT + FRAME <= first.getHeight();
+    if (kept.isEmpty() && fits) {
+      // The system knows best where a new window goes.
+      return;
+    }
+    WindowPlace place =
+        kept.orElseGet(() -> WindowPlace.inTheMiddle(Assembly.WIDTH, Assembly.HEIGHT, first))
+            .within(screens);
+    stage.setX(place.x());
+    stage.setY(place.y());
+    stage.setWidth(place.width());
+    stage.setHeight(place.height());
+    stage.setMaximized(place.large());
+  }
+
+  private static void keepPlace(Stage stage, Assembly assembly) {
+    if (stage.isIconified()) {
+      return;
+    }
+    String place =
+        new WindowPlace(
+                stage.getX(),
+                stage.getY(),
+                stage.getWidth(),
+                stage.getHeight(),
+                stage.isMaximized())
+            .kept();
+    assembly
+        .model()
+        .withFile(
+            file -> {
+              file.prefer(person(), Preferences.WINDOW, place);
+              return place;
+            },
+            kept -> {},
+            trouble -> {});
   }
 
   /** The file is looked at, and a copy of the day kept beside it; work goes on meanwhile. */

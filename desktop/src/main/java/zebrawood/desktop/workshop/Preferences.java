@@ -8,13 +8,18 @@ import zebrawood.records.workshop.Workshop;
  * What one person chose. A choice that this version does not know is as good as none.
  *
  * @param machine id of the machine that was open last
+ * @param window where the window was, as it wrote it
  */
 public record Preferences(
     Optional<String> initials,
     DisplayUnits units,
     boolean dark,
     Size size,
-    Optional<String> machine) {
+    Optional<String> machine,
+    Optional<String> window) {
+  /** Under this name the window's place is kept. */
+  public static final String WINDOW = "window";
+
   static final String INITIALS = "initials";
   static final String DARK = "dark";
   static final String SIZE = "size";
@@ -34,7 +39,8 @@ public record Preferences(
             chosen(workshop, person, INTERVAL, DisplayUnits.METRIC.interval())),
         workshop.preference(person, DARK).map(Boolean::valueOf).orElse(false),
         chosen(workshop, person, SIZE, Size.P100),
-        workshop.preference(person, MACHINE));
+        workshop.preference(person, MACHINE),
+        workshop.preference(person, WINDOW));
   }
 
   private static <E extends Enum<E>> E chosen(
