@@ -32,6 +32,7 @@ import zebrawood.words.Message;
       RecordCommands.Passport.class,
       RecordCommands.OfWorkshop.class,
       RecordCommands.Sheet.class,
+      DoctorCommand.class,
       PractiseCommand.class
     })
 public final class Zebrawood implements Callable<Integer> {
