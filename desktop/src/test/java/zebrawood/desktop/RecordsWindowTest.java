@@ -173,6 +173,32 @@ class RecordsWindowTest extends WindowTest {
     says("photo.png");
   }
 
+  /** As when its file was opened from outside. */
+  @Test
+  void aPassportIsOfferedAndTakenInByEnter() throws IOException {
+    open("Alder", "bed");
+    Path passport = file.resolveSibling("alder.passport");
+    onInterface(() -> {
+      app.model()
+          .withFile(
+              w -> {
+                try {
+                  return PassportFile.write(w, app.model().opened().machine(), passport);
+                } catch (IOException e) {
+                  throw new UncheckedIOException(e);
+                }
+              },
+              lines -> app.shell().record().passportIn(passport.toString()),
+              e -> {});
+      return null;
+    });
+    until("it is offered", () -> app.scene().lookup("#passport-file") != null);
+    assertThat(words("#passport-file")).isEqualTo(passport.toString());
+    keys(KeyCode.ENTER);
+    until("it is taken in", () -> app.model().messageProperty().get().contains("Alder"));
+    assertThat(app.model().messageProperty().get()).contains("0 ");
+  }
+
   @Test
   void aPictureStaysWithWhatHappened() throws IOException {
     open("Alder", "");

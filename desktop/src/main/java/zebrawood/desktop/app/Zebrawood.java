@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import org.slf4j.LoggerFactory;
@@ -38,8 +39,14 @@ import zebrawood.words.Message;
 public final class Zebrawood implements Callable<Integer> {
   static final int NOT_POSSIBLE = 2;
 
+  /** Ends the name of a passport. */
+  private static final String PASSPORT = ".passport";
+
   @Option(names = "--workshop", paramLabel = "FILE")
   private Path workshop;
+
+  @Parameters(arity = "0..1", paramLabel = "FILE")
+  private Path file;
 
   public static void main(String[] args) {
     LogFile.begin(Folders.log());
@@ -122,8 +129,21 @@ public final class Zebrawood implements Callable<Integer> {
     return NOT_POSSIBLE;
   }
 
+  /** A workshop's file is opened; a passport's is offered to be taken in. */
   @Override
   public Integer call() {
+    if (file != null && !Files.isRegularFile(file)) {
+      System.err.println(
+          Text.of(
+              "console.see-help",
+              Text.words()
+                  .sentence(Message.of("console.unknown", Message.quoted(file.toString())))));
+      return NOT_POSSIBLE;
+    }
+    boolean passport = file != null && file.toString().toLowerCase(Locale.ROOT).endsWith(PASSPORT);
+    if (file != null && !passport && workshop == null) {
+      workshop = file;
+    }
     if (!Display.isThere()) {
       System.err.println(Text.of("console.no-display"));
       return NOT_POSSIBLE;
@@ -132,8 +152,10 @@ public final class Zebrawood implements Callable<Integer> {
       System.err.println(Text.of("console.no-home"));
       return NOT_POSSIBLE;
     }
-    Path file = workshop == null ? Folders.workshopFile() : workshop;
-    return ZebrawoodWindow.open(file, Clock.systemDefaultZone());
+    Path opened = workshop == null ? Folders.workshopFile() : workshop;
+    return passport
+        ? ZebrawoodWindow.open(opened, Clock.systemDefaultZone(), file.toAbsolutePath())
+        : ZebrawoodWindow.open(opened, Clock.systemDefaultZone());
   }
 
   @Command(name = "demo", mixinStandardHelpOptions = true)

@@ -52,6 +52,15 @@ public final class ZebrawoodWindow extends Application {
   private static CompletableFuture<Prepared> prepared;
   private static CompletableFuture<Void> typeface;
 
+  /** A passport that waits to be offered. */
+  private static Optional<Path> passport = Optional.empty();
+
+  /** The same, and offers a passport to be taken in. */
+  static int open(Path workshopFile, Clock theClock, Path offered) {
+    passport = Optional.of(offered);
+    return open(workshopFile, theClock);
+  }
+
   /**
    * Opens the window and returns when it is closed.
    *
@@ -150,6 +159,8 @@ public final class ZebrawoodWindow extends Application {
     place(stage, ready.start().preferences().window());
     stage.setOnHiding(e -> keepPlace(stage, assembly));
     stage.show();
+    passport.ifPresent(file -> assembly.shell().record().passportIn(file.toString()));
+    passport = Optional.empty();
     if (ready.damaged()) {
       assembly.model().fileState().tellDamage(ready.because());
     }

@@ -56,13 +56,19 @@ final class PassportCard {
   /**
    * Asks for a passport's file that is taken in.
    *
+   * @param offered the file that stands there at first; possibly empty
    * @param onTwice told where the machine turns out to be described anew on both sides
    */
-  static void take(Cards cards, WorkshopModel workshop, Consumer<TwoDescriptions> onTwice) {
+  static void take(
+      Cards cards, WorkshopModel workshop, String offered, Consumer<TwoDescriptions> onTwice) {
     FileCard.open(
         cards,
         new FileCard.Words(
-            ID, Text.of("passport.in"), Text.of("passport.in.why"), Text.of("passport.take"), ""),
+            ID,
+            Text.of("passport.in"),
+            Text.of("passport.in.why"),
+            Text.of("passport.take"),
+            offered),
         (file, card) ->
             workshop.withFile(
                 w -> taken(w, file), taken -> say(taken, workshop, card, onTwice), card::failed));

@@ -6,7 +6,7 @@ import zebrawood.ledger.Recorded;
 import zebrawood.records.workshop.TwoDescriptions;
 
 /** The cards about files: passports, readings, pictures of a line, the workshop's own file. */
-final class RecordCards {
+public final class RecordCards {
   private final Shell shell;
   private final WorkshopModel workshop;
   private final Cards cards;
@@ -27,9 +27,13 @@ final class RecordCards {
     PassportCard.write(cards, workshop);
   }
 
-  /** Asks for a passport to be taken in. */
-  void passportIn() {
-    PassportCard.take(cards, workshop, this::twoDescriptions);
+  /**
+   * Asks for a passport to be taken in.
+   *
+   * @param offered the file that stands there at first; possibly empty
+   */
+  public void passportIn(String offered) {
+    PassportCard.take(cards, workshop, offered, this::twoDescriptions);
   }
 
   /** Asks for the file that the readings of a sheet are written into. */

@@ -401,7 +401,7 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
   }
 
   /** Asks for files of the record, and what is wrong with the workshop's own. */
-  RecordCards record() {
+  public RecordCards record() {
     return record;
   }
 

@@ -91,7 +91,7 @@ final class ShellCommands {
       all.addAll(openCommands());
     }
     all.add(Command.of(Message.of("command.new-machine"), "Ctrl+N", shell::newMachine));
-    all.add(Command.of(Message.of("command.passport-in"), shell.record()::passportIn));
+    all.add(Command.of(Message.of("command.passport-in"), () -> shell.record().passportIn("")));
     all.add(Command.of(Message.of("command.restore"), shell.record()::restore));
     all.addAll(displayCommands());
     all.add(Command.of(Message.of("command.practise"), () -> shell.show(OtherPages.PRACTISE)));

@@ -48,6 +48,14 @@ class RecordCommandsTest {
     assertThat(nobody.err()).contains("Flint").doesNotContain("Exception");
   }
 
+  @Test
+  void whatIsNeitherACommandNorAFileIsSaid() {
+    Ran ran = run(folder.resolve("nothing.zebrawood").toString());
+    assertThat(ran.code()).isEqualTo(2);
+    assertThat(ran.err()).contains("nothing.zebrawood", "is not known here", "--help");
+    assertThat(run("dcotor").err()).containsIgnoringCase("dcotor is not known here");
+  }
+
   /** As a full disk does it: what was begun is rolled back before anybody asks for it. */
   @Test
   void aFullDiskTakesNothingAndIsSaid() throws Exception {
