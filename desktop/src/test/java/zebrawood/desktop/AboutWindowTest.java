@@ -2,6 +2,8 @@ package zebrawood.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
@@ -50,6 +52,30 @@ class AboutWindowTest extends WindowTest {
     keys(KeyCode.ESCAPE);
     assertThat(shows("#about")).isFalse();
     assertThat(focused()).isEqualTo(field);
+  }
+
+  /** The caution is that of the machine that is open, of whichever station is asked. */
+  @Test
+  void thePaletteTellsOfAnotherStationToo() {
+    openStation("bed");
+    keys(KeyCode.CONTROL, KeyCode.K);
+    typeWords(Text.of("help.controller.field.acceleration.name") + " controller");
+    keys(KeyCode.ENTER);
+    assertThat(told())
+        .contains(
+            Text.of("help.controller.field.acceleration.what"),
+            Text.of("help.controller.source"),
+            Text.of("controller.caution.moves"));
+  }
+
+  @Test
+  void shiftF1OpensTheManualAsOnePage() throws IOException {
+    openStation("bed");
+    keys(KeyCode.SHIFT, KeyCode.F1);
+    until("it is open", () -> !openedOutside.isEmpty());
+    assertThat(Files.readString(openedOutside.getFirst()))
+        .contains(Text.of("manual.title"), Text.of("help.bed.sheet.what"));
+    assertThat(shows("#about")).isFalse();
   }
 
   @Test

@@ -34,6 +34,7 @@ import zebrawood.words.Message;
       RecordCommands.OfWorkshop.class,
       RecordCommands.Sheet.class,
       DoctorCommand.class,
+      ManualCommand.class,
       PractiseCommand.class
     })
 public final class Zebrawood implements Callable<Integer> {

@@ -108,9 +108,4 @@ public record Topic(String key) {
   public String source() {
     return Text.of(HELP + of() + ".source");
   }
-
-  /** What can hurt there; empty where nothing can. */
-  public String caution() {
-    return Text.words().has(of() + ".caution") ? Text.of(of() + ".caution") : "";
-  }
 }

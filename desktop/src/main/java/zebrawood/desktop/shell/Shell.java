@@ -1,7 +1,6 @@
 package zebrawood.desktop.shell;
 
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -62,7 +61,7 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
   /** What is written about something lies over whatever card is open. */
   private final Cards about = new Cards(new StackPane(frame, cards));
 
-  private final HelpDesk help = new HelpDesk(this, about);
+  private final HelpDesk help;
   private final RecordCards record;
   private final TakeBack takeBack;
   private final PaperDesk paper;
@@ -89,6 +88,7 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
     this.outside = outside;
     record = new RecordCards(this, cards, about);
     takeBack = new TakeBack(this, this::taken);
+    help = new HelpDesk(this, about, this.definitions, outside);
     paper = new PaperDesk(this, this.definitions);
     commands = new ShellCommands(this, this.definitions, paper, help, closeWindow);
     others = new OtherPages(this, this::show, this::openMachine);
@@ -286,10 +286,6 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
   @Override
   public Optional<CaseRun> playing() {
     return others.playing();
-  }
-
-  private ZoneId zone() {
-    return workshop.clock().getZone();
   }
 
   private StationSheet<?, ?> sheet(String stationId) {

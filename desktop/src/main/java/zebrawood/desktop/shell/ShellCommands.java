@@ -96,6 +96,7 @@ final class ShellCommands {
     all.addAll(displayCommands());
     all.add(Command.of(Message.of("command.practise"), () -> shell.show(OtherPages.PRACTISE)));
     all.add(Command.of(Message.of("command.tell"), "F1", help::tell));
+    all.add(Command.of(Message.of("command.manual"), "Shift+F1", help::manual));
     all.add(Command.of(Message.of("command.initials"), shell::askInitials));
     all.add(Command.of(Message.of("command.window"), "Ctrl+Q", closeWindow));
     return all;

@@ -39,7 +39,7 @@ final class ShellKeys {
     if (help.isOpen()) {
       return;
     }
-    if (event.getCode() == KeyCode.F1) {
+    if (event.getCode() == KeyCode.F1 && !event.isShiftDown()) {
       event.consume();
       help.tell();
     } else if (!shell.cardIsOpen()) {
