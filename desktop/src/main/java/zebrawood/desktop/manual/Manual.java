@@ -34,6 +34,7 @@ import zebrawood.words.Phrasebook;
 /** What the manual says, in the words of the program: a page a station, and pages over them all. */
 final class Manual {
   private static final String YES = "\u2713";
+  private static final String MEANS = ".means";
   private static final String NO = "\u2013";
 
   private final List<StationDefinition> definitions;
@@ -55,6 +56,7 @@ final class Manual {
     pages.add(visit());
     pages.add(ways());
     pages.add(daily());
+    pages.add(figures());
     definitions.forEach(d -> pages.add(station(d)));
     return pages;
   }
@@ -167,6 +169,27 @@ final class Manual {
         });
     blocks.add(new Paragraph(Text.of("manual.daily.stop")));
     return new Page("for-the-customer", Text.of("manual.daily.title"), blocks);
+  }
+
+  /** What stands in the tiles, the notebook and on paper. */
+  private Page figures() {
+    List<Block> blocks = new ArrayList<>();
+    blocks.add(new Paragraph(Text.of("manual.figures.what")));
+    blocks.add(new Paragraph(Text.of("manual.figures.margin")));
+    for (Station s : stations) {
+      blocks.add(new Heading(Text.of(s.title())));
+      String of = s.id() + ".figure.";
+      Text.words().keys(of).stream()
+          .filter(key -> key.endsWith(MEANS))
+          .map(key -> key.substring(0, key.length() - MEANS.length()))
+          .sorted()
+          .forEach(key ->
+              blocks.add(
+                  new Said(
+                      Text.of("manual.figures.figure", Phrasebook.upperFirst(Text.of(key))),
+                      Text.of(key + MEANS))));
+    }
+    return new Page("what-each-figure-means", Text.of("manual.figures.title"), blocks);
   }
 
   private Page station(StationDefinition definition) {

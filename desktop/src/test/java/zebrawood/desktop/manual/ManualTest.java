@@ -36,7 +36,7 @@ class ManualTest {
   @Test
   void thePagesInDocsAreTheProgramsOwn() throws IOException {
     var pages = ManualFiles.plain(StationList.ALL, pictures(), "../screenshots");
-    assertThat(pages).hasSize(StationList.ALL.size() + 4);
+    assertThat(pages).hasSize(StationList.ALL.size() + 5);
     for (var page : pages.entrySet()) {
       Path kept = DOCS.resolve("manual").resolve(page.getKey());
       assertThat(Files.readString(kept)).as(page.getKey()).isEqualTo(page.getValue());
@@ -44,6 +44,17 @@ class ManualTest {
     try (Stream<Path> files = Files.list(DOCS.resolve("manual"))) {
       assertThat(files.map(f -> f.getFileName().toString()).collect(Collectors.toSet()))
           .isEqualTo(pages.keySet());
+    }
+  }
+
+  @Test
+  void everyFigureOfEveryStationIsExplained() {
+    for (var station : StationList.stations()) {
+      String of = station.id() + ".figure.";
+      assertThat(Text.words().keys(of).stream().filter(k -> k.substring(of.length()).indexOf('.') < 0))
+          .as(station.id())
+          .isNotEmpty()
+          .allSatisfy(key -> assertThat(Text.words().has(key + ".means")).as(key).isTrue());
     }
   }
 
