@@ -38,6 +38,11 @@ final class Display {
     }
   }
 
+  /** Whether windows are drawn without a screen, whose size then says nothing. */
+  static boolean isOffscreen() {
+    return "Headless".equals(System.getProperty("glass.platform"));
+  }
+
   /** Before the toolkit starts. */
   static void useOffscreen() {
     System.setProperty("glass.platform", "Headless");

@@ -156,8 +156,10 @@ public final class ZebrawoodWindow extends Application {
         .setUncaughtExceptionHandler((thread, trouble) -> tell(assembly, trouble));
     stage.titleProperty().bind(assembly.shell().titleProperty());
     stage.setScene(assembly.scene());
-    place(stage, ready.start().preferences().window());
-    stage.setOnHiding(e -> keepPlace(stage, assembly));
+    if (!Display.isOffscreen()) {
+      place(stage, ready.start().preferences().window());
+      stage.setOnHiding(e -> keepPlace(stage, assembly));
+    }
     stage.show();
     passport.ifPresent(file -> assembly.shell().record().passportIn(file.toString()));
     passport = Optional.empty();

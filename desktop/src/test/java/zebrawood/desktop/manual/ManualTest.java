@@ -51,7 +51,8 @@ class ManualTest {
   void everyFigureOfEveryStationIsExplained() {
     for (var station : StationList.stations()) {
       String of = station.id() + ".figure.";
-      assertThat(Text.words().keys(of).stream().filter(k -> k.substring(of.length()).indexOf('.') < 0))
+      assertThat(
+              Text.words().keys(of).stream().filter(k -> k.substring(of.length()).indexOf('.') < 0))
           .as(station.id())
           .isNotEmpty()
           .allSatisfy(key -> assertThat(Text.words().has(key + ".means")).as(key).isTrue());
