@@ -131,4 +131,75 @@ class TellingLinesTest {
     }
     assertThat(kept).isLessThan(all * 2 / 3);
   }
+
+  private static Entry read(String id, String station, int day, Verdict verdict) {
+    Instant at = START.plusSeconds(86_400L * day);
+    return new Entry(
+        id,
+        "madder",
+        station,
+        Optional.empty(),
+        EntryKind.CHECK,
+        at,
+        at,
+        "EH",
+        Message.of("ledger.reason.check"),
+        "{}",
+        "{}",
+        verdict,
+        List.of(Figure.of("f", 0.4, Quantity.LENGTH)),
+        Optional.empty());
+  }
+
+  private static List<String> told(Recorded... history) {
+    return TellingLines.of(new Ledger(MADDER, List.of(history)), STATIONS).stream()
+        .map(Recorded::id)
+        .toList();
+  }
+
+  @Test
+  void ofManyGoodReadingsTheLastIsEnough() {
+    assertThat(
+            told(
+                read("a", "level", 1, Verdict.WITHIN),
+                read("b", "level", 2, Verdict.WITHIN),
+                read("c", "level", 3, Verdict.WITHIN)))
+        .containsExactly("c");
+  }
+
+  /** The last, the last that decided, and the last proof. */
+  @Test
+  void whatDecidedAndWhatProvedAreKeptBesideTheLast() {
+    assertThat(
+            told(
+                read("proof", "level", 1, Verdict.WITHIN),
+                read("out", "level", 2, Verdict.ADJUST),
+                read("out again", "level", 3, Verdict.ADJUST),
+                read("unsure", "level", 4, Verdict.MEASURE_AGAIN)))
+        .containsExactly("proof", "out again", "unsure");
+  }
+
+  /** The bed was out once after the focus was proven: that doubts the focus, however long ago. */
+  @Test
+  void theFirstThatWasOutAfterAProofAboveItIsKept() {
+    assertThat(
+            told(
+                read("level", "level", 1, Verdict.WITHIN),
+                read("focus", "focus", 2, Verdict.WITHIN),
+                read("out", "level", 3, Verdict.ADJUST),
+                read("out later", "level", 4, Verdict.ADJUST),
+                read("level again", "level", 5, Verdict.WITHIN)))
+        .containsExactly("focus", "out", "level again");
+  }
+
+  /** A station that nobody knows here keeps its last entry, so that it is told. */
+  @Test
+  void whatThisVersionDoesNotKnowIsKept() {
+    assertThat(
+            told(
+                read("a", "unheard of", 1, Verdict.WITHIN),
+                read("b", "unheard of", 2, Verdict.STOP)))
+        .containsExactly("a", "b");
+    assertThat(told()).isEmpty();
+  }
 }

@@ -13,6 +13,13 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import zebrawood.ledger.EventKind;
+import zebrawood.machine.BedSupport;
+import zebrawood.machine.Build;
+import zebrawood.machine.Fitting;
+import zebrawood.machine.Machine;
+import zebrawood.machine.Source;
+import zebrawood.machine.SourceKind;
 import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
 import zebrawood.recipe.Recipe.FocusFrom;
@@ -174,5 +181,85 @@ class RecipesTest {
                 OptionalDouble.empty(),
                 Origin.COPIED))
         .isInstanceOf(UnusableReading.class);
+  }
+
+  private static Recipe cooled(OptionalDouble coolingS) {
+    Recipe r = nitrogen(Origin.OWN_TRIAL);
+    return new Recipe(
+        r.sheet(),
+        r.thicknessMm(),
+        r.gas(),
+        r.pressureBar(),
+        r.nozzleMm(),
+        r.nozzle(),
+        r.standOffMm(),
+        r.focusMm(),
+        r.focusFrom(),
+        r.powerPercent(),
+        r.speedMmS(),
+        r.frequencyKhz(),
+        r.dutyPercent(),
+        r.piercing(),
+        coolingS,
+        r.origin());
+  }
+
+  /** What nobody said of cooling points changes nothing; none at all is said with 0. */
+  @Test
+  void coolingPointsAreSetAndTakenAwayWhereSomebodySaysSo() {
+    RecipeFinding set = changed(OptionalDouble.empty(), OptionalDouble.of(0.5));
+    assertThat(set.changes()).containsExactly(Change.COOLING);
+    assertThat(set.advice(Phrasebook.ENGLISH).getFirst()).contains("0.50 s");
+    assertThat(changed(OptionalDouble.of(0.5), OptionalDouble.empty()).changes()).isEmpty();
+    RecipeFinding none = changed(OptionalDouble.of(0.5), OptionalDouble.of(0));
+    assertThat(none.changes()).containsExactly(Change.COOLING);
+    assertThat(none.advice(Phrasebook.ENGLISH).getFirst()).contains("Take the cooling points");
+    assertThatThrownBy(() -> cooled(OptionalDouble.of(-1))).isInstanceOf(UnusableReading.class);
+    assertThatThrownBy(() -> cooled(OptionalDouble.of(61))).isInstanceOf(UnusableReading.class);
+  }
+
+  private static RecipeFinding changed(OptionalDouble from, OptionalDouble to) {
+    return Recipes.solve(
+        new RecipeReadings(cooled(to), Optional.of(cooled(from)), false, List.of()));
+  }
+
+  /** A rest that is there already grows; burnt corners in oxygen are the gas's. */
+  @Test
+  void cornersThatBurnRestLonger() {
+    Recipe resting = cooled(OptionalDouble.of(0.5));
+    RecipeFinding longer =
+        Recipes.solve(
+            new RecipeReadings(
+                resting, Optional.of(resting), true, List.of(EdgeSign.BURNT_CORNERS)));
+    assertThat(longer.advice(Phrasebook.ENGLISH).getFirst()).contains("0.70 s");
+  }
+
+  private static Machine gantry(Fitting... fitted) {
+    SourceKind tube = SourceKind.CO2_GLASS_TUBE;
+    return new Machine(
+        "alder",
+        "Alder",
+        Build.GANTRY_WITH_MIRRORS,
+        new Source(tube, tube.usualWatts(), tube.usualWavelengthNm()),
+        700,
+        500,
+        BedSupport.SCREWS,
+        0.3,
+        Optional.of(List.of(fitted)),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty());
+  }
+
+  @Test
+  void whoeverWorksWithGasHasRecipes() {
+    assertThat(RecipeStation.STATION.applies().test(gantry(Fitting.GAS))).isTrue();
+    assertThat(RecipeStation.STATION.applies().test(gantry(Fitting.AIR_ASSIST))).isFalse();
+    assertThat(EventKind.NOZZLE_CHANGED.canHappenTo(gantry(Fitting.GAS))).isTrue();
   }
 }

@@ -262,8 +262,8 @@ class FixturesWindowTest extends WindowTest {
         Files.writeString(
             file.resolveSibling("chart.csv"),
             """
-            sheet;thicknessMm;gas;pressureBar;nozzleMm;nozzle;standOffMm;focusMm;focusFrom;powerPercent;speedMmS;piercing
-            "brass, 1 mm";1;nitrogen;14;1,5;single;0,5;-0,4;sheet top;100;90;0.1 s 40 %
+            sheet;thicknessMm;gas;pressureBar;nozzleMm;nozzle;standOffMm;focusMm;focusFrom;powerPercent;speedMmS;piercing;coolingS
+            "brass, 1 mm";1;nitrogen;14;1,5;single;0,5;-0,4;sheet top;100;90;0.1 s 40 %;0,3
             """);
     open("Teasel", "recipe");
     unfold();
@@ -274,7 +274,9 @@ class FixturesWindowTest extends WindowTest {
     says("Taken from the chart, row 1");
     says("Change the gas to nitrogen");
     says("Put in the nozzle of 1.50 mm, single");
+    says("Set cooling points at sharp corners: beam off for 0.30 s");
     says("Cut a small square");
+    assertThat(words("#recipe-cooling")).isEqualTo("0.3");
     choose("#recipe-cut", cutConstant());
     says("Leave it: this recipe cuts clean");
     fill("#recipe-thickness", "4");

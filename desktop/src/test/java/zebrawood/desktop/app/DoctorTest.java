@@ -80,4 +80,31 @@ class DoctorTest {
     assertThat(without.of("C:\\Users\\eva\\w.zebrawood: 3 mm/s at 5/6"))
         .isEqualTo("[path]: 3 mm/s at 5/6");
   }
+
+  /** A folder that is not there yet is looked for upwards; a port that is a file can be opened. */
+  @Test
+  void theDiskOfAFolderThatIsNotThereYetIsThatOfTheOneAbove() throws IOException {
+    Path port = Files.writeString(folder.resolve("ttyUSB0"), "");
+    Doctor doctor =
+        new Doctor(folder.resolve("a/b/c/w.zebrawood"), Clock.systemUTC(), List.of(port, port));
+    Doctor.Check disk = of(doctor, "disk");
+    assertThat(disk.state()).isEqualTo(State.FINE);
+    assertThat(Phrasebook.ENGLISH.say(disk.said())).contains(folder.toString(), "MB");
+    assertThat(of(doctor, "serial").state()).isEqualTo(State.FINE);
+    assertThat(folder.resolve("a")).doesNotExist();
+  }
+
+  @Test
+  void aClockOfYearsAgoIsBehindWithoutAWorkshopToo() {
+    Doctor doctor = doctor(Clock.fixed(Instant.parse("1999-12-31T00:00:00Z"), ZoneOffset.UTC));
+    assertThat(of(doctor, "clock").state()).isEqualTo(State.LOOK);
+  }
+
+  @Test
+  void everyCheckHasASentenceAndAName() {
+    for (Doctor.Check check : doctor(Clock.systemUTC()).checks()) {
+      assertThat(Phrasebook.ENGLISH.say(check.what())).isNotBlank();
+      assertThat(Phrasebook.ENGLISH.sentence(check.said())).endsWith(".").doesNotContain("%s");
+    }
+  }
 }

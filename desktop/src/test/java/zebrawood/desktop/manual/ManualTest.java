@@ -94,4 +94,43 @@ class ManualTest {
     }
     assertThat(words).contains(Text.of("manual.title"));
   }
+
+  private static String page(String name) {
+    return ManualFiles.plain(StationList.ALL, Set.of(), "").get(name + ".md");
+  }
+
+  /** Where kinds of machines are told otherwise, each is named; one caution stands by itself. */
+  @Test
+  void cautionsNameTheMachinesThatTheyAreOf() {
+    assertThat(page("bed"))
+        .contains("> Galvo head over a fixed table: Before you loosen anything")
+        .contains("> Gantry with mirrors, gantry with the laser on its head");
+    assertThat(page("fault")).contains("\n> " + Text.of("fault.caution"));
+    // A camera or a rotary is seldom there: its caution is.
+    assertThat(page("camera")).contains("\n> " + Text.of("camera.caution"));
+    assertThat(page("rotary")).contains("\n> " + Text.of("rotary.caution"));
+  }
+
+  @Test
+  void theCustomersPageHasTheLinesOfTheGoCard() {
+    assertThat(page("for-the-customer"))
+        .contains(
+            Text.of("help.start.line.emergency-stop.what"),
+            Text.of("help.start.line.extinguisher.what"))
+        .doesNotContain("%s");
+  }
+
+  @Test
+  void whichWayTellsWhatIsFitted() {
+    assertThat(page("which-way-for-which-machine"))
+        .contains("| Camera | if fitted |", "| Field | \u2013 | \u2013 | \u2713 | \u2013 |");
+  }
+
+  /** No page links to what is only drawn when there is a picture. */
+  @Test
+  void withoutPicturesThereAreNone() {
+    ManualFiles.plain(StationList.ALL, Set.of(), "")
+        .values()
+        .forEach(p -> assertThat(p).doesNotContain("!["));
+  }
 }

@@ -18,7 +18,6 @@ import zebrawood.machine.Machine;
 public final class AtHand {
   private static final Logger LOG = LoggerFactory.getLogger(AtHand.class);
   private final Workshop workshop;
-  private final Sql sql;
   private final EntryTable entries;
   private final EventTable events;
   private final TellingTable telling;
@@ -26,7 +25,6 @@ public final class AtHand {
 
   AtHand(Workshop workshop, Sql sql, EntryTable entries, EventTable events) {
     this.workshop = workshop;
-    this.sql = sql;
     this.entries = entries;
     this.events = events;
     telling = new TellingTable(sql, entries, events);
@@ -40,13 +38,17 @@ public final class AtHand {
       return telling
           .ledger(machine, stations, ahead)
           .orElseGet(() -> {
-            List<Written> lines =
-                TellingTable.inOrder(entries.outlines(machine.id()), events.of(machine.id()));
-            Ledger whole = new Ledger(machine, lines.stream().map(Written::line).toList(), ahead);
+            Ledger whole = new Ledger(machine, outlines(machine.id()), ahead);
             keepingAtHand(() -> telling.keep(whole, stations));
             return whole;
           });
     }
+  }
+
+  private List<Recorded> outlines(String machineId) {
+    return TellingTable.inOrder(entries.outlines(machineId), events.of(machineId)).stream()
+        .map(Written::line)
+        .toList();
   }
 
   /** Whole entries of one station, oldest first, those that no longer count too. */
@@ -94,8 +96,10 @@ public final class AtHand {
       return List.of();
     }
     synchronized (workshop) {
-      Search search = new Search(workshop.machines().readable(), said, most);
-      List<Hit> hits = sql.has("word") ? search.known(all, words) : List.of();
+      List<Machine> machines = workshop.machines().readable();
+      Search search = new Search(machines, said, most);
+      boolean known = machines.stream().allMatch(m -> words.knows(m.id()));
+      List<Hit> hits = known ? search.known(all, words) : search.read(all, this::outlines);
       // What was typed for an entry is far larger than all else: it is read where nothing else is.
       return hits.isEmpty() ? search.read(all, workshop::read) : hits;
     }

@@ -34,16 +34,8 @@ final class WordTable {
    */
   boolean add(String machineId, String saidAs, Function<Recorded, String> said) {
     begin(saidAs);
-    Reached newest = new Reached(newest("entry", machineId), newest("event", machineId));
-    Reached reached =
-        sql
-            .list(
-                "SELECT * FROM word_reached WHERE machine_id = ?",
-                row -> new Reached(row.getLong("entry_seq"), row.getLong("event_seq")),
-                machineId)
-            .stream()
-            .findFirst()
-            .orElse(Reached.NOTHING);
+    Reached newest = newest(machineId);
+    Reached reached = reached(machineId);
     if (newest.equals(reached)) {
       return false;
     }
@@ -64,6 +56,26 @@ final class WordTable {
         newest.entry,
         newest.event);
     return true;
+  }
+
+  /** Whether every line of a machine has its words here. */
+  boolean knows(String machineId) {
+    return sql.has("word_reached") && newest(machineId).equals(reached(machineId));
+  }
+
+  private Reached reached(String machineId) {
+    return sql
+        .list(
+            "SELECT * FROM word_reached WHERE machine_id = ?",
+            row -> new Reached(row.getLong("entry_seq"), row.getLong("event_seq")),
+            machineId)
+        .stream()
+        .findFirst()
+        .orElse(Reached.NOTHING);
+  }
+
+  private Reached newest(String machineId) {
+    return new Reached(newest("entry", machineId), newest("event", machineId));
   }
 
   private long newest(String table, String machineId) {

@@ -5,11 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.file.Path;
 import java.sql.DriverManager;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import zebrawood.ledger.Doubt;
@@ -20,6 +22,7 @@ import zebrawood.ledger.Ledger;
 import zebrawood.ledger.Phase;
 import zebrawood.ledger.Recorded;
 import zebrawood.ledger.Station;
+import zebrawood.machine.Machine;
 import zebrawood.records.Samples;
 
 class AtHandTest {
@@ -162,6 +165,9 @@ class AtHandTest {
       }
       workshop.record(bed("second", 91));
       assertThat(ids(workshop, "second")).containsExactly("second");
+      assertThat(ids(workshop, "12.35"))
+          .as("what has no words yet is not passed over")
+          .containsExactly("second", "moved", "first");
       workshop.atHand().learnWords("alder", "en", said);
       assertThat(ids(workshop, "12.35")).containsExactly("second", "moved", "first");
       workshop.atHand().learnWords("alder", "other", r -> "otherwise " + r.id());
@@ -209,6 +215,128 @@ class AtHandTest {
     }
     try (Workshop workshop = opened()) {
       assertThat(workshop.history("alder")).extracting(Recorded::id).containsExactly("b");
+    }
+  }
+
+  private static Machine flint() {
+    return new Machine(
+        "flint",
+        "Flint",
+        Samples.ALDER.build(),
+        Samples.ALDER.source(),
+        300,
+        200,
+        Samples.ALDER.bedSupport(),
+        0.3);
+  }
+
+  private static Entry of(String machineId, Entry e) {
+    return new Entry(
+        e.id(),
+        machineId,
+        e.stationId(),
+        e.subject(),
+        e.kind(),
+        e.at(),
+        e.recordedAt(),
+        e.by(),
+        e.because(),
+        e.readings(),
+        e.finding(),
+        e.verdict(),
+        e.figures(),
+        e.replaces());
+  }
+
+  /** A word may stand in the name of a machine, and the others in its lines. */
+  @Test
+  void aMachinesNameAndTheWordsOfItsLinesAreOneSearch() {
+    try (Workshop workshop = opened()) {
+      workshop.record(Samples.ALDER, "EH", Samples.START);
+      workshop.record(flint(), "EH", Samples.START);
+      for (int i = 0; i < 25; i++) {
+        workshop.record(bed("alder-" + i, i));
+        workshop.record(of("flint", bed("flint-" + i, i)));
+      }
+      for (boolean learnt : new boolean[] {false, true}) {
+        if (learnt) {
+          workshop.atHand().learnWords("alder", "en", AtHandTest::said);
+          workshop.atHand().learnWords("flint", "en", AtHandTest::said);
+        }
+        assertThat(workshop.atHand().search("flint 12.35", 100, AtHandTest::said))
+            .hasSize(25)
+            .allMatch(h -> h.machineId().equals("flint"));
+        assertThat(workshop.atHand().search("12.35", 100, AtHandTest::said)).hasSize(50);
+        assertThat(ids(workshop, "flint 12.35"))
+            .as("the newest ten, newest first")
+            .containsExactlyElementsOf(
+                IntStream.iterate(24, i -> i > 14, i -> i - 1)
+                    .mapToObj(i -> "flint-" + i)
+                    .toList());
+        assertThat(ids(workshop, "flint alder")).isEmpty();
+      }
+    }
+  }
+
+  /** Lines of another laptop come between those that were there. */
+  @Test
+  void whatIsMergedInCounts() {
+    Path other = folder.resolve("other.zebrawood");
+    List<PassportRow> rows = new ArrayList<>();
+    try (Workshop theirs = ((Opening.Opened) Workshop.open(other)).workshop()) {
+      theirs.record(Samples.ALDER, "EH", Samples.START);
+      theirs.record(bed("theirs", 5));
+      theirs.record(Samples.moved("moved", 40));
+      theirs.passport("alder", rows::add);
+    }
+    try (Workshop workshop = opened()) {
+      workshop.record(Samples.ALDER, "EH", Samples.START);
+      workshop.record(bed("early", 1));
+      workshop.record(bed("late", 60));
+      workshop.atHand().glance(Samples.ALDER, STATIONS);
+      workshop.atHand().learnWords("alder", "en", AtHandTest::said);
+      workshop.merge("alder", rows);
+      assertThat(standing(workshop.atHand().glance(Samples.ALDER, STATIONS)))
+          .isEqualTo(whole(workshop));
+      assertThat(standing(workshop.atHand().glance(Samples.ALDER, STATIONS)))
+          .as("kept anew, and read from it")
+          .isEqualTo(whole(workshop));
+      workshop.atHand().learnWords("alder", "en", AtHandTest::said);
+      assertThat(ids(workshop, "theirs")).containsExactly("theirs");
+      assertThat(ids(workshop, "moved")).containsExactly("moved");
+    }
+  }
+
+  /** Nothing is written to a damaged file; it can still be looked at and searched. */
+  @Test
+  void aDamagedFileIsSearchedByReading() throws Exception {
+    try (Workshop workshop = opened()) {
+      workshop.record(Samples.ALDER, "EH", Samples.START);
+      workshop.record(bed("a", 1));
+      workshop.foundDamaged();
+      assertThat(workshop.atHand().learnWords("alder", "en", AtHandTest::said)).isFalse();
+      assertThat(standing(workshop.atHand().glance(Samples.ALDER, STATIONS)))
+          .isEqualTo(whole(workshop));
+      assertThat(ids(workshop, "12.35")).containsExactly("a");
+    }
+    try (var connection = DriverManager.getConnection("jdbc:sqlite:" + file());
+        var run = connection.createStatement();
+        var tables =
+            run.executeQuery(
+                "SELECT count(*) FROM sqlite_master WHERE name IN ('telling', 'word')")) {
+      assertThat(tables.getInt(1)).isZero();
+    }
+  }
+
+  @Test
+  void theEntriesOfOneStationAreWhole() {
+    try (Workshop workshop = opened()) {
+      workshop.record(Samples.ALDER, "EH", Samples.START);
+      Entry entry = bed("a", 1);
+      workshop.record(entry);
+      workshop.record(Samples.moved("m", 2));
+      assertThat(workshop.atHand().at("alder", BED)).containsExactly(entry);
+      assertThat(workshop.atHand().at("flint", BED)).isEmpty();
     }
   }
 }
