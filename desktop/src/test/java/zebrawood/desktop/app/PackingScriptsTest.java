@@ -35,6 +35,7 @@ class PackingScriptsTest {
     Path out = Files.createTempFile(folder, "out", ".txt");
     ProcessBuilder builder =
         new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(out.toFile());
+    builder.environment().put("JAR", System.getProperty("java.home") + "/bin/jar");
     builder.environment().putAll(with);
     Process process = builder.start();
     process.getOutputStream().close();
