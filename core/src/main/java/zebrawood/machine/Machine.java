@@ -136,16 +136,20 @@ public record Machine(
         Optional.empty());
   }
 
+  public Machine withFittings(List<Fitting> its) {
+    return with(Optional.of(its), lenses, train, trial);
+  }
+
   public Machine withLenses(List<Lens> its) {
-    return with(Optional.of(its), train, trial);
+    return with(fittings, Optional.of(its), train, trial);
   }
 
   public Machine withTrain(Train its) {
-    return with(lenses, Optional.of(its), trial);
+    return with(fittings, lenses, Optional.of(its), trial);
   }
 
   public Machine withTrial(Trial its) {
-    return with(lenses, train, Optional.of(its));
+    return with(fittings, lenses, train, Optional.of(its));
   }
 
   /** What its lenses are called: by their names, else by what is engraved on them. */
@@ -163,7 +167,10 @@ public record Machine(
   }
 
   private Machine with(
-      Optional<List<Lens>> itsLenses, Optional<Train> itsTrain, Optional<Trial> itsTrial) {
+      Optional<List<Fitting>> itsFittings,
+      Optional<List<Lens>> itsLenses,
+      Optional<Train> itsTrain,
+      Optional<Trial> itsTrial) {
     return new Machine(
         id,
         name,
@@ -173,7 +180,7 @@ public record Machine(
         areaYMm,
         bedSupport,
         levelToleranceMm,
-        fittings,
+        itsFittings,
         startUp,
         itsLenses,
         itsTrain,

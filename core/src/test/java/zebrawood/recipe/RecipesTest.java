@@ -237,23 +237,15 @@ class RecipesTest {
   private static Machine gantry(Fitting... fitted) {
     SourceKind tube = SourceKind.CO2_GLASS_TUBE;
     return new Machine(
-        "alder",
-        "Alder",
-        Build.GANTRY_WITH_MIRRORS,
-        new Source(tube, tube.usualWatts(), tube.usualWavelengthNm()),
-        700,
-        500,
-        BedSupport.SCREWS,
-        0.3,
-        Optional.of(List.of(fitted)),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty());
+            "alder",
+            "Alder",
+            Build.GANTRY_WITH_MIRRORS,
+            new Source(tube, tube.usualWatts(), tube.usualWavelengthNm()),
+            700,
+            500,
+            BedSupport.SCREWS,
+            0.3)
+        .withFittings(List.of(fitted));
   }
 
   @Test

@@ -18,6 +18,7 @@ import zebrawood.fault.CauseTest;
 import zebrawood.fault.FaultReadings.Scored;
 import zebrawood.fault.FaultStation;
 import zebrawood.fault.Fitted;
+import zebrawood.fault.Seen;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Standing;
 
@@ -131,6 +132,13 @@ class FaultWindowTest extends WindowTest {
     open("Sedge", "fault");
     says("Tried so far");
     assertThat(words("#fault-note")).isEqualTo("tags");
+    // Whoever comes from a sign finds the case as it is.
+    int seen = chosen("#fault-seen");
+    keys(KeyCode.CONTROL, KeyCode.K);
+    typeWords("why slanted");
+    keys(KeyCode.ENTER);
+    settle();
+    assertThat(chosen("#fault-seen")).isEqualTo(seen).isNotEqualTo(Seen.SLANTED.ordinal());
     Entry open =
         onInterface(() -> app.model().opened().ledger().entriesAt(FaultStation.STATION).getLast());
     assertThat(open.figure("spent").orElseThrow().value()).isEqualTo(2);

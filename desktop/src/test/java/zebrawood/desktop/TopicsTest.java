@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -41,23 +40,15 @@ class TopicsTest {
 
   private static Machine machine(Build build, SourceKind kind, BedSupport support) {
     return new Machine(
-        "id",
-        "Alder",
-        build,
-        new Source(kind, kind.usualWatts(), kind.usualWavelengthNm()),
-        600,
-        400,
-        support,
-        0.3,
-        Optional.of(List.of(Fitting.values())),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty());
+            "id",
+            "Alder",
+            build,
+            new Source(kind, kind.usualWatts(), kind.usualWavelengthNm()),
+            600,
+            400,
+            support,
+            0.3)
+        .withFittings(List.of(Fitting.values()));
   }
 
   @Test

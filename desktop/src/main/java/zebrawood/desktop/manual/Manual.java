@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import zebrawood.desktop.help.Topic;
@@ -122,25 +121,7 @@ final class Manual {
 
   /** With everything that can be fitted. */
   private static Machine fitted(Build build) {
-    SourceKind kind = SourceKind.CO2_GLASS_TUBE;
-    return new Machine(
-        "manual",
-        "manual",
-        build,
-        new Source(kind, kind.usualWatts(), kind.usualWavelengthNm()),
-        600,
-        400,
-        BedSupport.SCREWS,
-        0.3,
-        Optional.of(List.of(Fitting.values())),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty());
+    return machine(build, SourceKind.CO2_GLASS_TUBE).withFittings(List.of(Fitting.values()));
   }
 
   private static Machine machine(Build build, SourceKind kind) {

@@ -320,9 +320,11 @@ public final class StationSheet<R, F extends Finding> implements SheetContext {
     pane.focus(field);
   }
 
-  /** Types into fields by their names. */
-  public void type(Map<String, String> typed) {
-    model.form().type(typed);
+  /** Types into fields by their names, where no reading stands there yet. */
+  public void typeIfNothingRead(Map<String, String> typed) {
+    if (model.form().nothingRead()) {
+      model.form().type(typed);
+    }
   }
 
   @Override

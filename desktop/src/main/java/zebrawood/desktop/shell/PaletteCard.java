@@ -1,10 +1,11 @@
 package zebrawood.desktop.shell;
 
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -27,13 +28,26 @@ final class PaletteCard {
   private static final Pattern BETWEEN = Pattern.compile("[^\\p{L}\\p{N}]+");
 
   private final Cards cards;
-  private final List<Command> commands;
+  private final List<Sought> commands;
   private final TextField field = new TextField();
   private final ListView<Command> list = new ListView<>();
 
   private PaletteCard(Cards cards, List<Command> commands) {
     this.cards = cards;
-    this.commands = commands;
+    this.commands = commands.stream().map(Sought::of).toList();
+  }
+
+  /**
+   * A command with what it is found by, made once and not at each key.
+   *
+   * @param text in small letters
+   * @param words of the text
+   */
+  private record Sought(Command command, String text, Set<String> words) {
+    static Sought of(Command command) {
+      String text = sought(command).toLowerCase(Locale.ROOT);
+      return new Sought(command, text, new HashSet<>(List.of(BETWEEN.split(text))));
+    }
   }
 
   static void open(Cards cards, List<Command> commands) {
@@ -60,20 +74,15 @@ final class PaletteCard {
   private void find(String typed) {
     List<String> words =
         Stream.of(typed.toLowerCase(Locale.ROOT).split("\\s+")).filter(w -> !w.isEmpty()).toList();
-    List<Command> found =
-        commands.stream().filter(c -> has(sought(c), words)).collect(Collectors.toList());
-    // What has whole words stands before what only begins with them.
-    found.sort(Comparator.comparing(c -> !hasWhole(sought(c), words)));
-    list.getItems().setAll(found);
+    list.getItems()
+        .setAll(
+            commands.stream()
+                .filter(c -> words.stream().allMatch(c.text::contains))
+                // What has whole words stands before what only has parts of them.
+                .sorted(Comparator.comparing(c -> !c.words.containsAll(words)))
+                .map(Sought::command)
+                .toList());
     list.getSelectionModel().selectFirst();
-  }
-
-  private static boolean has(String text, List<String> words) {
-    return words.stream().allMatch(text.toLowerCase(Locale.ROOT)::contains);
-  }
-
-  private static boolean hasWhole(String text, List<String> words) {
-    return List.of(BETWEEN.split(text.toLowerCase(Locale.ROOT))).containsAll(words);
   }
 
   /** What it is listed as, and other words that people look for. */

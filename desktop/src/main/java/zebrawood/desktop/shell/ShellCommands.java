@@ -182,10 +182,12 @@ final class ShellCommands {
     return all;
   }
 
-  /** Opens the way from what is seen to its cause. */
+  /** Opens the way from what is seen to its cause; a case that is open stays as it is. */
   private void why(Seen seen) {
     shell.show(FaultStation.STATION.id());
-    shell.shownSheet().ifPresent(s -> s.type(Map.of(Field.READING + "seen", seen.name())));
+    shell
+        .shownSheet()
+        .ifPresent(s -> s.typeIfNothingRead(Map.of(Field.READING + "seen", seen.name())));
   }
 
   /** What stands on the sheet and can be pressed or opened now, by its own words. */
