@@ -55,8 +55,10 @@ final class EntryTable {
         """
         SELECT ord, seq, id, machine_id, station, subject, kind, at, recorded_at, recorded_by, because,
           '' AS readings, '' AS finding, verdict, figures, replaces
-        FROM entry WHERE\s\
+        FROM entry
+        WHERE\
         """
+            + " "
             + condition
             + " ORDER BY ord, seq",
         row -> new Written(row.getDouble("ord"), row.getLong("seq"), entry(row)),
