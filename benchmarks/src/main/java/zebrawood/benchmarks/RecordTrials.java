@@ -55,7 +55,7 @@ public final class RecordTrials {
     }
   }
 
-  private static Workshop opened(Path file) {
+  static Workshop opened(Path file) {
     return ((Opening.Opened) Workshop.open(file)).workshop();
   }
 
@@ -66,7 +66,7 @@ public final class RecordTrials {
         .orElseThrow();
   }
 
-  private static List<Entry> samples(Workshop workshop, Machine machine) {
+  static List<Entry> samples(Workshop workshop, Machine machine) {
     return workshop.history(machine.id()).stream()
         .filter(Entry.class::isInstance)
         .map(Entry.class::cast)
@@ -74,7 +74,7 @@ public final class RecordTrials {
         .toList();
   }
 
-  private static Entry another(Entry e, String machineId, String id, Instant at) {
+  static Entry another(Entry e, String machineId, String id, Instant at) {
     return new Entry(
         id,
         machineId,
@@ -163,7 +163,7 @@ public final class RecordTrials {
     }
   }
 
-  private static Path grown(Path folder, int entries, int machines) throws IOException {
+  static Path grown(Path folder, int entries, int machines) throws IOException {
     Path file = folder.resolve(entries + "-" + machines + ".zebrawood");
     DemoWorkshop.write(file, NOW);
     try (Workshop workshop = opened(file)) {

@@ -16,8 +16,7 @@ import zebrawood.words.Message;
  * @param recordedAt when this entry was written down
  * @param by initials
  * @param because why the station was visited
- * @param readings everything typed, as kept: any figure can be traced to it
- * @param finding the finding, as kept
+ * @param kept what was typed and what was found
  * @param figures what the notebook shows; the first is the station's telling figure. Empty for a
  *     check without figures
  * @param replaces id of the entry that this one corrects or withdraws
@@ -32,8 +31,7 @@ public record Entry(
     Instant recordedAt,
     String by,
     Message because,
-    String readings,
-    String finding,
+    Kept kept,
     Verdict verdict,
     List<Figure> figures,
     Optional<String> replaces)
@@ -56,6 +54,48 @@ public record Entry(
     accepts.orThrow();
   }
 
+  /** The same of both documents' texts. */
+  public Entry(
+      String id,
+      String machineId,
+      String stationId,
+      Optional<String> subject,
+      EntryKind kind,
+      Instant at,
+      Instant recordedAt,
+      String by,
+      Message because,
+      String readings,
+      String finding,
+      Verdict verdict,
+      List<Figure> figures,
+      Optional<String> replaces) {
+    this(
+        id,
+        machineId,
+        stationId,
+        subject,
+        kind,
+        at,
+        recordedAt,
+        by,
+        because,
+        Kept.of(readings, finding),
+        verdict,
+        figures,
+        replaces);
+  }
+
+  /** Everything typed, as kept: any figure can be traced to it. */
+  public String readings() {
+    return kept.texts().readings();
+  }
+
+  /** The finding, as kept. */
+  public String finding() {
+    return kept.texts().finding();
+  }
+
   /** The figure that the trend follows, if this entry has figures at all. */
   public Optional<Figure> tellingFigure() {
     return figures.isEmpty() ? Optional.empty() : Optional.of(figures.getFirst());
@@ -63,7 +103,13 @@ public record Entry(
 
   /** The figure of this id, if this entry has it. */
   public Optional<Figure> figure(String figureId) {
-    return figures.stream().filter(f -> f.id().equals(figureId)).findFirst();
+    // No stream: a trend asks ten thousand entries.
+    for (Figure figure : figures) {
+      if (figure.id().equals(figureId)) {
+        return Optional.of(figure);
+      }
+    }
+    return Optional.empty();
   }
 
   /** Whether the readings decided anything. */

@@ -1,5 +1,6 @@
 package zebrawood.ledger;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -22,12 +23,22 @@ public record FigureHistory(List<Entry> entries, List<Figure> figures) {
   public static FigureHistory of(List<Entry> all) {
     Optional<String> id =
         all.reversed().stream()
-            .flatMap(e -> e.tellingFigure().stream())
-            .map(Figure::id)
-            .findFirst();
-    List<Entry> entries = all.stream().filter(e -> id.flatMap(e::figure).isPresent()).toList();
-    return new FigureHistory(
-        entries, entries.stream().flatMap(e -> id.flatMap(e::figure).stream()).toList());
+            .filter(e -> !e.figures().isEmpty())
+            .findFirst()
+            .map(e -> e.figures().getFirst().id());
+    List<Entry> entries = new ArrayList<>();
+    List<Figure> figures = new ArrayList<>();
+    if (id.isPresent()) {
+      for (Entry entry : all) {
+        entry
+            .figure(id.get())
+            .ifPresent(figure -> {
+              entries.add(entry);
+              figures.add(figure);
+            });
+      }
+    }
+    return new FigureHistory(entries, figures);
   }
 
   /** The newest; empty where no entry has any. */

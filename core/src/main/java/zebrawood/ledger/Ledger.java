@@ -40,6 +40,7 @@ public final class Ledger {
   private final Timeline timeline;
   private final List<Recorded> written;
   private final List<Entry> entries;
+  private final Map<String, List<Entry>> byStation;
   private final List<Event> events;
   private final List<Withdrawn> withdrawn;
   private final Subjects subjects;
@@ -84,25 +85,15 @@ public final class Ledger {
             .toList();
     timeline = new Timeline(settled, own, foundAhead);
     written = Stream.concat(settled.stream(), own.stream()).toList();
-    Map<String, List<Recorded>> replacedBy = new HashMap<>();
-    for (Recorded one : written) {
-      one.replaces().ifPresent(r -> replacedBy.computeIfAbsent(r, k -> new ArrayList<>()).add(one));
-    }
-    List<Recorded> counting =
-        timeline.all().stream()
-            .filter(one -> !one.withdrawal() && counts(one, replacedBy, 0))
-            .toList();
+    Replacements replacements = new Replacements(written);
+    List<Recorded> counting = timeline.all().stream().filter(replacements::counts).toList();
     entries = counting.stream().filter(Entry.class::isInstance).map(Entry.class::cast).toList();
     events = counting.stream().filter(Event.class::isInstance).map(Event.class::cast).toList();
-    subjects = new Subjects(machine, entries, events);
-    withdrawn =
-        written.stream()
-            .filter(one -> !one.withdrawal())
-            .flatMap(one ->
-                replacedBy.getOrDefault(one.id(), List.of()).stream()
-                    .filter(later -> later.withdrawal() && counts(later, replacedBy, 0))
-                    .map(later -> new Withdrawn(one, later)))
-            .toList();
+    byStation =
+        entries.stream()
+            .collect(Collectors.groupingBy(Entry::stationId, Collectors.toUnmodifiableList()));
+    subjects = new Subjects(machine, byStation, events);
+    withdrawn = replacements.withdrawn();
   }
 
   /**
@@ -130,7 +121,7 @@ public final class Ledger {
 
   /** The entries of one station that count, oldest first, whatever they are of. */
   public List<Entry> entriesAt(Station station) {
-    return entries.stream().filter(e -> e.stationId().equals(station.id())).toList();
+    return byStation.getOrDefault(station.id(), List.of());
   }
 
   /** The entries of one station that are of what is fitted now, oldest first. */
@@ -144,9 +135,10 @@ public final class Ledger {
    * @param subject empty for those of which nobody said it
    */
   public List<Entry> of(Station station, Optional<String> subject) {
-    return entriesAt(station).stream()
-        .filter(e -> station.subject().isEmpty() || SubjectName.same(e.subject(), subject))
-        .toList();
+    List<Entry> all = entriesAt(station);
+    return station.subject().isEmpty()
+        ? all
+        : all.stream().filter(e -> SubjectName.same(e.subject(), subject)).toList();
   }
 
   /** The events that count, oldest first. */
@@ -260,15 +252,23 @@ public final class Ledger {
   /** How a station stands for each subject that has entries and is not fitted now. */
   public SequencedMap<String, Standing> onFile(
       Station station, List<Station> stations, Instant today) {
-    Map<String, Standing> upstream = byId(standings(stations, today));
-    Optional<String> fitted = subjectNow(station);
     SequencedMap<String, Standing> onFile = new LinkedHashMap<>();
-    entriesAt(station).stream()
-        .flatMap(e -> e.subject().stream())
-        .filter(s -> station.subject().isPresent() && !SubjectName.same(Optional.of(s), fitted))
-        .collect(Collectors.toMap(SubjectName::plain, s -> s, (a, b) -> a, LinkedHashMap::new))
-        .values()
-        .forEach(s -> onFile.put(s, standing(station, Optional.of(s), stations, upstream, today)));
+    if (station.subject().isEmpty()) {
+      return onFile;
+    }
+    Optional<String> fitted = subjectNow(station);
+    Map<String, String> others =
+        entriesAt(station).stream()
+            .flatMap(e -> e.subject().stream())
+            .filter(s -> !SubjectName.same(Optional.of(s), fitted))
+            .collect(Collectors.toMap(SubjectName::plain, s -> s, (a, b) -> a, LinkedHashMap::new));
+    if (!others.isEmpty()) {
+      Map<String, Standing> upstream = byId(standings(stations, today));
+      others
+          .values()
+          .forEach(
+              s -> onFile.put(s, standing(station, Optional.of(s), stations, upstream, today)));
+    }
     return onFile;
   }
 
@@ -435,12 +435,5 @@ public final class Ledger {
 
   private static Optional<Entry> last(List<Entry> entries, Predicate<Entry> wanted) {
     return entries.reversed().stream().filter(wanted).findFirst();
-  }
-
-  /** Depth is bounded, so that a damaged file whose entries replace one another in a ring ends. */
-  private static boolean counts(Recorded one, Map<String, List<Recorded>> replacedBy, int depth) {
-    return depth > 100
-        || replacedBy.getOrDefault(one.id(), List.of()).stream()
-            .noneMatch(later -> counts(later, replacedBy, depth + 1));
   }
 }

@@ -1,6 +1,7 @@
 package zebrawood.ledger;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import zebrawood.machine.Machine;
 
@@ -8,7 +9,7 @@ import zebrawood.machine.Machine;
  * What the readings of a station with a subject are of: the lens, configuration or stock that is on
  * the machine, as its record says.
  */
-record Subjects(Machine machine, List<Entry> entries, List<Event> events) {
+record Subjects(Machine machine, Map<String, List<Entry>> byStation, List<Event> events) {
   /** As the last event that named one of its kind said. */
   Optional<String> fitted(SubjectKind kind) {
     return events.reversed().stream()
@@ -47,7 +48,7 @@ record Subjects(Machine machine, List<Entry> entries, List<Event> events) {
   }
 
   private List<Entry> of(Station station) {
-    return entries.stream().filter(e -> e.stationId().equals(station.id())).toList();
+    return byStation.getOrDefault(station.id(), List.of());
   }
 
   /**

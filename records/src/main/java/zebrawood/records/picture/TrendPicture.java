@@ -2,6 +2,9 @@ package zebrawood.records.picture;
 
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import java.util.stream.IntStream;
 import zebrawood.ledger.Figure;
 
 /**
@@ -11,6 +14,9 @@ import zebrawood.ledger.Figure;
 public final class TrendPicture {
   private static final double SIDE = 10;
   private static final double TOP = 6;
+
+  /** Points that share less than this cannot be told apart. */
+  private static final double PLACE = 4;
 
   private TrendPicture() {}
 
@@ -45,7 +51,7 @@ public final class TrendPicture {
     double room = on.width() - 2 * SIDE;
     double x = SIDE;
     double y = base;
-    for (int i = 0; i < figures.size(); i++) {
+    for (int i : shown(figures, room)) {
       double nextX = SIDE + (figures.size() == 1 ? room / 2 : room * i / (figures.size() - 1));
       double nextY = base - (figures.get(i).value() - least) * scale;
       if (i > 0) {
@@ -81,7 +87,8 @@ public final class TrendPicture {
     double room = on.width() - 2 * SIDE - 16;
     double beforeX = 0;
     double beforeY = 0;
-    for (int i = 0; i < figures.size(); i++) {
+    List<Integer> shown = shown(figures, room);
+    for (int i : shown) {
       double x = SIDE + 8 + (figures.size() == 1 ? room / 2 : room * i / (figures.size() - 1));
       double y = axisY - Math.abs(figures.get(i).value()) * scale;
       if (i > 0) {
@@ -90,11 +97,38 @@ public final class TrendPicture {
       beforeX = x;
       beforeY = y;
     }
-    for (int i = 0; i < figures.size(); i++) {
+    for (int i : shown) {
       double x = SIDE + 8 + (figures.size() == 1 ? room / 2 : room * i / (figures.size() - 1));
       double y = axisY - Math.abs(figures.get(i).value()) * scale;
       boolean over = limit.isPresent() && figures.get(i).value() > limit.getAsDouble();
       on.circle(x, y, over ? 4.5 : 3, over ? "trend-over" : "trend-dot");
     }
+  }
+
+  /**
+   * Which of them are drawn, oldest first: all where there is room, else the first, the last and,
+   * of as many as share a place, the least and the largest. No peak is lost.
+   */
+  private static List<Integer> shown(List<Figure> figures, double room) {
+    int places = Math.max(1, (int) (room / PLACE));
+    int count = figures.size();
+    if (count <= 2 * places) {
+      return IntStream.range(0, count).boxed().toList();
+    }
+    SortedSet<Integer> shown = new TreeSet<>(List.of(0, count - 1));
+    for (int place = 0; place < places; place++) {
+      int from = (int) ((long) place * count / places);
+      int to = (int) ((long) (place + 1) * count / places);
+      int least = from;
+      int most = from;
+      for (int i = from; i < to; i++) {
+        double value = figures.get(i).value();
+        least = value < figures.get(least).value() ? i : least;
+        most = value > figures.get(most).value() ? i : most;
+      }
+      shown.add(least);
+      shown.add(most);
+    }
+    return List.copyOf(shown);
   }
 }

@@ -2,11 +2,15 @@ package zebrawood.records.workshop;
 
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Figure;
+import zebrawood.ledger.Kept;
 import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
 import zebrawood.records.json.RecordJson;
@@ -32,6 +36,32 @@ final class EntryTable {
     return outlinesWhere("machine_id = ?", machineId);
   }
 
+  /**
+   * The same, whose readings and findings are read when they are asked for.
+   *
+   * @param kept reads them by the entry's id
+   */
+  List<Written> lines(String machineId, Function<String, Kept.Texts> kept) {
+    return outlinesWhere(
+        "machine_id = ?",
+        row -> {
+          String id = row.getString("id");
+          return entry(row, Kept.later(() -> kept.apply(id)));
+        },
+        machineId);
+  }
+
+  /** What was typed and found, of one. */
+  Optional<Kept.Texts> kept(String id) {
+    return sql
+        .list(
+            "SELECT readings, finding FROM entry WHERE id = ?",
+            row -> new Kept.Texts(row.getString(1), row.getString(2)),
+            id)
+        .stream()
+        .findFirst();
+  }
+
   /** The same of those that were added behind a row. */
   List<Written> outlinesSince(String machineId, long seq) {
     return outlinesWhere("machine_id = ? AND seq > ?", machineId, seq);
@@ -51,6 +81,10 @@ final class EntryTable {
   }
 
   private List<Written> outlinesWhere(String condition, Object... values) {
+    return outlinesWhere(condition, EntryTable::entry, values);
+  }
+
+  private List<Written> outlinesWhere(String condition, Sql.Row<Entry> make, Object... values) {
     return sql.list(
         """
         SELECT ord, seq, id, machine_id, station, subject, kind, at, recorded_at, recorded_by, because,
@@ -61,7 +95,7 @@ final class EntryTable {
             + " "
             + condition
             + " ORDER BY ord, seq",
-        row -> new Written(row.getDouble("ord"), row.getLong("seq"), entry(row)),
+        row -> new Written(row.getDouble("ord"), row.getLong("seq"), make.of(row)),
         values);
   }
 
@@ -103,24 +137,31 @@ final class EntryTable {
   private record Figures(List<Figure> figures) {}
 
   private static Entry entry(ResultSet row) throws SQLException {
+    return entry(row, Kept.of(row.getString("readings"), row.getString("finding")));
+  }
+
+  private static Entry entry(ResultSet row, Kept kept) throws SQLException {
     try {
+      String read = row.getString("at");
+      String recorded = row.getString("recorded_at");
+      // Most are written down when they are read.
+      Instant at = Written.instant(read);
       return new Entry(
           row.getString("id"),
           row.getString("machine_id"),
           row.getString("station"),
           Optional.ofNullable(row.getString("subject")),
           Written.constant(EntryKind.class, row.getString("kind")),
-          Written.instant(row.getString("at")),
-          Written.instant(row.getString("recorded_at")),
+          at,
+          recorded.equals(read) ? at : Written.instant(recorded),
           row.getString("recorded_by"),
           because(row.getString("because")),
-          row.getString("readings"),
-          row.getString("finding"),
+          kept,
           Written.constant(Verdict.class, row.getString("verdict")),
-          RecordJson.read(row.getString("figures"), Figures.class).figures(),
+          RecordJson.read(row.getBytes("figures"), Figures.class, Set.of()).figures(),
           Optional.ofNullable(row.getString("replaces")));
     } catch (UnusableReading e) {
-      return unread(row, e);
+      return unread(row, kept, e);
     }
   }
 
@@ -129,7 +170,8 @@ final class EntryTable {
     return kept.startsWith("{") ? RecordJson.message(kept) : Message.verbatim(kept);
   }
 
-  private static Entry unread(ResultSet row, UnusableReading because) throws SQLException {
+  private static Entry unread(ResultSet row, Kept kept, UnusableReading because)
+      throws SQLException {
     return new Entry(
         Written.named(row.getString("id")),
         row.getString("machine_id"),
@@ -140,8 +182,7 @@ final class EntryTable {
         Written.instantOr(row.getString("recorded_at"), row.getString("at")),
         Written.named(row.getString("recorded_by")),
         Message.of("ledger.reason.unread", Message.quoted(because.complaints().getFirst().field())),
-        row.getString("readings"),
-        row.getString("finding"),
+        kept,
         Verdict.MEASURE_AGAIN,
         List.of(),
         Optional.ofNullable(row.getString("replaces")));

@@ -14,6 +14,7 @@ import org.flywaydb.core.api.FlywayException;
 import org.slf4j.LoggerFactory;
 import zebrawood.ledger.Entry;
 import zebrawood.ledger.Event;
+import zebrawood.ledger.Kept;
 import zebrawood.ledger.Recorded;
 import zebrawood.machine.Machine;
 import zebrawood.measure.UnusableReading;
@@ -43,10 +44,7 @@ public final class Workshop implements AutoCloseable {
   private Chain chain;
   private AtHand atHand;
 
-  /** The lines of the machine that was asked for last: what is recorded is added to them. */
-  private List<Recorded> lines = new ArrayList<>();
-
-  private String lastRead = "";
+  private final LinesAtHand lines = new LinesAtHand();
 
   /** Where what is shown was read from a damaged file: its sound rows, in a file of their own. */
   private Optional<Path> saved = Optional.empty();
@@ -75,7 +73,7 @@ public final class Workshop implements AutoCloseable {
     this.sql = sql;
     saved = Optional.empty();
     damaged = false;
-    lastRead = "";
+    lines.forget();
     identity = FileIdentity.of(file);
     machines = new MachineTable(sql);
     entries = new EntryTable(sql);
@@ -246,11 +244,17 @@ public final class Workshop implements AutoCloseable {
 
   /** Every line of a machine's record, withdrawn ones too, in the order of writing. */
   public synchronized List<Recorded> history(String machineId) {
-    if (!machineId.equals(lastRead)) {
-      lines = new ArrayList<>(read(machineId));
-      lastRead = machineId;
+    return lines.of(machineId, id -> inOrder(entries.lines(id, this::kept), id));
+  }
+
+  /** Where the file no longer gives them, what was typed and found is unknown. */
+  private synchronized Kept.Texts kept(String entryId) {
+    try {
+      return entries.kept(entryId).orElse(Kept.NOTHING);
+    } catch (Sql.Refused e) {
+      LoggerFactory.getLogger(Workshop.class).error("what was typed and found cannot be read", e);
+      return Kept.NOTHING;
     }
-    return List.copyOf(lines);
   }
 
   /** Every line as the file has it now. */
@@ -275,12 +279,6 @@ public final class Workshop implements AutoCloseable {
     record(entry, Optional.of(paper));
   }
 
-  private void added(Recorded line) {
-    if (line.machineId().equals(lastRead)) {
-      lines.add(line);
-    }
-  }
-
   private void record(Entry entry, Optional<StationPaper> paper) {
     recording(() -> {
       entries.add(entry);
@@ -292,7 +290,7 @@ public final class Workshop implements AutoCloseable {
         drafts.delete(entry.machineId(), correctionOf(entry.stationId()));
       }
     });
-    added(entry);
+    lines.add(entry);
   }
 
   /** What paper shows of an entry; empty where it was not kept with it. */
@@ -310,7 +308,7 @@ public final class Workshop implements AutoCloseable {
       events.add(event);
       chain.added(Chain.Of.EVENT);
     });
-    added(event);
+    lines.add(event);
   }
 
   /**
@@ -354,7 +352,7 @@ public final class Workshop implements AutoCloseable {
    * @throws UnusableReading where a line of the same id says something else here
    */
   public synchronized Merged merge(String machineId, List<PassportRow> rows) {
-    lastRead = "";
+    lines.forget();
     List<Merged> merged = new ArrayList<>();
     recording(() -> {
       List<String> before = List.copyOf(machines.versions(machineId).keySet());

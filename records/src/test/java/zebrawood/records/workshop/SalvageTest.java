@@ -19,6 +19,7 @@ import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import zebrawood.ledger.Entry;
 import zebrawood.ledger.EntryKind;
 import zebrawood.ledger.Recorded;
 import zebrawood.records.Samples;
@@ -135,6 +136,8 @@ class SalvageTest {
     List<Recorded> saved;
     try (Workshop sound = opening.sound().orElseThrow()) {
       saved = sound.history("alder");
+      // Asked for while it is open.
+      assertThat(saved).allMatch(line -> !((Entry) line).readings().isEmpty());
     }
     try (Workshop workshop = opened()) {
       assertThat(saved).isEqualTo(workshop.history("alder"));

@@ -63,6 +63,33 @@ class WorkshopTest {
   }
 
   @Test
+  void whatWasTypedAndFoundIsReadWhenItIsAskedForAndLinesOfSeveralMachinesStayAtHand() {
+    Entry kept = Samples.entry("a", EntryKind.AS_FOUND, 0, Samples.onScrews(6, 7, 6, 6.5));
+    try (Workshop workshop = opened(file())) {
+      workshop.record(Samples.ALDER, "EH", Samples.START);
+      workshop.record(kept);
+    }
+    try (Workshop workshop = opened(file())) {
+      for (int i = 0; i < 12; i++) {
+        assertThat(workshop.history("other-" + i)).isEmpty();
+      }
+      Entry line = (Entry) workshop.history("alder").getFirst();
+      workshop.history("sedge");
+      Entry more = Samples.entry("b", EntryKind.AS_LEFT, 30, Samples.onScrews(6, 6, 6, 6.1));
+      workshop.record(more);
+      assertThat(workshop.history("alder")).containsExactly(line, more);
+      assertThat(line.readings()).isEqualTo(kept.readings());
+      assertThat(line.finding()).isEqualTo(kept.finding());
+      assertThat(line).isEqualTo(kept).hasSameHashCodeAs(kept);
+    }
+    Entry unread;
+    try (Workshop workshop = opened(file())) {
+      unread = (Entry) workshop.history("alder").getFirst();
+    }
+    assertThat(unread.readings()).as("the file is closed: nothing is made up").isEmpty();
+  }
+
+  @Test
   void aNewerDescriptionOfAMachineIsTheMachine() {
     try (Workshop workshop = opened(file())) {
       workshop.record(Samples.ALDER, "EH", Samples.START);
