@@ -16,7 +16,7 @@ public final class FigureWords {
 
   /** A value of its kind without the unit: the figure's own, or its limit. */
   public static String number(Figure figure, double value, Phrasebook words) {
-    return figure.amount(value).number(words.units());
+    return words.number(figure.amount(value));
   }
 
   public static String number(Figure figure, Phrasebook words) {
@@ -24,7 +24,7 @@ public final class FigureWords {
   }
 
   public static String unit(Figure figure, Phrasebook words) {
-    return figure.quantity().map(q -> q.shownIn(words.units()).symbol()).orElse(figure.unit());
+    return figure.quantity().map(words::unit).orElse(figure.unit());
   }
 
   public static String withUnit(Figure figure, Phrasebook words) {

@@ -22,13 +22,7 @@ public record Amount(double value, Quantity quantity, int decimals) {
     return new Amount(value, Quantity.LENGTH, decimals);
   }
 
-  /** With its unit. */
-  public String shown(DisplayUnits units) {
-    Unit unit = quantity.shownIn(units);
-    return unit.symbol().isEmpty() ? number(units) : number(units) + " " + unit.symbol();
-  }
-
-  /** Without its unit. */
+  /** Without its unit, as programs write it: with a point. */
   public String number(DisplayUnits units) {
     Unit unit = quantity.shownIn(units);
     double shown = unit.fromCanonical(value);

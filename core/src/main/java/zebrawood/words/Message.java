@@ -5,7 +5,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import zebrawood.quantity.Amount;
-import zebrawood.quantity.Numbers;
+import zebrawood.quantity.Quantity;
 
 /**
  * Something to be said: a key of the bundles with its arguments.
@@ -67,7 +67,7 @@ public record Message(String key, List<Object> arguments) {
 
   /** A number as a person writes it. */
   public static Message number(double value) {
-    return verbatim(Numbers.plain(value));
+    return bare(Amount.plain(value, Quantity.NUMBER));
   }
 
   /** An amount without its unit, where the unit stands elsewhere in the sentence. */

@@ -10,6 +10,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.DisplayUnits;
+import zebrawood.quantity.Quantity;
 
 /**
  * Makes sentences of messages, in one language and one choice of units. Immutable; what was looked
@@ -19,7 +20,10 @@ public final class Phrasebook {
   /** As documents and {@code solve} have it. */
   public static final Phrasebook ENGLISH =
       new Phrasebook(
-          Locale.ROOT, DisplayUnits.METRIC, UnaryOperator.identity(), new ConcurrentHashMap<>());
+          Language.ENGLISH,
+          DisplayUnits.METRIC,
+          UnaryOperator.identity(),
+          new ConcurrentHashMap<>());
 
   /** What has no bundle of its own stands in one of these. */
   private static final List<String> SHARED =
@@ -28,25 +32,25 @@ public final class Phrasebook {
   /** Letters of a long sentence. */
   private static final int LONG = 160;
 
-  private final Locale locale;
+  private final Language language;
   private final DisplayUnits units;
   private final UnaryOperator<String> spoken;
   private final Map<String, Optional<Sentence>> known = new ConcurrentHashMap<>();
   private final Map<String, Optional<ResourceBundle>> bundles;
 
   private Phrasebook(
-      Locale locale,
+      Language language,
       DisplayUnits units,
       UnaryOperator<String> spoken,
       Map<String, Optional<ResourceBundle>> bundles) {
     this.bundles = bundles;
-    this.locale = locale;
+    this.language = language;
     this.units = units;
     this.spoken = spoken;
   }
 
-  public static Phrasebook of(Locale locale, DisplayUnits units) {
-    return new Phrasebook(locale, units, UnaryOperator.identity(), new ConcurrentHashMap<>());
+  public static Phrasebook of(Language language, DisplayUnits units) {
+    return new Phrasebook(language, units, UnaryOperator.identity(), new ConcurrentHashMap<>());
   }
 
   /**
@@ -55,20 +59,25 @@ public final class Phrasebook {
    */
   public static Phrasebook pseudo() {
     return new Phrasebook(
-        Locale.ROOT, DisplayUnits.METRIC, PseudoLanguage::of, new ConcurrentHashMap<>());
+        Language.ENGLISH, DisplayUnits.METRIC, PseudoLanguage::of, new ConcurrentHashMap<>());
   }
 
   /** The same language with other units. */
   public Phrasebook with(DisplayUnits others) {
-    return new Phrasebook(locale, others, spoken, bundles);
+    return new Phrasebook(language, others, spoken, bundles);
+  }
+
+  /** The same units in another language. */
+  public Phrasebook in(Language other) {
+    return other == language ? this : of(other, units);
   }
 
   public DisplayUnits units() {
     return units;
   }
 
-  public Locale locale() {
-    return locale;
+  public Language language() {
+    return language;
   }
 
   /** Whether the bundles have this key. */
@@ -89,7 +98,7 @@ public final class Phrasebook {
 
   private void say(Message message, StringBuilder to) {
     if (message.key().equals(Message.BARE) && message.arguments().getFirst() instanceof Amount a) {
-      to.append(a.number(units));
+      to.append(number(a));
       return;
     }
     find(message.key())
@@ -113,7 +122,19 @@ public final class Phrasebook {
   }
 
   public String say(Amount amount) {
-    return amount.shown(units);
+    String unit = unit(amount.quantity());
+    return unit.isEmpty() ? number(amount) : number(amount) + " " + unit;
+  }
+
+  /** What amounts of it are shown in; a word where it is no symbol. */
+  public String unit(Quantity quantity) {
+    String symbol = quantity.shownIn(units).symbol();
+    return symbol.startsWith("lines") ? say("words.unit." + symbol.replace("/", "-per-")) : symbol;
+  }
+
+  /** Without its unit. */
+  public String number(Amount amount) {
+    return language.written(amount.number(units));
   }
 
   private void say(Object argument, StringBuilder to) {
@@ -132,7 +153,7 @@ public final class Phrasebook {
     if (advice.subject().isEmpty()) {
       return ended(say(advice.said()));
     }
-    String what = say("words.at", say(advice.subject().get()), lowerFirst(say(advice.what())));
+    String what = say("words.at", say(advice.subject().get()), within(say(advice.what())));
     return ended(advice.why().map(why -> say("words.because", what, say(why))).orElse(what));
   }
 
@@ -157,10 +178,9 @@ public final class Phrasebook {
         : words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
   }
 
-  public static String lowerFirst(String words) {
-    return words.isEmpty()
-        ? words
-        : words.substring(0, 1).toLowerCase(Locale.ROOT) + words.substring(1);
+  /** As words stand within a sentence, such as behind a colon. */
+  public String within(String words) {
+    return language.within(words);
   }
 
   private Optional<Sentence> find(String key) {
@@ -216,7 +236,7 @@ public final class Phrasebook {
       return Optional.of(
           ResourceBundle.getBundle(
               name,
-              locale,
+              language.locale(),
               Phrasebook.class.getClassLoader(),
               ResourceBundle.Control.getNoFallbackControl(
                   ResourceBundle.Control.FORMAT_PROPERTIES)));

@@ -12,6 +12,8 @@ import zebrawood.quantity.TypedQuantity.Empty;
 import zebrawood.quantity.TypedQuantity.NoNumber;
 import zebrawood.quantity.TypedQuantity.Understood;
 import zebrawood.quantity.TypedQuantity.UnknownUnit;
+import zebrawood.words.Language;
+import zebrawood.words.Phrasebook;
 
 class TypedQuantityTest {
   private static final DisplayUnits INCHES =
@@ -128,10 +130,10 @@ class TypedQuantityTest {
 
   @Test
   void anInchShowsTwoMoreDecimals() {
-    assertThat(Amount.mm(25.4, 2).shown(INCHES)).isEqualTo("1.0000 in");
-    assertThat(Amount.mm(1.005, 1).shown(DisplayUnits.METRIC)).isEqualTo("1.0 mm");
-    assertThat(Amount.of(20, Quantity.TEMPERATURE, 1).shown(INCHES)).isEqualTo("68.0 °F");
-    assertThat(Amount.plain(0.1, Quantity.LINE_INTERVAL).shown(INCHES)).isEqualTo("254 lines/in");
+    assertThat(said(Amount.mm(25.4, 2), INCHES)).isEqualTo("1.0000 in");
+    assertThat(said(Amount.mm(1.005, 1), DisplayUnits.METRIC)).isEqualTo("1.0 mm");
+    assertThat(said(Amount.of(20, Quantity.TEMPERATURE, 1), INCHES)).isEqualTo("68.0 °F");
+    assertThat(said(Amount.plain(0.1, Quantity.LINE_INTERVAL), INCHES)).isEqualTo("254 lines/in");
   }
 
   @Test
@@ -148,5 +150,9 @@ class TypedQuantityTest {
         assertThat(u.canonical()).isFinite();
       }
     }
+  }
+
+  private static String said(Amount amount, DisplayUnits units) {
+    return Phrasebook.of(Language.ENGLISH, units).say(amount);
   }
 }

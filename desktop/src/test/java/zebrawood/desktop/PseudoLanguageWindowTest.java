@@ -93,7 +93,8 @@ class PseudoLanguageWindowTest extends WindowTest {
     });
   }
 
-  private static Stream<String> words(Node node) {
+  /** All that a part of the window says, to eyes and to those who do not see it. */
+  static Stream<String> words(Node node) {
     if (!node.isVisible() || node instanceof TextInputControl typed && typed.getId() == null) {
       return Stream.empty();
     }

@@ -19,6 +19,7 @@ import zebrawood.desktop.demo.DemoWorkshop;
 import zebrawood.desktop.solve.SolveCommand;
 import zebrawood.desktop.stations.StationList;
 import zebrawood.desktop.text.Text;
+import zebrawood.words.Language;
 import zebrawood.words.Message;
 
 /** The command line. */
@@ -51,6 +52,7 @@ public final class Zebrawood implements Callable<Integer> {
 
   public static void main(String[] args) {
     LogFile.begin(Folders.log());
+    Text.use(Text.words().in(Language.ofSystem(Locale.getDefault())));
     System.exit(run(args));
   }
 

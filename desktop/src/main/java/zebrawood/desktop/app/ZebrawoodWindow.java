@@ -155,9 +155,12 @@ public final class ZebrawoodWindow extends Application {
     Thread.currentThread()
         .setUncaughtExceptionHandler((thread, trouble) -> tell(assembly, trouble));
     stage.titleProperty().bind(assembly.shell().titleProperty());
+    assembly.model().languageProperty().subscribe((was, now) -> speakOtherwise(stage, assembly));
     stage.setScene(assembly.scene());
-    if (!Display.isOffscreen()) {
+    if (!Display.isOffscreen() && !stage.isShowing()) {
       place(stage, ready.start().preferences().window());
+    }
+    if (!Display.isOffscreen()) {
       stage.setOnHiding(e -> keepPlace(stage, assembly));
     }
     stage.show();
@@ -176,6 +179,20 @@ public final class ZebrawoodWindow extends Application {
     });
     behind.play();
     return Optional.of(assembly);
+  }
+
+  /** Everything is let go of as when the window is closed, and made anew in the same window. */
+  private void speakOtherwise(Stage stage, Assembly before) {
+    before.letGo();
+    stage.setOnHiding(null);
+    shown = null;
+    Thread.ofPlatform()
+        .start(() -> {
+          before.close();
+          begin(file, clock);
+          prepared.join();
+          Platform.runLater(() -> show(stage).ifPresent(window -> shown = window));
+        });
   }
 
   /** Where it was, within the screens that are there now. */

@@ -390,6 +390,7 @@ final class BedPlan {
     int decimals = Quantity.LENGTH.isCanonical(unit) ? 2 : 4;
     String figure = Numbers.fixed(Math.abs(unit.fromCanonical(mm)), decimals);
     boolean nothing = figure.chars().allMatch(c -> c == '0' || c == '.');
-    return nothing ? figure : (mm < 0 ? "−" : "+") + figure;
+    String written = Text.words().language().written(figure);
+    return nothing ? written : (mm < 0 ? "−" : "+") + written;
   }
 }

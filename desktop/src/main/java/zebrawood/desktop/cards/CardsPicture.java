@@ -169,15 +169,19 @@ final class CardsPicture {
         });
   }
 
+  private static String number(double value) {
+    return Text.words().language().written(Numbers.plain(value));
+  }
+
   private void axes(Canvas on) {
     CardGrid g = grid.orElseThrow();
     int every = Math.max(1, (int) Math.ceil(g.percents().size() * 34.0 / (width - LEFT)));
     for (int i = 0; i < g.percents().size(); i += every) {
-      on.words(Numbers.plain(g.percents().get(i)), left(i + 0.5), bottom + 14, 60, "plan-side");
+      on.words(number(g.percents().get(i)), left(i + 0.5), bottom + 14, 60, "plan-side");
     }
     int everyRow = Math.max(1, (int) Math.ceil(16 / Math.max(1, cell)));
     for (int i = 0; i < g.speedsMmS().size(); i += everyRow) {
-      on.words(Numbers.plain(g.speedsMmS().get(i)), left(0) - 28, lower(i + 0.5), 54, "plan-side");
+      on.words(number(g.speedsMmS().get(i)), left(0) - 28, lower(i + 0.5), 54, "plan-side");
     }
     if (width > WIDE) {
       on.words(Text.of("cards.picture.axes"), on.width() / 2, bottom + 30, width - 20, "plan-side");

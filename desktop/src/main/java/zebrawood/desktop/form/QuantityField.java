@@ -4,10 +4,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Function;
+import java.util.regex.Pattern;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import zebrawood.desktop.text.Text;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.quantity.Numbers;
@@ -22,6 +24,9 @@ import zebrawood.words.Message;
  */
 public final class QuantityField extends Field implements TypedField {
   private static final int SHOWN_DECIMALS = 4;
+
+  /** A number as programs write it. */
+  private static final Pattern PLAIN = Pattern.compile("[-+]?\\d+\\.\\d+");
 
   /** Of what is less than a thousandth in the unit shown. */
   private static final int SHOWN_DIGITS = 3;
@@ -212,12 +217,13 @@ public final class QuantityField extends Field implements TypedField {
                 quantity.isCanonical(shown.get())
                     ? inUnit
                     : Numbers.rounded(inUnit, SHOWN_DECIMALS));
-    exact = Optional.of(new Exact(rounded, shown.get(), canonical));
-    if (rounded.equals(text.get())) {
+    String written = Text.words().language().written(rounded);
+    exact = Optional.of(new Exact(written, shown.get(), canonical));
+    if (written.equals(text.get())) {
       understand();
       changed();
     } else {
-      text.set(rounded);
+      text.set(written);
     }
   }
 
@@ -282,7 +288,7 @@ public final class QuantityField extends Field implements TypedField {
       // It was typed in the unit that is shown: the text is shown as it was typed.
       text.set(kept.strip().substring(0, kept.strip().length() - u.symbol().length()).strip());
     } else {
-      text.set(kept);
+      text.set(PLAIN.matcher(kept).matches() ? Text.words().language().written(kept) : kept);
     }
   }
 

@@ -232,6 +232,6 @@ final class Manual {
 
   /** As the pictures of the main views are named. */
   static String pictureOf(Station s) {
-    return Text.of(s.title()).toLowerCase(Locale.ROOT).replace(' ', '-') + ".png";
+    return Phrasebook.ENGLISH.say(s.title()).toLowerCase(Locale.ROOT).replace(' ', '-') + ".png";
   }
 }

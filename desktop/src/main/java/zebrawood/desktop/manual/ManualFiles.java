@@ -79,7 +79,7 @@ public final class ManualFiles {
   public static String html(List<StationDefinition> stations) {
     List<Page> pages = new Manual(stations, Set.of()).pages();
     StringBuilder all = new StringBuilder("<!DOCTYPE html>\n<html lang=\"");
-    all.append(language()).append("\"><head><meta charset=\"utf-8\"/><title>");
+    all.append(Text.words().language().tag()).append("\"><head><meta charset=\"utf-8\"/><title>");
     all.append(escaped(Text.of("manual.title"))).append("</title><style>").append(STYLE);
     all.append("</style></head><body>\n<svg style=\"display:none\">");
     for (HowTo how : HowTo.values()) {
@@ -96,11 +96,6 @@ public final class ManualFiles {
       page.blocks().forEach(b -> all.append(html(b)).append('\n'));
     }
     return all.append("</body></html>\n").toString();
-  }
-
-  private static String language() {
-    String language = Text.words().locale().getLanguage();
-    return language.isEmpty() ? "en" : language;
   }
 
   private static String drawing(HowTo how) {

@@ -13,7 +13,6 @@ import javafx.scene.layout.VBox;
 import zebrawood.desktop.station.FigureTile;
 import zebrawood.desktop.text.Text;
 import zebrawood.quantity.Amount;
-import zebrawood.quantity.DisplayUnits;
 import zebrawood.words.Phrasebook;
 
 /**
@@ -130,17 +129,14 @@ final class FigureTiles extends Region {
 
     void fill(FigureTile figure) {
       Phrasebook words = Text.words();
-      DisplayUnits units = words.units();
       name.setText(words.line(figure.name()));
-      value.setText(figure.value().map(v -> v.number(units)).orElse("–"));
-      String symbol =
-          figure.value().map(Amount::quantity).map(q -> q.shownIn(units).symbol()).orElse("");
+      value.setText(figure.value().map(words::number).orElse("–"));
+      String symbol = figure.value().map(Amount::quantity).map(words::unit).orElse("");
       String said = Text.of(figure.verdict());
       // Where nothing is judged the line below is free, and the figure may be long.
-      Optional<String> below = said.isEmpty() ? uncertain(figure, units, symbol) : Optional.empty();
-      withUnit = below.isPresent() ? "" : uncertain(figure, units, symbol).orElse(symbol);
-      bare =
-          below.isPresent() ? "" : uncertain(figure, units, "").map(String::strip).orElse(symbol);
+      Optional<String> below = said.isEmpty() ? uncertain(figure, symbol) : Optional.empty();
+      withUnit = below.isPresent() ? "" : uncertain(figure, symbol).orElse(symbol);
+      bare = below.isPresent() ? "" : uncertain(figure, "").map(String::strip).orElse(symbol);
       showUnit();
       String judged = below.orElse(said);
       verdict.setText(
@@ -154,9 +150,10 @@ final class FigureTiles extends Region {
           Text.of("tile.name", name.getText(), value.getText(), withUnit, verdict.getText()));
     }
 
-    private static Optional<String> uncertain(
-        FigureTile figure, DisplayUnits units, String symbol) {
-      return figure.uncertainty().map(u -> Text.of("tile.uncertain", u.number(units), symbol));
+    private static Optional<String> uncertain(FigureTile figure, String symbol) {
+      return figure
+          .uncertainty()
+          .map(u -> Text.of("tile.uncertain", Text.words().number(u), symbol));
     }
 
     void setWide(double width) {

@@ -7,6 +7,7 @@ import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import zebrawood.desktop.text.DayWords;
@@ -22,11 +23,9 @@ final class NotebookStrip extends HBox {
   private static final double LEAST_WIDTH = 50;
   private static final double TREND_WIDTH = 170;
   private static final double TREND_HEIGHT = 34;
-  private static final double ROOM_FOR_TREND = 860;
-  private static final double ROOM_FOR_BOTH = 760;
-  private static final double ROOM_FOR_ONE = 560;
 
   private final ZoneId zone;
+  private final Label title;
   private final HBox found = new HBox(5);
   private final HBox left = new HBox(5);
   private final StackPane trend = new StackPane();
@@ -35,29 +34,38 @@ final class NotebookStrip extends HBox {
   NotebookStrip(String titleWords, ZoneId zone, Runnable onOpen) {
     this.zone = zone;
     getStyleClass().add("notebook-strip");
-    Label title = new Label(titleWords);
+    title = new Label(titleWords);
     title.getStyleClass().add("strip-title");
     title.setMinWidth(USE_PREF_SIZE);
     open.setId("notebook-open");
     open.getStyleClass().setAll("button", "strip-open");
     open.setMinWidth(USE_PREF_SIZE);
     open.setOnAction(e -> onOpen.run());
-    for (HBox one : List.of(found, left)) {
-      one.setMinWidth(0);
-      one.setAlignment(Pos.CENTER_LEFT);
-    }
+    found.setAlignment(Pos.CENTER_LEFT);
+    left.setAlignment(Pos.CENTER_LEFT);
     trend.setMinWidth(TREND_WIDTH);
     trend.setMaxHeight(TREND_HEIGHT);
     getChildren().addAll(title, found, left, trend, SheetFrame.spacer(), open);
-    widthProperty().subscribe(w -> giveWay());
+  }
+
+  @Override
+  protected void layoutChildren() {
+    giveWay();
+    super.layoutChildren();
   }
 
   /** Whole words or none: first the trend goes, then what was found, then what was left. */
   private void giveWay() {
-    double width = getWidth();
-    showIf(trend, !trend.getChildren().isEmpty() && width > ROOM_FOR_TREND);
-    showIf(found, !found.getChildren().isEmpty() && width > ROOM_FOR_BOTH);
-    showIf(left, !left.getChildren().isEmpty() && width > ROOM_FOR_ONE);
+    double room = getWidth() - snappedLeftInset() - snappedRightInset() - 2 * getSpacing();
+    room -= title.minWidth(-1) + open.minWidth(-1);
+    for (Pane part : List.of(left, found, trend)) {
+      if (part.getChildren().isEmpty()) {
+        showIf(part, false);
+        continue;
+      }
+      room -= part.minWidth(-1) + getSpacing();
+      showIf(part, room >= 0);
+    }
   }
 
   private static void showIf(Region part, boolean shown) {
@@ -74,7 +82,6 @@ final class NotebookStrip extends HBox {
     if (history.isLine()) {
       trend.getChildren().add(Trend.small(history, TREND_WIDTH, TREND_HEIGHT));
     }
-    giveWay();
     open.setText(Text.of("notebook.open", entries.size()));
   }
 

@@ -40,7 +40,6 @@ import zebrawood.ledger.Recorded;
 import zebrawood.ledger.Standing;
 import zebrawood.ledger.Station;
 import zebrawood.words.Message;
-import zebrawood.words.Phrasebook;
 
 /** What now? What to prove again, how it has held, and what happened. */
 final class MachinePage extends BorderPane {
@@ -264,7 +263,7 @@ final class MachinePage extends BorderPane {
             Text.of(
                 "words.comma",
                 SubjectWords.title(workshop.opened().ledger(), station),
-                Phrasebook.lowerFirst(FigureWords.label(station.id(), figure, Text.words()))));
+                Text.words().within(FigureWords.label(station.id(), figure, Text.words()))));
     title.getStyleClass().add("held-title");
     title.setMinWidth(0);
     title.setMaxWidth(Double.MAX_VALUE);

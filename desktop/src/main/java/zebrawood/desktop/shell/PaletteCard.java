@@ -12,6 +12,7 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -126,6 +127,11 @@ final class PaletteCard {
   }
 
   private static final class CommandCell extends ListCell<Command> {
+    /** As they are written on the keyboards of those who speak so. */
+    private static String keys(KeyCombination shortcut) {
+      return shortcut.getDisplayText().replace("Ctrl", Text.of("palette.control"));
+    }
+
     @Override
     protected void updateItem(Command command, boolean empty) {
       super.updateItem(command, empty);
@@ -133,7 +139,7 @@ final class PaletteCard {
         setGraphic(null);
         return;
       }
-      Label keys = new Label(command.shortcut().map(k -> k.getDisplayText()).orElse(""));
+      Label keys = new Label(command.shortcut().map(CommandCell::keys).orElse(""));
       keys.getStyleClass().add("keys");
       keys.setVisible(!keys.getText().isEmpty());
       setPrefWidth(0);

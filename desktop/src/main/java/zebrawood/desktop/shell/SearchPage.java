@@ -105,7 +105,7 @@ final class SearchPage extends BorderPane implements ShellPage {
       then.run();
       return;
     }
-    String saidAs = book.locale() + " " + book.units();
+    String saidAs = book.language() + " " + book.units();
     workshop.withFile(
         file ->
             file.atHand().learnWords(machines.getFirst().id(), saidAs, line -> said(line, book)),

@@ -26,6 +26,7 @@ import zebrawood.ledger.Recorded;
 import zebrawood.machine.Machine;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.records.handover.MachineCode;
+import zebrawood.words.Language;
 import zebrawood.words.Message;
 
 /** Everything the window can do now, for the palette and the keys. */
@@ -302,23 +303,36 @@ final class ShellCommands {
 
   private List<Command> displayCommands() {
     DisplayUnits units = workshop.units();
-    return List.of(
-        Command.of(
-            Message.of("command.unit", Shell.next(units.length())), "Ctrl+I", shell::toggleUnit),
-        Command.of(
-            Message.of("command.temperature", Shell.next(units.temperature())),
-            () -> workshop.unitsProperty().set(units.with(Shell.next(units.temperature())))),
-        Command.of(
-            Message.of("command.speed", Shell.next(units.speed())),
-            () -> workshop.unitsProperty().set(units.with(Shell.next(units.speed())))),
-        Command.of(
-            Message.of("command.interval", Shell.next(units.interval())),
-            () -> workshop.unitsProperty().set(units.with(Shell.next(units.interval())))),
-        Command.of(
-            Message.of(workshop.darkProperty().get() ? "command.light" : "command.dark"),
-            "Ctrl+D",
-            shell::toggleTheme),
-        Command.of(Message.of("command.larger"), "Ctrl+Plus", () -> shell.resize(1)),
-        Command.of(Message.of("command.smaller"), "Ctrl+Minus", () -> shell.resize(-1)));
+    List<Command> all = new ArrayList<>();
+    for (Language language : Language.values()) {
+      if (language != workshop.languageProperty().get()) {
+        all.add(
+            Command.of(
+                Message.of("command.language", language),
+                () -> workshop.languageProperty().set(language)));
+      }
+    }
+    all.addAll(
+        List.of(
+            Command.of(
+                Message.of("command.unit", Shell.next(units.length())),
+                "Ctrl+I",
+                shell::toggleUnit),
+            Command.of(
+                Message.of("command.temperature", Shell.next(units.temperature())),
+                () -> workshop.unitsProperty().set(units.with(Shell.next(units.temperature())))),
+            Command.of(
+                Message.of("command.speed", Shell.next(units.speed())),
+                () -> workshop.unitsProperty().set(units.with(Shell.next(units.speed())))),
+            Command.of(
+                Message.of("command.interval", Shell.next(units.interval())),
+                () -> workshop.unitsProperty().set(units.with(Shell.next(units.interval())))),
+            Command.of(
+                Message.of(workshop.darkProperty().get() ? "command.light" : "command.dark"),
+                "Ctrl+D",
+                shell::toggleTheme),
+            Command.of(Message.of("command.larger"), "Ctrl+Plus", () -> shell.resize(1)),
+            Command.of(Message.of("command.smaller"), "Ctrl+Minus", () -> shell.resize(-1))));
+    return all;
   }
 }

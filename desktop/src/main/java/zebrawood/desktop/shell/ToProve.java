@@ -14,7 +14,6 @@ import zebrawood.ledger.Standing;
 import zebrawood.ledger.StandingWords;
 import zebrawood.ledger.Station;
 import zebrawood.records.kept.KeptFindings;
-import zebrawood.words.Phrasebook;
 
 /** A station that does not hold: what is to be done there, and why. */
 record ToProve(Station station, Standing standing) {
@@ -77,7 +76,7 @@ record ToProve(Station station, Standing standing) {
   private static String figure(Entry entry, Figure figure) {
     return Text.of(
         "prove.figure",
-        Phrasebook.lowerFirst(FigureWords.label(entry.stationId(), figure, Text.words())),
+        Text.words().within(FigureWords.label(entry.stationId(), figure, Text.words())),
         FigureWords.withUnit(figure, Text.words()));
   }
 }

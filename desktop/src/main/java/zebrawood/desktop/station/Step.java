@@ -48,6 +48,6 @@ public record Step(String where, String big, String small, boolean amount, Strin
 
   /** The step in one line, for the list below the first one. */
   public String inOneLine() {
-    return where.isEmpty() ? big : Text.of("words.at", where, Phrasebook.lowerFirst(big));
+    return where.isEmpty() ? big : Text.of("words.at", where, Text.words().within(big));
   }
 }

@@ -89,7 +89,10 @@ public record TypedTime(LocalDate day, Optional<LocalTime> time) {
   private static Optional<Integer> month(String name) {
     String begin = name.toLowerCase(Locale.ROOT);
     return IntStream.rangeClosed(1, 12)
-        .filter(m -> begin.startsWith(Text.of("words.month." + m).toLowerCase(Locale.ROOT)))
+        .filter(m -> {
+          String shown = Text.of("words.month." + m).toLowerCase(Locale.ROOT);
+          return begin.startsWith(shown) || shown.startsWith(begin);
+        })
         .boxed()
         .findFirst();
   }

@@ -8,12 +8,14 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import zebrawood.desktop.text.Text;
 import zebrawood.quantity.DisplayUnits;
+import zebrawood.words.Language;
 
 /** What one person chose: initials, units, light or dark, how large. Each change is kept. */
 final class PersonalChoices {
   private final ObjectProperty<DisplayUnits> units = new SimpleObjectProperty<>();
   private final ObjectProperty<Boolean> dark = new SimpleObjectProperty<>();
   private final ObjectProperty<Size> size = new SimpleObjectProperty<>();
+  private final ObjectProperty<Language> language = new SimpleObjectProperty<>();
   private final ReadOnlyObjectWrapper<Optional<String>> initials =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final BiConsumer<String, String> keep;
@@ -27,6 +29,8 @@ final class PersonalChoices {
     units.set(before.units());
     dark.set(before.dark());
     size.set(before.size());
+    before.language().ifPresent(l -> Text.use(Text.words().in(l)));
+    language.set(Text.words().language());
     Text.use(Text.words().with(units.get()));
     units.subscribe((old, now) -> {
       Text.use(Text.words().with(now));
@@ -36,6 +40,10 @@ final class PersonalChoices {
       keep.accept(Preferences.INTERVAL, now.interval().name());
     });
     dark.subscribe((old, now) -> keep.accept(Preferences.DARK, now.toString()));
+    language.subscribe((old, now) -> {
+      Text.use(Text.words().in(now));
+      keep.accept(Preferences.LANGUAGE, now.name());
+    });
     size.subscribe((old, now) -> keep.accept(Preferences.SIZE, now.name()));
   }
 
@@ -53,6 +61,10 @@ final class PersonalChoices {
 
   ObjectProperty<Size> sizeProperty() {
     return size;
+  }
+
+  ObjectProperty<Language> languageProperty() {
+    return language;
   }
 
   Optional<String> initials() {

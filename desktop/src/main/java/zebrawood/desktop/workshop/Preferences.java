@@ -1,14 +1,17 @@
 package zebrawood.desktop.workshop;
 
 import java.util.Optional;
+import java.util.stream.Stream;
 import zebrawood.quantity.DisplayUnits;
 import zebrawood.records.workshop.Workshop;
+import zebrawood.words.Language;
 
 /**
  * What one person chose. A choice that this version does not know is as good as none.
  *
  * @param machine id of the machine that was open last
  * @param window where the window was, as it wrote it
+ * @param language empty where the computer's own is spoken
  */
 public record Preferences(
     Optional<String> initials,
@@ -16,10 +19,12 @@ public record Preferences(
     boolean dark,
     Size size,
     Optional<String> machine,
-    Optional<String> window) {
+    Optional<String> window,
+    Optional<Language> language) {
   /** Under this name the window's place is kept. */
   public static final String WINDOW = "window";
 
+  static final String LANGUAGE = "language";
   static final String INITIALS = "initials";
   static final String DARK = "dark";
   static final String SIZE = "size";
@@ -40,7 +45,11 @@ public record Preferences(
         workshop.preference(person, DARK).map(Boolean::valueOf).orElse(false),
         chosen(workshop, person, SIZE, Size.P100),
         workshop.preference(person, MACHINE),
-        workshop.preference(person, WINDOW));
+        workshop.preference(person, WINDOW),
+        workshop
+            .preference(person, LANGUAGE)
+            .flatMap(kept ->
+                Stream.of(Language.values()).filter(l -> l.name().equals(kept)).findFirst()));
   }
 
   private static <E extends Enum<E>> E chosen(

@@ -32,6 +32,7 @@ import zebrawood.quantity.DisplayUnits;
 import zebrawood.records.kept.StationPaper;
 import zebrawood.records.workshop.TwoDescriptions;
 import zebrawood.records.workshop.Workshop;
+import zebrawood.words.Language;
 import zebrawood.words.Message;
 
 /** The open workshop. All its methods and properties belong to the interface's thread. */
@@ -170,6 +171,10 @@ public final class WorkshopModel implements AutoCloseable {
 
   public ObjectProperty<Boolean> darkProperty() {
     return choices.darkProperty();
+  }
+
+  public ObjectProperty<Language> languageProperty() {
+    return choices.languageProperty();
   }
 
   public ObjectProperty<Size> sizeProperty() {

@@ -143,6 +143,7 @@ public final class Paper {
   public static String fill(String template, Map<String, Object> values, Phrasebook words)
       throws IOException {
     Map<String, Object> all = new HashMap<>(values);
+    all.put("language", words.language().tag());
     all.put("say", (Mustache.Lambda) (part, out) -> out.write(said(part.execute(), words)));
     try (Reader reader = new InputStreamReader(resource(template), StandardCharsets.UTF_8)) {
       return Mustache.compiler().withEscaper(Paper::escaped).compile(reader).execute(all);
@@ -175,7 +176,8 @@ public final class Paper {
   }
 
   /** A page that says so is made smaller until it is one. */
-  private static final String ONE_PAGE = "<html lang=\"en\" class=\"one-page\">";
+  private static final Pattern ONE_PAGE =
+      Pattern.compile("<html lang=\"[A-Za-z-]+\" class=\"one-page\">");
 
   private static final double[] SIZES = {1, 0.94, 0.88, 0.82, 0.76, 0.7, 0.64, 0.58, 0.52};
   private static final Pattern STYLE = Pattern.compile("(?s)<style>.*?</style>");
@@ -184,7 +186,7 @@ public final class Paper {
   /** The page alone, as a PDF. */
   public static void pdf(String page, OutputStream out) throws IOException {
     Letters.Printable printable = Letters.forPaper(page, bundled(), Paper::installed);
-    boolean onePage = printable.html().startsWith(ONE_PAGE);
+    boolean onePage = ONE_PAGE.matcher(printable.html()).lookingAt();
     for (double size : onePage ? SIZES : new double[] {1}) {
       try (PDDocument document = new PDDocument();
           PdfBoxRenderer renderer =
