@@ -40,11 +40,13 @@ import zebrawood.desktop.app.Assembly;
 import zebrawood.desktop.station.GuardLine;
 import zebrawood.desktop.station.StationDefinition;
 import zebrawood.desktop.stations.StationList;
+import zebrawood.desktop.text.Text;
 import zebrawood.desktop.workshop.Happening;
 import zebrawood.desktop.workshop.WorkshopModel;
 import zebrawood.ledger.EventKind;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
+import zebrawood.words.Language;
 
 /**
  * The whole application in a window on a workshop file of its own, driven by the keyboard. Runs
@@ -84,6 +86,11 @@ public abstract class WindowTest extends ApplicationTest {
     public Clock withZone(ZoneId zone) {
       throw new UnsupportedOperationException("the tests are in UTC");
     }
+  }
+
+  /** For looking at pictures and small windows in another language: -Dtest.language=GERMAN. */
+  static {
+    Text.use(Text.words().in(Language.valueOf(System.getProperty("test.language", "ENGLISH"))));
   }
 
   /** The stations that the window has, in the order of the work. */

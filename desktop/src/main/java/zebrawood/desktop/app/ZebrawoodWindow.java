@@ -183,6 +183,7 @@ public final class ZebrawoodWindow extends Application {
 
   /** Everything is let go of as when the window is closed, and made anew in the same window. */
   private void speakOtherwise(Stage stage, Assembly before) {
+    String page = before.shell().shown();
     before.letGo();
     stage.setOnHiding(null);
     shown = null;
@@ -191,7 +192,12 @@ public final class ZebrawoodWindow extends Application {
           before.close();
           begin(file, clock);
           prepared.join();
-          Platform.runLater(() -> show(stage).ifPresent(window -> shown = window));
+          Platform.runLater(() ->
+              show(stage)
+                  .ifPresent(window -> {
+                    shown = window;
+                    window.shell().show(page);
+                  }));
         });
   }
 

@@ -34,6 +34,7 @@ final class NotebookStrip extends HBox {
   NotebookStrip(String titleWords, ZoneId zone, Runnable onOpen) {
     this.zone = zone;
     getStyleClass().add("notebook-strip");
+    setMinWidth(0);
     title = new Label(titleWords);
     title.getStyleClass().add("strip-title");
     title.setMinWidth(USE_PREF_SIZE);

@@ -303,7 +303,7 @@ public final class Shell extends StackPane implements SheetHost, MachinePage.Act
   }
 
   /** The place that is on show: a station's id, or one of the pages. */
-  String shown() {
+  public String shown() {
     return shown;
   }
 

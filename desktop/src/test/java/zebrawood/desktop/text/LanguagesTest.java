@@ -48,6 +48,8 @@ class LanguagesTest {
           "Zebrawood",
           "Java",
           "Deutsch",
+          "Jun",
+          "Jul",
           "English",
           "Name",
           "Station",
@@ -162,7 +164,7 @@ class LanguagesTest {
     assertThat(german.say(Message.number(0.5))).isEqualTo("0,5");
     assertThat(german.say(Amount.of(3, Quantity.LINES, 0))).isEqualTo("3 Zeilen");
     assertThat(german.say(Dates.dayAndTime(Instant.parse("2026-03-04T09:30:00Z"), ZoneOffset.UTC)))
-        .isEqualTo("04. März 2026 09:30");
+        .isEqualTo("04. Mär 2026 09:30");
     assertThat(
             german.sentence(
                 Advice.act("focus.set", Amount.mm(6.5, 2))

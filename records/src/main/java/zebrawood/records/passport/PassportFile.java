@@ -39,6 +39,9 @@ public record PassportFile(String machineId, String name, List<PassportRow> rows
   /** Of a file; a machine of a hundred years has less. */
   static final long MOST_BYTES = 1L << 30;
 
+  /** Memory over the file's size, measured on large ones, and a little more. */
+  private static final double MEMORY = 1.3;
+
   private static final int MOST_LINE_BYTES = 48 * 1024 * 1024;
   private static final int MOST_LINES = 2_000_000;
   private static final String FILE = "passport";
@@ -102,9 +105,23 @@ public record PassportFile(String machineId, String name, List<PassportRow> rows
    * @throws IOException where there is no such file, or it cannot be read
    */
   public static PassportFile read(Path file, int newest) throws IOException {
+    Runtime here = Runtime.getRuntime();
+    return read(file, newest, here.maxMemory() - here.totalMemory() + here.freeMemory());
+  }
+
+  /**
+   * @param freeBytes of memory
+   */
+  static PassportFile read(Path file, int newest, long freeBytes) throws IOException {
     long size = Files.size(file);
     if (size > MOST_BYTES) {
       throw refused(Message.of("passport.bytes", size), Message.of("passport.at-most", MOST_BYTES));
+    }
+    long needed = (long) (MEMORY * size);
+    if (needed > freeBytes) {
+      throw refused(
+          Message.of("passport.needs", megabytes(needed)),
+          Message.of("passport.free", megabytes(Math.max(0, freeBytes))));
     }
     try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
       return read(in, newest);
@@ -134,6 +151,10 @@ public record PassportFile(String machineId, String name, List<PassportRow> rows
     }
     whole(rows, head);
     return new PassportFile(head.machine(), head.name(), rows);
+  }
+
+  private static long megabytes(long bytes) {
+    return bytes / 1_000_000;
   }
 
   private static Head head(byte[] line) {

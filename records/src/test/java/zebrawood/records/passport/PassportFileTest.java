@@ -73,6 +73,21 @@ class PassportFileTest {
   }
 
   @Test
+  void whatDoesNotFitIntoMemoryIsRefusedBeforeItIsRead() throws IOException {
+    try (Workshop from = opened("from")) {
+      from.record(Samples.ALDER, "EH", Samples.START);
+      from.record(entry("a", 0));
+      Path file = written(from, "alder.passport");
+      long size = Files.size(file);
+      assertThat(PassportFile.read(file, Workshop.version(), 2 * size).rows()).isNotEmpty();
+      assertThatThrownBy(() -> PassportFile.read(file, Workshop.version(), size))
+          .isInstanceOf(UnusableReading.class)
+          .hasMessageContaining("MB of memory")
+          .hasMessageContaining("that are free here");
+    }
+  }
+
+  @Test
   void twoLaptopsThatWorkedApartEndEqual() throws IOException {
     for (int trial = 0; trial < 12; trial++) {
       Random random = new Random(trial);
