@@ -11,7 +11,6 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutionException;
-import java.util.concurrent.FutureTask;
 import java.util.function.ToDoubleFunction;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
@@ -109,7 +108,7 @@ public final class Keystroke {
   private void run(Path file, List<String> only) throws Exception {
     Workshop workshop = ((Opening.Opened) Workshop.open(file)).workshop();
     Clock clock = Clock.systemUTC();
-    onInterface(() -> {
+    InterfaceThread.run(() -> {
       Assembly.loadLooks();
       Stage stage = new Stage();
       app =
@@ -131,11 +130,11 @@ public final class Keystroke {
         sheet(sheet);
         measure(sheet.what, sheet.one, sheet.other);
         if (sheet.station.equals("mirrors")) {
-          onInterface(() -> ((Button) app.scene().lookup("#secondary")).fire());
+          InterfaceThread.run(() -> ((Button) app.scene().lookup("#secondary")).fire());
         }
       }
     }
-    onInterface(() -> app.model().close());
+    InterfaceThread.run(() -> app.model().close());
   }
 
   /**
@@ -219,29 +218,29 @@ public final class Keystroke {
   }
 
   private void sheet(Sheet sheet) throws Exception {
-    onInterface(() ->
+    InterfaceThread.run(() ->
         app.model().machinesProperty().get().stream()
             .filter(m -> m.name().equals(sheet.machine))
             .findFirst()
             .ifPresent(app.model()::choose));
     while (!machine().equals(sheet.machine)) {
-      aFrame();
+      InterfaceThread.frame(app.scene());
     }
-    onInterface(() -> app.shell().show(sheet.station));
-    aFrame();
+    InterfaceThread.run(() -> app.shell().show(sheet.station));
+    InterfaceThread.frame(app.scene());
     if (sheet.station.equals("mirrors")) {
       // On the stand-in nothing is held back until the machine's guards are proven today.
       press("#practise");
       press("#read-all");
     }
     if (sheet.station.equals("bed")) {
-      onInterface(() -> {
+      InterfaceThread.run(() -> {
         fiveAlong("#bed-across");
         fiveAlong("#bed-deep");
       });
-      aFrame();
+      InterfaceThread.frame(app.scene());
     }
-    onInterface(() -> {
+    InterfaceThread.run(() -> {
       sheet.typed.forEach(
           (name, words) -> ((TextInputControl) app.scene().lookup("#" + name)).setText(words));
       field = (TextField) app.scene().lookup("#" + sheet.field);
@@ -250,13 +249,13 @@ public final class Keystroke {
 
   private String machine() throws Exception {
     String[] name = new String[1];
-    onInterface(() -> name[0] = app.model().opened().machine().name());
+    InterfaceThread.run(() -> name[0] = app.model().opened().machine().name());
     return name[0];
   }
 
   private void press(String button) throws Exception {
-    onInterface(() -> ((Button) app.scene().lookup(button)).fire());
-    aFrame();
+    InterfaceThread.run(() -> ((Button) app.scene().lookup(button)).fire());
+    InterfaceThread.frame(app.scene());
   }
 
   private void measure(String sheet, String one, String other) throws Exception {
@@ -282,36 +281,19 @@ public final class Keystroke {
 
   private void keystroke(int index, String typed) throws Exception {
     Cost[] change = new Cost[1];
-    onInterface(() -> {
+    InterfaceThread.run(() -> {
       layout = new Cost(0, 0);
       Began began = Began.now();
       field.setText(typed);
       change[0] = Cost.since(began);
     });
     // What a frame lays out may ask for more in the next one: both count.
-    aFrame();
-    aFrame();
+    InterfaceThread.frame(app.scene());
+    InterfaceThread.frame(app.scene());
     if (index >= 0) {
       changes[index] = change[0];
       both[index] = change[0].plus(layout);
     }
-  }
-
-  private void aFrame() throws Exception {
-    CountDownLatch done = new CountDownLatch(1);
-    Runnable listener = done::countDown;
-    onInterface(() -> {
-      app.scene().addPostLayoutPulseListener(listener);
-      Platform.requestNextPulse();
-    });
-    done.await();
-    onInterface(() -> app.scene().removePostLayoutPulseListener(listener));
-  }
-
-  private static void onInterface(Runnable work) throws Exception {
-    FutureTask<Void> task = new FutureTask<>(work, null);
-    Platform.runLater(task);
-    task.get();
   }
 
   private static double share(Cost[] costs, ToDoubleFunction<Cost> of, double share) {

@@ -7,7 +7,6 @@ import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.FutureTask;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 import zebrawood.desktop.app.Assembly;
@@ -43,7 +42,7 @@ public final class LongRecord {
     Platform.setImplicitExit(false);
     int code = 0;
     try {
-      onInterface(Assembly::loadLooks);
+      InterfaceThread.run(Assembly::loadLooks);
       Path few = RecordTrials.grown(folder, FEW, 1);
       new LongRecord().times(few);
       Map<String, Double> small = new LongRecord().times(few);
@@ -72,7 +71,7 @@ public final class LongRecord {
       long begun = System.nanoTime();
       Workshop workshop = RecordTrials.opened(file);
       Stage[] stage = new Stage[1];
-      onInterface(() -> {
+      InterfaceThread.run(() -> {
         stage[0] = new Stage();
         app =
             new Assembly(
@@ -87,15 +86,15 @@ public final class LongRecord {
         stage[0].setScene(app.scene());
         stage[0].show();
       });
-      aFrame();
+      InterfaceThread.frame(app.scene());
       took("opened, to the first frame", begun);
       chosen("Bryony");
       begun = System.nanoTime();
       chosen("Alder");
       took("machine chosen", begun);
       begun = System.nanoTime();
-      onInterface(() -> app.shell().show("bed"));
-      aFrame();
+      InterfaceThread.run(() -> app.shell().show("bed"));
+      InterfaceThread.frame(app.scene());
       took("its bed sheet", begun);
       Entry sample = RecordTrials.samples(workshop, model.opened().machine()).getLast();
       Entry more =
@@ -103,7 +102,7 @@ public final class LongRecord {
               sample, sample.machineId(), "long-" + file + i + System.nanoTime(), clock.instant());
       CountDownLatch recorded = new CountDownLatch(1);
       begun = System.nanoTime();
-      onInterface(() ->
+      InterfaceThread.run(() ->
           model.record(
               more,
               workshop.paperOf(sample.id()).orElseThrow(),
@@ -112,9 +111,9 @@ public final class LongRecord {
                 throw new IllegalStateException("not recorded");
               }));
       recorded.await();
-      aFrame();
+      InterfaceThread.frame(app.scene());
       took("one entry more", begun);
-      onInterface(() -> {
+      InterfaceThread.run(() -> {
         model.close();
         stage[0].close();
       });
@@ -128,7 +127,7 @@ public final class LongRecord {
 
   private void chosen(String name) throws Exception {
     boolean[] there = new boolean[1];
-    onInterface(() -> {
+    InterfaceThread.run(() -> {
       Machine machine =
           model.machinesProperty().get().stream()
               .filter(m -> m.name().equals(name))
@@ -137,25 +136,8 @@ public final class LongRecord {
       model.choose(machine);
     });
     while (!there[0]) {
-      onInterface(() -> there[0] = model.opened().machine().name().equals(name));
+      InterfaceThread.run(() -> there[0] = model.opened().machine().name().equals(name));
     }
-    aFrame();
-  }
-
-  private void aFrame() throws Exception {
-    CountDownLatch done = new CountDownLatch(1);
-    Runnable listener = done::countDown;
-    onInterface(() -> {
-      app.scene().addPostLayoutPulseListener(listener);
-      Platform.requestNextPulse();
-    });
-    done.await();
-    onInterface(() -> app.scene().removePostLayoutPulseListener(listener));
-  }
-
-  private static void onInterface(Runnable work) throws Exception {
-    FutureTask<Void> task = new FutureTask<>(work, null);
-    Platform.runLater(task);
-    task.get();
+    InterfaceThread.frame(app.scene());
   }
 }

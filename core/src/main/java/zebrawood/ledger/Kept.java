@@ -15,7 +15,7 @@ public final class Kept {
    */
   public record Texts(String readings, String finding) {}
 
-  /** Neither is known. */
+  /** Neither is known; asked again, they may be. */
   public static final Texts NOTHING = new Texts("", "");
 
   private final Supplier<Texts> from;
@@ -30,7 +30,7 @@ public final class Kept {
     return new Kept(() -> texts);
   }
 
-  /** Asked once, by whoever wants to know first, and never where nobody does. */
+  /** Asked by whoever wants to know first, and not again once they are known. */
   public static Kept later(Supplier<Texts> from) {
     return new Kept(from);
   }
@@ -38,8 +38,9 @@ public final class Kept {
   Texts texts() {
     Optional<Texts> known = texts;
     if (known.isEmpty()) {
-      known = Optional.of(from.get());
-      texts = known;
+      Texts read = from.get();
+      texts = read == NOTHING ? Optional.empty() : Optional.of(read);
+      return read;
     }
     return known.get();
   }

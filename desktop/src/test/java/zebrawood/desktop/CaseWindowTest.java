@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
@@ -42,6 +43,21 @@ class CaseWindowTest extends WindowTest {
   private void begun() {
     until("it is read", () -> app.shell().playing().isPresent());
     settle();
+  }
+
+  /** What can be done by these words, in find or do. */
+  private List<String> found(String words) {
+    keys(KeyCode.CONTROL, KeyCode.K);
+    typeWords(words);
+    settle();
+    List<String> titles =
+        onInterface(() ->
+            app.scene().getRoot().lookupAll(".list-cell .label").stream()
+                .map(n -> ((javafx.scene.control.Label) n).getText())
+                .filter(said -> said.contains("Deutsch"))
+                .toList());
+    keys(KeyCode.ESCAPE);
+    return titles;
   }
 
   private String problem() {
@@ -219,11 +235,13 @@ class CaseWindowTest extends WindowTest {
     DemoCopy.write(file, clock.instant());
     reopen();
     open("Bryony", "field");
+    assertThat(found("deutsch")).isNotEmpty();
     begin();
     fill("#practise-file", own.toString());
     keys(KeyCode.ENTER);
     begun();
     CaseRun run = onInterface(() -> app.shell().playing().orElseThrow());
+    assertThat(found("deutsch")).as("another language would end the case").isEmpty();
     openStation("field");
     press("#practise");
     for (int round = 0; round < 6 && !run.machine().isWithin(Trait.FIELD_SCALE); round++) {

@@ -305,7 +305,8 @@ final class ShellCommands {
     DisplayUnits units = workshop.units();
     List<Command> all = new ArrayList<>();
     for (Language language : Language.values()) {
-      if (language != workshop.languageProperty().get()) {
+      // The window is made anew, and a case would end with it.
+      if (language != workshop.languageProperty().get() && shell.playing().isEmpty()) {
         all.add(
             Command.of(
                 Message.of("command.language", language),

@@ -34,7 +34,7 @@ public final class Workshop implements AutoCloseable {
   private FileIdentity identity;
   private Sql sql;
   private MachineTable machines;
-  private EntryTable entries;
+  private volatile EntryTable entries;
   private PaperTable papers;
   private EventTable events;
   private DraftTable drafts;
@@ -247,8 +247,11 @@ public final class Workshop implements AutoCloseable {
     return lines.of(machineId, id -> inOrder(entries.lines(id, this::kept), id));
   }
 
-  /** Where the file no longer gives them, what was typed and found is unknown. */
-  private synchronized Kept.Texts kept(String entryId) {
+  /**
+   * Where the file no longer gives them, what was typed and found is unknown. It waits for no long
+   * work on the file: the window asks for one entry's.
+   */
+  private Kept.Texts kept(String entryId) {
     try {
       return entries.kept(entryId).orElse(Kept.NOTHING);
     } catch (Sql.Refused e) {

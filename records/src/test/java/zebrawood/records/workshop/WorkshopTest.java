@@ -10,9 +10,11 @@ import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Duration;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -83,8 +85,17 @@ class WorkshopTest {
       assertThat(line).isEqualTo(kept).hasSameHashCodeAs(kept);
     }
     Entry unread;
+    String later =
+        Samples.entry("b", EntryKind.AS_LEFT, 30, Samples.onScrews(6, 6, 6, 6.1)).readings();
     try (Workshop workshop = opened(file())) {
       unread = (Entry) workshop.history("alder").getFirst();
+      Entry meanwhile = (Entry) workshop.history("alder").getLast();
+      synchronized (workshop) {
+        assertThat(CompletableFuture.supplyAsync(meanwhile::readings))
+            .as("asked while other work holds the file")
+            .succeedsWithin(Duration.ofSeconds(20))
+            .isEqualTo(later);
+      }
     }
     assertThat(unread.readings()).as("the file is closed: nothing is made up").isEmpty();
   }
