@@ -7,10 +7,22 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.DriverManager;
+import java.util.ArrayList;
+import java.util.List;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.apache.pdfbox.text.TextPosition;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import zebrawood.desktop.text.Text;
+import zebrawood.quantity.DisplayUnits;
 import zebrawood.records.workshop.Opening;
 import zebrawood.records.workshop.Workshop;
+import zebrawood.words.Language;
+import zebrawood.words.Phrasebook;
 
 /** The record from the command line, in this very process. */
 class RecordCommandsTest {
@@ -46,6 +58,46 @@ class RecordCommandsTest {
     assertThat(changed.err().strip().lines()).hasSize(1);
     Ran nobody = run("passport", "export", "Nobody", passport, "--workshop", to);
     assertThat(nobody.err()).contains("Flint").doesNotContain("Exception");
+  }
+
+  @ParameterizedTest
+  @EnumSource
+  void noWordOfAHandOverSheetRunsOutOfThePage(Language language) throws IOException {
+    String from = folder.resolve("from.zebrawood").toString();
+    String sheet = folder.resolve("sheet.pdf").toString();
+    Text.use(Phrasebook.of(language, DisplayUnits.METRIC));
+    try {
+      run("demo", "--workshop", from);
+      for (String machine : List.of("Alder", "Bryony", "Flint", "Madder")) {
+        Files.deleteIfExists(Path.of(sheet));
+        assertThat(run("sheet", machine, sheet, "--workshop", from).code()).isZero();
+        assertThat(outside(Path.of(sheet))).as(machine).isEmpty();
+      }
+    } finally {
+      Text.use(Phrasebook.ENGLISH);
+    }
+  }
+
+  /** The lines that reach into the margin at the right, which is 16 mm wide. */
+  private static List<String> outside(Path pdf) throws IOException {
+    double marginPt = 15.5 / 25.4 * 72;
+    List<String> outside = new ArrayList<>();
+    try (PDDocument document = Loader.loadPDF(pdf.toFile())) {
+      PDFTextStripper lines =
+          new PDFTextStripper() {
+            @Override
+            protected void writeString(String line, List<TextPosition> letters) throws IOException {
+              if (letters.stream()
+                  .anyMatch(
+                      l -> l.getXDirAdj() + l.getWidthDirAdj() > l.getPageWidth() - marginPt)) {
+                outside.add(line);
+              }
+              super.writeString(line, letters);
+            }
+          };
+      assertThat(lines.getText(document)).isNotBlank();
+    }
+    return outside;
   }
 
   @Test
