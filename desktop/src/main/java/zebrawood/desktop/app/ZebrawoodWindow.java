@@ -40,6 +40,9 @@ public final class ZebrawoodWindow extends Application {
   /** Told by the window's thread, let go of by the one that opened it. */
   private static volatile Assembly shown;
 
+  /** Done when what a window before began outside has ended, too. */
+  private static volatile CompletableFuture<Void> ended = CompletableFuture.completedFuture(null);
+
   /**
    * What the file gave.
    *
@@ -75,6 +78,7 @@ public final class ZebrawoodWindow extends Application {
           Text.of("window.no-display", Message.quoted(String.valueOf(e.getMessage()))));
       exitCode = Zebrawood.NOT_POSSIBLE;
     }
+    ended.join();
     if (shown != null) {
       // The window is gone; what was begun outside ends as it must, and is kept.
       shown.close();
@@ -184,21 +188,39 @@ public final class ZebrawoodWindow extends Application {
   /** Everything is let go of as when the window is closed, and made anew in the same window. */
   private void speakOtherwise(Stage stage, Assembly before) {
     String page = before.shell().shown();
+    Path recordedIn = before.model().file();
     before.letGo();
     stage.setOnHiding(null);
     shown = null;
+    CompletableFuture<Void> end =
+        CompletableFuture.runAsync(() -> end(before), Thread.ofPlatform()::start);
+    ended = end;
     Thread.ofPlatform()
+        .daemon()
         .start(() -> {
-          before.close();
-          begin(file, clock);
-          prepared.join();
-          Platform.runLater(() ->
+          end.join();
+          begin(recordedIn, clock);
+          // What it threw is told by the window's thread.
+          prepared.handle((ready, trouble) -> true).join();
+          Platform.runLater(() -> {
+            if (stage.isShowing()) {
               show(stage)
                   .ifPresent(window -> {
                     shown = window;
                     window.shell().show(page);
-                  }));
+                  });
+            }
+          });
         });
+  }
+
+  /** Whatever becomes of it, what follows says whether the file can be opened. */
+  private static void end(Assembly before) {
+    try {
+      before.close();
+    } catch (RuntimeException e) {
+      LoggerFactory.getLogger(ZebrawoodWindow.class).error("the window before did not end", e);
+    }
   }
 
   /** Where it was, within the screens that are there now. */
