@@ -11,7 +11,9 @@ import zebrawood.ledger.Recorded;
 final class LinesAtHand {
   private static final int MOST_MACHINES = 8;
 
-  private final SequencedMap<String, List<Recorded>> ofMachine = new LinkedHashMap<>();
+  /** In the order in which they were asked for: the first goes first. */
+  private final SequencedMap<String, List<Recorded>> ofMachine =
+      new LinkedHashMap<>(2 * MOST_MACHINES, 0.75f, true);
 
   /**
    * @param read from the file, where they are not at hand

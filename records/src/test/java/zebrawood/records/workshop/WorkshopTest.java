@@ -76,7 +76,12 @@ class WorkshopTest {
         assertThat(workshop.history("other-" + i)).isEmpty();
       }
       Entry line = (Entry) workshop.history("alder").getFirst();
-      workshop.history("sedge");
+      for (int i = 0; i < 12; i++) {
+        workshop.history("other-" + i);
+        assertThat(workshop.history("alder").getFirst())
+            .as("not read again while it is asked for")
+            .isSameAs(line);
+      }
       Entry more = Samples.entry("b", EntryKind.AS_LEFT, 30, Samples.onScrews(6, 6, 6, 6.1));
       workshop.record(more);
       assertThat(workshop.history("alder")).containsExactly(line, more);
