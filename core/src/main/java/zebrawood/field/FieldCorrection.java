@@ -302,6 +302,7 @@ public final class FieldCorrection {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
+            Optional.empty(),
             Optional.of(
                 kept.misread.stream()
                     .map(p -> new FieldFinding.MarkPlace(p.xMm(), p.yMm()))

@@ -55,6 +55,8 @@ public sealed interface FieldFinding extends Finding {
    * @param points as they were found in a scan, turned and moved onto the grid; empty where they
    *     were typed
    * @param missing marks that were not found in a scan; empty where they were typed
+   * @param pointUncertaintiesMm of points found in a picture, one standard deviation of each
+   *     coordinate, in their order
    * @param leftOut marks that were misread, and count for nothing
    */
   record OfGrid(
@@ -73,6 +75,7 @@ public sealed interface FieldFinding extends Finding {
       double maxErrorAfterMm,
       Optional<List<Row>> table,
       Optional<List<FieldReadings.Point>> points,
+      Optional<List<Double>> pointUncertaintiesMm,
       Optional<List<Missing>> missing,
       Optional<List<MarkPlace>> leftOut,
       Verdict verdict,
@@ -87,6 +90,7 @@ public sealed interface FieldFinding extends Finding {
     OfGrid scanned(
         double scannerMrad,
         List<FieldReadings.Point> found,
+        List<Double> errorsMm,
         List<Missing> notFound,
         List<Message> warned) {
       OptionalDouble nobodyKnows = OptionalDouble.empty();
@@ -97,13 +101,22 @@ public sealed interface FieldFinding extends Finding {
           new Estimate(skewMrad.value(), Math.hypot(skewMrad.uncertainty(), scannerMrad)),
           table,
           Optional.of(found),
+          Optional.of(errorsMm),
           Optional.of(notFound),
           warned);
     }
 
     OfGrid with(List<Row> rows) {
       return with(
-          shiftXMm, shiftYMm, rotationMrad, skewMrad, Optional.of(rows), points, missing, warnings);
+          shiftXMm,
+          shiftYMm,
+          rotationMrad,
+          skewMrad,
+          Optional.of(rows),
+          points,
+          pointUncertaintiesMm,
+          missing,
+          warnings);
     }
 
     private OfGrid with(
@@ -113,6 +126,7 @@ public sealed interface FieldFinding extends Finding {
         Estimate skew,
         Optional<List<Row>> rows,
         Optional<List<FieldReadings.Point>> found,
+        Optional<List<Double>> errorsMm,
         Optional<List<Missing>> notFound,
         List<Message> warned) {
       return new OfGrid(
@@ -131,6 +145,7 @@ public sealed interface FieldFinding extends Finding {
           maxErrorAfterMm,
           rows,
           found,
+          errorsMm,
           notFound,
           leftOut,
           verdict,

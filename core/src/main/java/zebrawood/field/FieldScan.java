@@ -100,6 +100,9 @@ public final class FieldScan {
         f.scanned(
             1000 * skew.error(),
             points,
+            marks.stream()
+                .map(m -> m.uncertaintyPx() / Math.min(scale.pxPerMmX(), scale.pxPerMmY()))
+                .toList(),
             missing(readings, marks),
             warnings(readings, f, off.size(), skew)),
         points,

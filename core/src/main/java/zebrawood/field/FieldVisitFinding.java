@@ -50,12 +50,21 @@ public record FieldVisitFinding(
     plain.map(ControllerCoefficients::said).ifPresent(said::add);
     lineWidthMm.ifPresent(mm -> said.add(Message.of("field.summary.line", Amount.mm(mm, 3))));
     if (field instanceof OfGrid grid) {
+      grid.pointUncertaintiesMm().filter(u -> !u.isEmpty()).ifPresent(u -> said.add(readTo(u)));
       grid.missing().filter(m -> !m.isEmpty()).ifPresent(m -> said.add(notFound(m)));
       if (task instanceof FieldTask.ByScan(FieldScanReadings scan) && scan.diagonals().isEmpty()) {
         said.add(Message.of("field.scan.skew"));
       }
     }
     return said;
+  }
+
+  private static Message readTo(List<Double> uncertaintiesMm) {
+    double[] sorted = uncertaintiesMm.stream().mapToDouble(u -> u).sorted().toArray();
+    return Message.of(
+        "field.summary.read-to",
+        Amount.mm(sorted[sorted.length / 2], 3),
+        Amount.mm(sorted[sorted.length - 1], 3));
   }
 
   private static Message notFound(List<Missing> missing) {

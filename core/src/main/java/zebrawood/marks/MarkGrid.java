@@ -7,15 +7,14 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.DoubleConsumer;
+import java.util.function.ToDoubleBiFunction;
 import java.util.stream.Collectors;
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.ArrayRealVector;
-import org.hipparchus.linear.QRDecomposition;
-import org.hipparchus.linear.RealMatrix;
 import zebrawood.marks.Lattice.Cell;
 import zebrawood.marks.MarkCentre.Centre;
 import zebrawood.marks.MarkShapes.Place;
+import zebrawood.marks.PeerShape.Fit;
 import zebrawood.measure.Picture;
 
 /**
@@ -54,14 +53,20 @@ public final class MarkGrid {
   private static final double ABOUT_DOT = 4.5;
   private static final double LEAST_ABOUT_PX = 14;
 
+  private static final double MOST_OF_PITCH = 0.8;
+  private static final double WIDE_CROSS = 2.6;
+  private static final double WIDE_DOT_SEEN = 3;
+  private static final double LEAST_SEEN = 0.35;
+
   private MarkGrid() {}
 
   /**
    * A mark.
    *
    * @param column and row from the lower left, from 0
+   * @param uncertaintyPx one standard deviation of each coordinate
    */
-  public record Mark(int column, int row, double xPx, double yPx) {}
+  public record Mark(int column, int row, double xPx, double yPx, double uncertaintyPx) {}
 
   /**
    * @param columnsSeen and {@code rowsSeen}: how many there are, at most as many as asked for
@@ -92,14 +97,14 @@ public final class MarkGrid {
       double pitchPx,
       double pxPerMm,
       DoubleConsumer reached) {
-    double wide = (kind == MarkKind.CROSS ? WIDE_LINE : WIDE_DOT) * pitchPx / pxPerMm;
-    double narrow = Math.min(wide, kind == MarkKind.CROSS ? LINE_MM : DOT_MM);
+    double wideMm = (kind == MarkKind.CROSS ? WIDE_LINE : WIDE_DOT) * pitchPx / pxPerMm;
+    double narrow = Math.min(wideMm, kind == MarkKind.CROSS ? LINE_MM : DOT_MM);
     List<Look> looks =
         List.of(
             new Look(narrow, false),
             new Look(narrow, true),
-            new Look(wide, false),
-            new Look(wide, true));
+            new Look(wideMm, false),
+            new Look(wideMm, true));
     Seen best = new Seen(Map.of(), false);
     int done = 0;
     for (Look look : looks) {
@@ -125,12 +130,18 @@ public final class MarkGrid {
             pitchPx,
             Math.max(LEAST_ABOUT_PX, (kind == MarkKind.CROSS ? ABOUT_CROSS : ABOUT_DOT) * size));
     Picture seenAs = best.lightOnDark ? new InvertedPicture(picture) : picture;
-    List<Mark> marks =
+    double wide =
+        Math.min(
+            MOST_OF_PITCH * pitchPx, (kind == MarkKind.CROSS ? WIDE_CROSS : WIDE_DOT_SEEN) * size);
+    List<Middle> middles =
         best.marks.entrySet().parallelStream()
-            .map(e -> centre(seenAs, kind, e.getKey(), e.getValue(), about))
+            .map(e ->
+                MarkCentre.of(seenAs, kind, e.getValue().x(), e.getValue().y(), about)
+                    .map(c -> new Middle(e.getKey(), c)))
             .flatMap(Optional::stream)
-            .sorted(Comparator.comparingInt(Mark::row).thenComparingInt(Mark::column))
             .toList();
+    PeerShape peers = PeerShape.of(seenAs, middles.stream().map(Middle::centre).toList(), wide);
+    List<Mark> marks = byPeers(peers, middles, columns, rows, pitchPx);
     reached.accept(1);
     return new Found(
         marks,
@@ -169,7 +180,7 @@ public final class MarkGrid {
     return new Seen(mapped, look.lightOnDark);
   }
 
-  private static double median(double[] values) {
+  static double median(double[] values) {
     Arrays.sort(values);
     return values[values.length / 2];
   }
@@ -182,10 +193,67 @@ public final class MarkGrid {
             + 1;
   }
 
-  private static Optional<Mark> centre(
-      Picture picture, MarkKind kind, Cell cell, Place place, double aboutPx) {
-    Optional<Centre> centre = MarkCentre.of(picture, kind, place.x(), place.y(), aboutPx);
-    return centre.map(c -> new Mark(cell.column(), cell.row(), c.x(), c.y()));
+  /** A mark of the net, by its own ink alone. */
+  private record Middle(Cell cell, Centre centre) {}
+
+  /**
+   * Each beside the shape that all have in common, so that what lies on one alone no longer moves
+   * it. One that then lies off the map of all is looked for where the map has it, too.
+   */
+  private static List<Mark> byPeers(
+      PeerShape peers, List<Middle> middles, int columns, int rows, double pitchPx) {
+    Map<Cell, Fit> fits = new ConcurrentHashMap<>();
+    middles.parallelStream()
+        .forEach(m -> peers.fit(m.centre).ifPresent(fit -> fits.put(m.cell, fit)));
+    if (fits.size() < 4) {
+      return List.of();
+    }
+    Map<Cell, Place> places =
+        fits.entrySet().stream()
+            .collect(
+                Collectors.toMap(
+                    Map.Entry::getKey,
+                    e -> new Place(e.getValue().x(), e.getValue().y(), e.getValue().seen(), 0)));
+    SmoothNet map = SmoothNet.robust(places, columns, rows, pitchPx);
+    // The common shape has its middle where the marks have theirs on the whole.
+    double aside = middle(middles, fits, (c, f) -> c.x() - f.x());
+    double down = middle(middles, fits, (c, f) -> c.y() - f.y());
+    List<Mark> marks = new ArrayList<>();
+    for (Middle m : middles) {
+      Optional<Fit> fit = Optional.ofNullable(fits.get(m.cell)).filter(f -> f.seen() >= LEAST_SEEN);
+      double[] there = map.at(m.cell);
+      if (fit.isEmpty() || off(fit.get(), there) > ON_THE_MAP * pitchPx) {
+        fit =
+            peers
+                .fit(new Centre(there[0], there[1]))
+                .filter(f -> f.seen() >= LEAST_SEEN && off(f, there) <= ON_THE_MAP * pitchPx)
+                .or(() -> Optional.ofNullable(fits.get(m.cell)));
+      }
+      fit.filter(f -> f.seen() >= LEAST_SEEN)
+          .ifPresent(f ->
+              marks.add(
+                  new Mark(
+                      m.cell.column(),
+                      m.cell.row(),
+                      f.x() + aside,
+                      f.y() + down,
+                      f.uncertaintyPx())));
+    }
+    marks.sort(Comparator.comparingInt(Mark::row).thenComparingInt(Mark::column));
+    return marks;
+  }
+
+  private static double middle(
+      List<Middle> middles, Map<Cell, Fit> fits, ToDoubleBiFunction<Centre, Fit> off) {
+    return median(
+        middles.stream()
+            .filter(m -> fits.containsKey(m.cell))
+            .mapToDouble(m -> off.applyAsDouble(m.centre, fits.get(m.cell)))
+            .toArray());
+  }
+
+  private static double off(Fit fit, double[] there) {
+    return Math.hypot(fit.x() - there[0], fit.y() - there[1]);
   }
 
   private static boolean within(Cell cell, Cell corner, int columns, int rows) {
@@ -228,7 +296,7 @@ public final class MarkGrid {
     Map<Cell, Place> now = net;
     PlaceIndex index = PlaceIndex.of(places, OFF_THE_MAP * pitchPx);
     for (int round = 0; round < ROUNDS; round++) {
-      Smooth map = Smooth.robust(now, columns, rows, pitchPx);
+      SmoothNet map = SmoothNet.robust(now, columns, rows, pitchPx);
       double peers = median(now.values().stream().mapToDouble(Place::response).toArray());
       Map<Cell, Place> next = new HashMap<>();
       for (int row = 0; row < rows; row++) {
@@ -252,101 +320,5 @@ public final class MarkGrid {
   private static boolean mayBe(Place p, double off, double peers) {
     return p.response() >= OF_PEERS * peers
         || off < ON_THE_MAP && p.response() >= OF_PEERS_ON_THE_MAP * peers;
-  }
-
-  /** A polynomial of column and row, of a degree that so many marks bear. */
-  private record Smooth(int degree, double[] x, double[] y, int columns, int rows) {
-    /** In pitches: what lies further off than a few of the median counts less, then nothing. */
-    private static final double LEAST_SPREAD = 0.004;
-
-    private static final int ROUNDS = 4;
-
-    /** Fitted again and again, with less weight for what is far off it (Tukey's biweight). */
-    static Smooth robust(Map<Cell, Place> marks, int columns, int rows, double pitchPx) {
-      Map<Cell, Double> weights = new HashMap<>();
-      Smooth map = of(marks, weights, columns, rows);
-      for (int round = 0; round < ROUNDS; round++) {
-        Map<Cell, Double> off = new HashMap<>();
-        for (var mark : marks.entrySet()) {
-          double[] at = map.at(mark.getKey());
-          off.put(
-              mark.getKey(), Math.hypot(mark.getValue().x() - at[0], mark.getValue().y() - at[1]));
-        }
-        double spread =
-            Math.max(
-                LEAST_SPREAD * pitchPx,
-                median(off.values().stream().mapToDouble(d -> d).toArray()));
-        off.forEach((cell, d) -> {
-          double t = d / (6 * spread);
-          weights.put(cell, t < 1 ? (1 - t * t) * (1 - t * t) : 0);
-        });
-        map = of(marks, weights, columns, rows);
-      }
-      return map;
-    }
-
-    private static Smooth of(
-        Map<Cell, Place> marks, Map<Cell, Double> weights, int columns, int rows) {
-      long across = marks.keySet().stream().map(Cell::column).distinct().count();
-      long up = marks.keySet().stream().map(Cell::row).distinct().count();
-      int degree = (int) Math.min(3, Math.min(across, up) - 1);
-      while (degree > 1 && 2 * terms(degree) > marks.size()) {
-        degree--;
-      }
-      List<Map.Entry<Cell, Place>> all = new ArrayList<>(marks.entrySet());
-      int taken = Math.max(1, degree);
-      RealMatrix design = new Array2DRowRealMatrix(all.size(), terms(taken));
-      for (int i = 0; i < all.size(); i++) {
-        double[] row = values(all.get(i).getKey(), taken, columns, rows);
-        double root = root(weights, all.get(i).getKey());
-        for (int k = 0; k < row.length; k++) {
-          row[k] *= root;
-        }
-        design.setRow(i, row);
-      }
-      var solver = new QRDecomposition(design, 1e-12).getSolver();
-      double[] px =
-          all.stream().mapToDouble(e -> root(weights, e.getKey()) * e.getValue().x()).toArray();
-      double[] py =
-          all.stream().mapToDouble(e -> root(weights, e.getKey()) * e.getValue().y()).toArray();
-      return new Smooth(
-          taken,
-          solver.solve(new ArrayRealVector(px)).toArray(),
-          solver.solve(new ArrayRealVector(py)).toArray(),
-          columns,
-          rows);
-    }
-
-    private static double root(Map<Cell, Double> weights, Cell cell) {
-      return Math.sqrt(weights.getOrDefault(cell, 1.0));
-    }
-
-    private static int terms(int degree) {
-      return (degree + 1) * (degree + 2) / 2;
-    }
-
-    private static double[] values(Cell cell, int degree, int columns, int rows) {
-      double u = 2.0 * cell.column() / Math.max(1, columns - 1) - 1;
-      double v = 2.0 * cell.row() / Math.max(1, rows - 1) - 1;
-      double[] values = new double[terms(degree)];
-      int k = 0;
-      for (int total = 0; total <= degree; total++) {
-        for (int ofV = 0; ofV <= total; ofV++) {
-          values[k++] = Math.pow(u, total - ofV) * Math.pow(v, ofV);
-        }
-      }
-      return values;
-    }
-
-    double[] at(Cell cell) {
-      double[] values = values(cell, degree, columns, rows);
-      double px = 0;
-      double py = 0;
-      for (int i = 0; i < values.length; i++) {
-        px += values[i] * x[i];
-        py += values[i] * y[i];
-      }
-      return new double[] {px, py};
-    }
   }
 }

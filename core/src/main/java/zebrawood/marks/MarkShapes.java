@@ -34,6 +34,9 @@ public final class MarkShapes {
 
   private static final double LEAST_RESPONSE = 0.01;
 
+  /** Steps from a dot's darkest pixel to its middle. */
+  private static final int TO_THE_MIDDLE = 3;
+
   /** As many are looked at for each mark, and this many at least. */
   private static final int TIMES_AS_MANY = 12;
 
@@ -234,33 +237,58 @@ public final class MarkShapes {
 
   private Place dot(int x, int y) {
     double best = 0;
-    double itsSize = 0;
+    Place its = place(x, y, 0, 0);
     for (double share : SIZES) {
       double radius = share * pitch;
       if (radius < 1.5) {
         continue;
       }
-      double inside = eighths(x, y, 0.75 * radius)[1];
-      double middle = ink.about(x, y);
-      double around = eighths(x, y, 1.6 * radius + 1)[6];
+      // The darkest pixel of a dot may lie anywhere in it.
+      double[] at = {x + 0.5, y + 0.5};
+      for (int round = 0; round < TO_THE_MIDDLE; round++) {
+        at = shifted(at, radius);
+      }
+      double inside = eighths(at, 0.75 * radius)[1];
+      double middle = ink.about((int) Math.floor(at[0]), (int) Math.floor(at[1]));
+      double around = eighths(at, 1.6 * radius + 1)[6];
       double response = (Math.min(inside, middle) - around) * (1 + 0.1 * Math.log(radius / 1.5));
       if (response > best) {
         best = response;
-        itsSize = radius;
+        its = new Place(at[0] * ink.block(), at[1] * ink.block(), response, radius * ink.block());
       }
     }
-    return place(x, y, best, itsSize);
+    return its;
+  }
+
+  /** Towards where the ink about a place lies (mean shift), by samples on four circles. */
+  private double[] shifted(double[] at, double radius) {
+    double sum = 0;
+    double sx = 0;
+    double sy = 0;
+    for (int ring = 1; ring <= 4; ring++) {
+      double r = ring * 0.3 * radius;
+      for (int i = 0; i < 8; i++) {
+        double angle = (i + 0.5 * (ring % 2)) * Math.PI / 4;
+        double dx = r * Math.cos(angle);
+        double dy = r * Math.sin(angle);
+        double d = ring * ink.at((int) Math.floor(at[0] + dx), (int) Math.floor(at[1] + dy));
+        sum += d;
+        sx += d * dx;
+        sy += d * dy;
+      }
+    }
+    return sum > 0 ? new double[] {at[0] + sx / sum, at[1] + sy / sum} : at;
   }
 
   /** The ink at eight places of a circle, the least first. */
-  private double[] eighths(int x, int y, double radius) {
+  private double[] eighths(double[] at, double radius) {
     double[] all = new double[8];
     for (int i = 0; i < 8; i++) {
       double angle = i * Math.PI / 4;
       all[i] =
           ink.about(
-              (int) Math.floor(x + 0.5 + radius * Math.cos(angle)),
-              (int) Math.floor(y + 0.5 + radius * Math.sin(angle)));
+              (int) Math.floor(at[0] + radius * Math.cos(angle)),
+              (int) Math.floor(at[1] + radius * Math.sin(angle)));
     }
     Arrays.sort(all);
     return all;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import zebrawood.measure.SmallSystem;
 
 /**
  * The rim of a burn, in mm from the target's middle, and which shape it follows.

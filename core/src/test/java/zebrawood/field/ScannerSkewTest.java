@@ -33,7 +33,8 @@ class ScannerSkewTest {
         double[] at = onSheet(column, row);
         double x = at[0] * Math.cos(turned) - at[1] * Math.sin(turned);
         double y = at[0] * Math.sin(turned) + at[1] * Math.cos(turned);
-        marks.add(new Mark(column, row, 900 + PX_PER_MM * (x + scanner * y), 900 - PX_PER_MM * y));
+        marks.add(
+            new Mark(column, row, 900 + PX_PER_MM * (x + scanner * y), 900 - PX_PER_MM * y, 0.05));
       }
     }
     return marks;

@@ -1,4 +1,4 @@
-package zebrawood.tape;
+package zebrawood.measure;
 
 import java.util.Optional;
 import org.hipparchus.linear.Array2DRowRealMatrix;
@@ -6,13 +6,13 @@ import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.LUDecomposition;
 
 /** Normal equations of a least-squares fit of a few numbers, added up point by point. */
-final class SmallSystem {
+public final class SmallSystem {
   private SmallSystem() {}
 
   /**
    * @param normal as many rows as numbers are looked for, and one column more
    */
-  static void add(double[][] normal, double[] terms, double value, double weight) {
+  public static void add(double[][] normal, double[] terms, double value, double weight) {
     int n = terms.length;
     for (int i = 0; i < n; i++) {
       for (int k = 0; k < n; k++) {
@@ -23,7 +23,7 @@ final class SmallSystem {
   }
 
   /** Empty where the points do not decide them. */
-  static Optional<double[]> solve(double[][] normal) {
+  public static Optional<double[]> solve(double[][] normal) {
     int n = normal.length;
     double[][] a = new double[n][n];
     double[] b = new double[n];

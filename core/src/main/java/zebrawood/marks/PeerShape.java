@@ -1,0 +1,261 @@
+package zebrawood.marks;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import zebrawood.marks.MarkCentre.Centre;
+import zebrawood.measure.Picture;
+import zebrawood.measure.SmallSystem;
+
+/**
+ * What the marks of a sheet look like together, and how well one of them is seen: the common shape
+ * is laid over a mark and moved until the light agrees, in which what lies on the mark alone (a
+ * pen's stroke, a speck) counts nothing (Tukey's biweight). What is left of the light then tells
+ * the uncertainty of the mark's place.
+ */
+final class PeerShape {
+  private static final int ROUNDS = 12;
+  private static final double STILL_PX = 1e-3;
+
+  /** Tukey's constant, and what a median of absolute values is of a standard deviation. */
+  private static final double TUKEY = 4.685;
+
+  private static final double OF_MEDIAN = 1.4826;
+
+  /** Of the shape's own darkness: what no scan is better than. */
+  private static final double LEAST_SPREAD = 0.01;
+
+  /** Place, depth, and the sheet's light as a plane. */
+  private static final int UNKNOWNS = 6;
+
+  /** Neighbouring pixels agree, by blur, grain and compression: no more than this is believed. */
+  private static final double MOST_AGREEMENT = 0.8;
+
+  /** Pixels: what sampling between them and whole levels leave, however clear the mark is. */
+  private static final double OF_PIXELS = 0.03;
+
+  private final Picture picture;
+  private final int half;
+
+  /** Darkness as a share of the sheet's light, row by row from the upper left. */
+  private final double[] shape;
+
+  /**
+   * A mark's place in pixels, with a standard deviation of each coordinate.
+   *
+   * @param seen which share of what tells its place is not covered by something else
+   */
+  record Fit(double x, double y, double uncertaintyPx, double seen) {}
+
+  private PeerShape(Picture picture, int half, double[] shape) {
+    this.picture = picture;
+    this.half = half;
+    this.shape = shape;
+  }
+
+  /**
+   * The median of all.
+   *
+   * @param aboutPx so wide is what is looked at about each
+   */
+  static PeerShape of(Picture picture, List<Centre> centres, double aboutPx) {
+    int half = (int) Math.max(4, Math.round(aboutPx / 2));
+    int n = 2 * half + 1;
+    List<double[]> windows =
+        centres.stream()
+            .map(c -> window(picture, c.x(), c.y(), half))
+            .flatMap(Optional::stream)
+            .map(PeerShape::darkness)
+            .toList();
+    double[] shape = new double[n * n];
+    double[] here = new double[windows.size()];
+    for (int i = 0; i < shape.length; i++) {
+      for (int k = 0; k < here.length; k++) {
+        here[k] = windows.get(k)[i];
+      }
+      Arrays.sort(here);
+      shape[i] = here.length == 0 ? 0 : (here[(here.length - 1) / 2] + here[here.length / 2]) / 2;
+    }
+    return new PeerShape(picture, half, shape);
+  }
+
+  /** The light about a place, between the pixels' middles; empty at the picture's edge. */
+  private static Optional<double[]> window(Picture picture, double x, double y, int half) {
+    int left = (int) Math.floor(x - 0.5) - half;
+    int top = (int) Math.floor(y - 0.5) - half;
+    int n = 2 * half + 1;
+    if (left < 0 || top < 0 || left + n >= picture.width() || top + n >= picture.height()) {
+      return Optional.empty();
+    }
+    double fx = x - 0.5 - Math.floor(x - 0.5);
+    double fy = y - 0.5 - Math.floor(y - 0.5);
+    double[] above = new double[n + 1];
+    double[] below = new double[n + 1];
+    picture.row(left, top, above);
+    double[] window = new double[n * n];
+    for (int v = 0; v < n; v++) {
+      picture.row(left, top + v + 1, below);
+      for (int u = 0; u < n; u++) {
+        window[v * n + u] =
+            (1 - fy) * ((1 - fx) * above[u] + fx * above[u + 1])
+                + fy * ((1 - fx) * below[u] + fx * below[u + 1]);
+      }
+      double[] spare = above;
+      above = below;
+      below = spare;
+    }
+    return Optional.of(window);
+  }
+
+  private static double[] darkness(double[] window) {
+    double[] sorted = window.clone();
+    Arrays.sort(sorted);
+    double sheet = Math.max(1, sorted[(int) (0.7 * sorted.length)]);
+    return Arrays.stream(window).map(l -> 1 - l / sheet).toArray();
+  }
+
+  /** Empty where the light does not tell a place, or the mark lies at the picture's edge. */
+  Optional<Fit> fit(Centre from) {
+    int n = 2 * half + 1;
+    double cx = from.x();
+    double cy = from.y();
+    double[] weights = new double[n * n];
+    Arrays.fill(weights, 1);
+    double[] rest = new double[n * n];
+    double spread = 0;
+    double depth = 0;
+    for (int round = 0; round < ROUNDS; round++) {
+      Optional<double[]> window = window(picture, cx, cy, half);
+      if (window.isEmpty()) {
+        return Optional.empty();
+      }
+      double[] dark = darkness(window.get());
+      Optional<double[]> moved = Optional.empty();
+      // The weights first by the shape as it lies, then by what the fit leaves.
+      for (int again = 0; again < 2; again++) {
+        moved = step(dark, weights);
+        if (moved.isEmpty()) {
+          return Optional.empty();
+        }
+        spread = left(dark, moved.get(), rest);
+        for (int i = 0; i < weights.length; i++) {
+          double t = rest[i] / (TUKEY * spread);
+          weights[i] = Math.abs(t) < 1 ? (1 - t * t) * (1 - t * t) : 0;
+        }
+      }
+      depth = moved.get()[0];
+      if (!(depth > 0)) {
+        return Optional.empty();
+      }
+      double dx = -moved.get()[1] / depth;
+      double dy = -moved.get()[2] / depth;
+      double far = Math.hypot(dx, dy);
+      double most = Math.min(1, 1 / Math.max(far, 1e-9));
+      cx += dx * most;
+      cy += dy * most;
+      if (Math.hypot(cx - from.x(), cy - from.y()) > half / 2.0) {
+        return Optional.empty();
+      }
+      if (far < STILL_PX) {
+        break;
+      }
+    }
+    return judged(cx, cy, depth, weights, rest, spread);
+  }
+
+  /** Depth, depth times the way from the place to the mark, and the sheet's plane. */
+  private Optional<double[]> step(double[] dark, double[] weights) {
+    double[][] normal = new double[UNKNOWNS][UNKNOWNS + 1];
+    int n = 2 * half + 1;
+    for (int v = 1; v < n - 1; v++) {
+      for (int u = 1; u < n - 1; u++) {
+        int i = v * n + u;
+        if (weights[i] > 0) {
+          SmallSystem.add(normal, terms(u, v), dark[i], weights[i]);
+        }
+      }
+    }
+    return SmallSystem.solve(normal);
+  }
+
+  private double[] terms(int u, int v) {
+    int n = 2 * half + 1;
+    int i = v * n + u;
+    return new double[] {
+      shape[i],
+      (shape[i + 1] - shape[i - 1]) / 2,
+      (shape[i + n] - shape[i - n]) / 2,
+      1,
+      (u - half) / (double) half,
+      (v - half) / (double) half
+    };
+  }
+
+  /** What the fit leaves of each pixel, and how far these spread. */
+  private double left(double[] dark, double[] fitted, double[] rest) {
+    int n = 2 * half + 1;
+    double[] far = new double[(n - 2) * (n - 2)];
+    int k = 0;
+    for (int v = 1; v < n - 1; v++) {
+      for (int u = 1; u < n - 1; u++) {
+        double said = 0;
+        double[] terms = terms(u, v);
+        for (int j = 0; j < UNKNOWNS; j++) {
+          said += terms[j] * fitted[j];
+        }
+        rest[v * n + u] = dark[v * n + u] - said;
+        far[k++] = Math.abs(rest[v * n + u]);
+      }
+    }
+    Arrays.sort(far);
+    double deepest = Arrays.stream(shape).max().orElse(0);
+    return Math.max(LEAST_SPREAD * deepest, OF_MEDIAN * far[far.length / 2]);
+  }
+
+  private Optional<Fit> judged(
+      double x, double y, double depth, double[] weights, double[] rest, double spread) {
+    double[] whole = told(weights, false);
+    double[] kept = told(weights, true);
+    double least = Math.min(kept[0], kept[1]);
+    if (!(least > 0)) {
+      return Optional.empty();
+    }
+    double agreement = agreement(weights, rest, 1) * agreement(weights, rest, 2 * half + 1);
+    double seen = Math.min(kept[0] / whole[0], kept[1] / whole[1]);
+    double ofLight = spread / depth * Math.sqrt(agreement / least);
+    return Optional.of(new Fit(x, y, Math.hypot(ofLight, OF_PIXELS), seen));
+  }
+
+  /** How much the pixels tell of the place, across and up. */
+  private double[] told(double[] weights, boolean weighted) {
+    int n = 2 * half + 1;
+    return IntStream.range(0, n * n)
+        .filter(i -> i % n > 0 && i % n < n - 1 && i / n > 0 && i / n < n - 1)
+        .collect(
+            () -> new double[2],
+            (sum, i) -> {
+              double[] terms = terms(i % n, i / n);
+              double w = weighted ? weights[i] : 1;
+              sum[0] += w * terms[1] * terms[1];
+              sum[1] += w * terms[2] * terms[2];
+            },
+            (a, b) -> {
+              a[0] += b[0];
+              a[1] += b[1];
+            });
+  }
+
+  /** By how much neighbours that agree make the mean less certain (first-order, one direction). */
+  private static double agreement(double[] weights, double[] rest, int step) {
+    double products = 0;
+    double squares = 0;
+    for (int i = 0; i + step < rest.length; i++) {
+      double w = weights[i] * weights[i + step];
+      products += w * rest[i] * rest[i + step];
+      squares += w * (rest[i] * rest[i] + rest[i + step] * rest[i + step]) / 2;
+    }
+    double r = squares > 0 ? Math.clamp(products / squares, 0, MOST_AGREEMENT) : 0;
+    return (1 + r) / (1 - r);
+  }
+}
