@@ -93,18 +93,18 @@ public final class CameraTrials {
           height > 0 ? "two heights" : "one height ",
           misread ? "a tenth misread" : "none misread   ",
           count,
-          PictureTrials.at(errors, 0.5),
-          PictureTrials.at(errors, 0.99),
-          PictureTrials.at(flat, 0.5),
-          PictureTrials.at(flat, 0.99),
+          PictureScore.at(errors, 0.5),
+          PictureScore.at(errors, 0.99),
+          PictureScore.at(flat, 0.5),
+          PictureScore.at(flat, 0.99),
           (double) within / told,
           (double) inMargin / told,
           bad,
           missed,
           falsely,
           refused,
-          PictureTrials.at(millis, 0.5),
-          PictureTrials.at(flatMillis, 0.5));
+          PictureScore.at(millis, 0.5),
+          PictureScore.at(flatMillis, 0.5));
     }
 
     private void one(Random random) {
@@ -215,12 +215,12 @@ public final class CameraTrials {
           found,
           wrong,
           refused,
-          PictureTrials.at(errors, 0.5),
-          PictureTrials.at(errors, 0.99),
-          PictureTrials.at(millis, 0.5),
-          PictureTrials.at(millis, 1),
-          PictureTrials.at(ratios, 0.5),
-          PictureTrials.at(ratios, 1));
+          PictureScore.at(errors, 0.5),
+          PictureScore.at(errors, 0.99),
+          PictureScore.at(millis, 0.5),
+          PictureScore.at(millis, 1),
+          PictureScore.at(ratios, 0.5),
+          PictureScore.at(ratios, 1));
     }
 
     private void one(int number, Random random) throws IOException {

@@ -1,10 +1,8 @@
 package zebrawood.benchmarks;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -14,7 +12,6 @@ import zebrawood.marks.DrawnScan;
 import zebrawood.marks.MarkGrid;
 import zebrawood.marks.MarkKind;
 import zebrawood.measure.Picture;
-import zebrawood.measure.UnusableReading;
 import zebrawood.tape.DrawnTape;
 import zebrawood.tape.DrawnTape.Burn;
 import zebrawood.tape.DrawnTape.Card;
@@ -25,85 +22,35 @@ import zebrawood.tape.TapeSeen;
 
 /**
  * How well marks are found in pictures that code of its own draws, beside a plain threshold and
- * centroid that is told where each mark is. Arguments: how many of each kind, and which kinds.
+ * centroid that is told where each mark is; of a ramp its focus, beside the narrowest of plain
+ * widths. Time is told in decodings of the same picture as JPEG. Arguments: how many of each kind,
+ * and which kinds.
  */
 public final class PictureTrials {
   private static final double AIM_MM = 0.5;
 
-  private final int count;
-  private final List<Double> errors = new ArrayList<>();
-  private final List<Double> plain = new ArrayList<>();
-  private final List<Double> millis = new ArrayList<>();
-  private int marks;
-  private int found;
-  private int wrong;
-  private int refused;
-  private int within;
-  private int told;
-
-  private PictureTrials(int count) {
-    this.count = count;
-  }
-
   public static void main(String[] args) {
     int count = args.length > 0 ? Integer.parseInt(args[0]) : 20;
     List<String> only = args.length > 1 ? List.of(args).subList(1, args.length) : List.of();
-    line(
-        "kind, pictures",
-        "marks",
-        "found",
-        "wrong",
-        "refused",
-        "median",
-        "99 %",
-        "within 2 u",
-        "plain",
-        "99 %",
-        "ms",
-        "most");
+    PictureScore.heading();
+    RampPictureTrials.ramps()
+        .forEach((kind, draw) -> {
+          if (only.isEmpty() || only.contains(kind)) {
+            RampPictureTrials.ramp(kind, count, draw);
+          }
+        });
     tapes()
         .forEach((kind, draw) -> {
           if (only.isEmpty() || only.contains(kind)) {
-            new PictureTrials(count).tape(kind, draw);
+            tape(kind, count, draw);
           }
         });
     scans()
         .forEach((kind, draw) -> {
           if (only.isEmpty() || only.contains(kind)) {
-            new PictureTrials(count).scan(kind, draw);
+            scan(kind, count, draw);
           }
         });
-  }
-
-  private static void line(Object... cells) {
-    StringBuilder out = new StringBuilder();
-    for (Object cell : cells) {
-      String said =
-          cell instanceof Double d ? String.format(Locale.ROOT, "%.3f", d) : String.valueOf(cell);
-      out.append(String.format("%-" + (out.isEmpty() ? 28 : 11) + "s", said));
-    }
-    System.out.println(out);
-  }
-
-  static double at(List<Double> all, double share) {
-    double[] sorted = all.stream().mapToDouble(d -> d).sorted().toArray();
-    return sorted.length == 0 ? Double.NaN : sorted[(int) (share * (sorted.length - 1))];
-  }
-
-  private void say(String kind) {
-    line(
-        kind + ", " + count,
-        marks,
-        found,
-        wrong,
-        refused,
-        at(errors, 0.5),
-        at(errors, 0.99),
-        told == 0 ? "-" : String.format(Locale.ROOT, "%.3f", (double) within / told),
-        at(plain, 0.5),
-        at(plain, 0.99),
-        Math.round(at(millis, 0.5)),
-        Math.round(at(millis, 1)));
   }
 
   private static Map<String, BiConsumer<DrawnTape, Random>> tapes() {
@@ -171,51 +118,42 @@ public final class PictureTrials {
     return t;
   }
 
-  private void tape(String kind, BiConsumer<DrawnTape, Random> draw) {
+  private static void tape(String kind, int count, BiConsumer<DrawnTape, Random> draw) {
+    PictureScore score = new PictureScore();
     for (int seed = 1; seed <= count; seed++) {
       DrawnTape t = tape(seed, draw);
       Picture picture = t.picture();
       Card card = t.cards.getFirst();
       Burn burn = card.burns.getFirst();
-      marks++;
-      long start = System.nanoTime();
-      Optional<TapeSeen> seen = read(picture);
-      millis.add((System.nanoTime() - start) / 1e6);
+      score.marks++;
+      Optional<TapeSeen> seen = score.timed(picture, () -> read(picture));
       double[] at = t.at(card, burn.xMm(), burn.yMm());
       double pxPerMm = seen.map(s -> s.finding().targets().getFirst().pxPerMm()).orElse(t.pxPerMm);
-      plain.add(plainOff(picture, at, (burn.diameterMm() / 2 + 1) * pxPerMm) / pxPerMm);
+      score.plain.add(plainOff(picture, at, (burn.diameterMm() / 2 + 1) * pxPerMm) / pxPerMm);
       if (seen.isEmpty()) {
-        refused++;
+        score.refused++;
         continue;
       }
-      int before = found;
+      int before = score.errors.size();
       for (Mark m : seen.get().finding().targets().getFirst().marks()) {
         double dx = m.xMm() - burn.xMm();
         double dy = m.yMm() - burn.yMm();
-        if (Math.hypot(dx, dy) > AIM_MM || found > before) {
-          wrong++;
+        if (Math.hypot(dx, dy) > AIM_MM || score.errors.size() > before) {
+          score.wrong++;
           continue;
         }
-        found++;
-        errors.add(Math.hypot(dx, dy));
-        within += Math.abs(dx) <= 2 * m.xMmUncertainty() ? 1 : 0;
-        within += Math.abs(dy) <= 2 * m.yMmUncertainty() ? 1 : 0;
-        told += 2;
+        score.errors.add(Math.hypot(dx, dy));
+        score.told(dx, m.xMmUncertainty());
+        score.told(dy, m.yMmUncertainty());
       }
     }
-    say(kind);
+    score.say(kind, count);
   }
 
-  private static Optional<TapeSeen> read(Picture picture) {
-    try {
-      return Optional.of(
-          TapePhoto.read(
-              new TapePhotoReadings(
-                  "drawn", Optional.empty(), OptionalDouble.empty(), Optional.empty()),
-              picture));
-    } catch (UnusableReading e) {
-      return Optional.empty();
-    }
+  private static TapeSeen read(Picture picture) {
+    return TapePhoto.read(
+        new TapePhotoReadings("drawn", Optional.empty(), OptionalDouble.empty(), Optional.empty()),
+        picture);
   }
 
   private static Map<String, BiConsumer<DrawnScan, Random>> scans() {
@@ -249,7 +187,8 @@ public final class PictureTrials {
     return all;
   }
 
-  private void scan(String kind, BiConsumer<DrawnScan, Random> draw) {
+  private static void scan(String kind, int count, BiConsumer<DrawnScan, Random> draw) {
+    PictureScore score = new PictureScore();
     for (int seed = 1; seed <= count; seed++) {
       Random r = new Random(seed * 0x9E3779B97F4A7C15L);
       DrawnScan s = new DrawnScan();
@@ -262,50 +201,44 @@ public final class PictureTrials {
       s.dots = r.nextInt(3) == 0;
       draw.accept(s, r);
       Picture picture = s.picture();
-      long start = System.nanoTime();
-      Optional<MarkGrid.Found> seen = grid(picture, s);
-      millis.add((System.nanoTime() - start) / 1e6);
+      Optional<MarkGrid.Found> seen = score.timed(picture, () -> grid(picture, s));
       double px = s.pxPerMm();
       int drawn = s.columns * s.rows - s.without.size();
-      marks += drawn;
+      score.marks += drawn;
       for (int i = 0; i < s.columns * s.rows; i++) {
         if (!s.without.contains(i)) {
           double[] at = s.truth(i % s.columns, i / s.columns);
-          plain.add(plainOff(picture, at, 0.35 * s.pitchMm * px) / px);
+          score.plain.add(plainOff(picture, at, 0.35 * s.pitchMm * px) / px);
         }
       }
       if (seen.isEmpty()) {
-        refused += drawn;
+        score.refused += drawn;
         continue;
       }
       for (MarkGrid.Mark m : seen.get().marks()) {
         double[] at = s.truth(m.column(), m.row());
         double off = Math.hypot(m.xPx() - at[0], m.yPx() - at[1]) / px;
         if (off > AIM_MM || s.without.contains(m.row() * s.columns + m.column())) {
-          wrong++;
+          score.wrong++;
         } else {
-          found++;
-          errors.add(off);
+          score.errors.add(off);
+          score.told(m.xPx() - at[0], m.uncertaintyPx());
+          score.told(m.yPx() - at[1], m.uncertaintyPx());
         }
       }
     }
-    say(kind);
+    score.say(kind, count);
   }
 
-  private static Optional<MarkGrid.Found> grid(Picture picture, DrawnScan s) {
-    try {
-      return Optional.of(
-          MarkGrid.find(
-              picture,
-              s.dots ? MarkKind.DOT : MarkKind.CROSS,
-              s.columns,
-              s.rows,
-              s.pitchMm * s.pxPerMm(),
-              s.pxPerMm(),
-              share -> {}));
-    } catch (UnusableReading e) {
-      return Optional.empty();
-    }
+  private static MarkGrid.Found grid(Picture picture, DrawnScan s) {
+    return MarkGrid.find(
+        picture,
+        s.dots ? MarkKind.DOT : MarkKind.CROSS,
+        s.columns,
+        s.rows,
+        s.pitchMm * s.pxPerMm(),
+        s.pxPerMm(),
+        share -> {});
   }
 
   /** How far the centroid of what is darker than half of the way lies from the truth, in pixels. */

@@ -59,46 +59,102 @@ final class Ink {
     return light;
   }
 
+  /** Lines that are filtered together: one step of all of them is one step of the processor's. */
+  private static final int BESIDE = 32;
+
   /** The largest, or the smallest, within a square: along the rows, then along the columns. */
   private static float[] filtered(
       float[] from, int width, int height, int radius, boolean largest) {
+    // The smallest is the largest of what has the other sign.
+    float sign = largest ? 1 : -1;
     float[] rows = new float[from.length];
-    IntStream.range(0, height)
-        .parallel()
-        .forEach(y -> line(from, y * width, 1, width, rows, radius, largest));
+    lines(
+        height,
+        (first, lines) -> {
+          float[] some = new float[lines * width];
+          for (int k = 0; k < lines; k++) {
+            for (int x = 0; x < width; x++) {
+              some[x * lines + k] = sign * from[(first + k) * width + x];
+            }
+          }
+          float[] found = largest(some, lines, radius);
+          for (int k = 0; k < lines; k++) {
+            for (int x = 0; x < width; x++) {
+              rows[(first + k) * width + x] = found[x * lines + k];
+            }
+          }
+        });
     float[] both = new float[from.length];
-    IntStream.range(0, width)
-        .parallel()
-        .forEach(x -> line(rows, x, width, height, both, radius, largest));
+    lines(
+        width,
+        (first, lines) -> {
+          float[] some = new float[lines * height];
+          for (int y = 0; y < height; y++) {
+            System.arraycopy(rows, y * width + first, some, y * lines, lines);
+          }
+          float[] found = largest(some, lines, radius);
+          for (int y = 0; y < height; y++) {
+            for (int k = 0; k < lines; k++) {
+              both[y * width + first + k] = sign * found[y * lines + k];
+            }
+          }
+        });
     return both;
   }
 
-  /** A running extreme: the places that may still be one, in order (a monotonic queue). */
-  private static void line(
-      float[] from, int start, int step, int n, float[] to, int radius, boolean largest) {
-    int[] queue = new int[n];
-    int head = 0;
-    int tail = 0;
-    for (int i = 0; i < n + radius; i++) {
-      if (i < n) {
-        float now = from[start + i * step];
-        while (tail > head && beats(now, from[start + queue[tail - 1] * step], largest)) {
-          tail--;
-        }
-        queue[tail++] = i;
-      }
-      int at = i - radius;
-      if (at >= 0) {
-        while (queue[head] < at - radius) {
-          head++;
-        }
-        to[start + at * step] = from[start + queue[head] * step];
-      }
-    }
+  /** Some lines beside one another: the first of them and how many. */
+  @FunctionalInterface
+  private interface Lines {
+    void filter(int first, int lines);
   }
 
-  private static boolean beats(float now, float before, boolean largest) {
-    return largest ? now >= before : now <= before;
+  private static void lines(int all, Lines some) {
+    IntStream.rangeClosed(0, (all - 1) / BESIDE)
+        .parallel()
+        .forEach(i -> some.filter(i * BESIDE, Math.min(BESIDE, all - i * BESIDE)));
+  }
+
+  /**
+   * The running maximum of lines beside one another, whatever the radius costs the same (M. van
+   * Herk, Pattern Recognition Letters 13, 517, 1992).
+   *
+   * @param lines so many, a place of each of them beside one another
+   */
+  private static float[] largest(float[] from, int lines, int radius) {
+    float[] to = new float[from.length];
+    int n = from.length / lines;
+    int block = 2 * radius + 1;
+    float[] since = from.clone();
+    float[] until = from.clone();
+    for (int i = 1; i < n; i++) {
+      if (i % block != 0) {
+        for (int k = i * lines; k < (i + 1) * lines; k++) {
+          since[k] = Math.max(since[k - lines], since[k]);
+        }
+      }
+    }
+    for (int i = n - 2; i >= 0; i--) {
+      if (i % block != block - 1) {
+        for (int k = i * lines; k < (i + 1) * lines; k++) {
+          until[k] = Math.max(until[k + lines], until[k]);
+        }
+      }
+    }
+    for (int i = 0; i < n; i++) {
+      int low = Math.max(0, i - radius);
+      int high = Math.min(n - 1, i + radius);
+      // Within one block either of the two has all of the window, and nothing else.
+      float[] a = low == 0 ? since : until;
+      int atA = (low == 0 ? high : low) * lines;
+      boolean one = low == 0 || low / block == high / block;
+      float[] b = one ? a : since;
+      int atB = one ? atA : high * lines;
+      int at = i * lines;
+      for (int k = 0; k < lines; k++) {
+        to[at + k] = Math.max(a[atA + k], b[atB + k]);
+      }
+    }
+    return to;
   }
 
   int width() {

@@ -35,7 +35,7 @@ public final class MarkShapes {
   private static final double LEAST_RESPONSE = 0.01;
 
   /** Steps from a dot's darkest pixel to its middle. */
-  private static final int TO_THE_MIDDLE = 3;
+  private static final int TO_THE_MIDDLE = 2;
 
   /** As many are looked at for each mark, and this many at least. */
   private static final int TIMES_AS_MANY = 12;

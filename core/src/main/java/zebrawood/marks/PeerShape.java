@@ -3,7 +3,6 @@ package zebrawood.marks;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import zebrawood.marks.MarkCentre.Centre;
 import zebrawood.measure.Picture;
 import zebrawood.measure.SmallSystem;
@@ -41,6 +40,9 @@ final class PeerShape {
   /** Darkness as a share of the sheet's light, row by row from the upper left. */
   private final double[] shape;
 
+  /** What each unknown does to a pixel's darkness, pixel by pixel. */
+  private final double[][] terms;
+
   /**
    * A mark's place in pixels, with a standard deviation of each coordinate.
    *
@@ -52,6 +54,13 @@ final class PeerShape {
     this.picture = picture;
     this.half = half;
     this.shape = shape;
+    this.terms = new double[shape.length][];
+    int n = 2 * half + 1;
+    for (int v = 1; v < n - 1; v++) {
+      for (int u = 1; u < n - 1; u++) {
+        terms[v * n + u] = terms(u, v);
+      }
+    }
   }
 
   /**
@@ -172,7 +181,7 @@ final class PeerShape {
       for (int u = 1; u < n - 1; u++) {
         int i = v * n + u;
         if (weights[i] > 0) {
-          SmallSystem.add(normal, terms(u, v), dark[i], weights[i]);
+          SmallSystem.add(normal, terms[i], dark[i], weights[i]);
         }
       }
     }
@@ -200,9 +209,9 @@ final class PeerShape {
     for (int v = 1; v < n - 1; v++) {
       for (int u = 1; u < n - 1; u++) {
         double said = 0;
-        double[] terms = terms(u, v);
+        double[] its = terms[v * n + u];
         for (int j = 0; j < UNKNOWNS; j++) {
-          said += terms[j] * fitted[j];
+          said += its[j] * fitted[j];
         }
         rest[v * n + u] = dark[v * n + u] - said;
         far[k++] = Math.abs(rest[v * n + u]);
@@ -229,21 +238,15 @@ final class PeerShape {
 
   /** How much the pixels tell of the place, across and up. */
   private double[] told(double[] weights, boolean weighted) {
-    int n = 2 * half + 1;
-    return IntStream.range(0, n * n)
-        .filter(i -> i % n > 0 && i % n < n - 1 && i / n > 0 && i / n < n - 1)
-        .collect(
-            () -> new double[2],
-            (sum, i) -> {
-              double[] terms = terms(i % n, i / n);
-              double w = weighted ? weights[i] : 1;
-              sum[0] += w * terms[1] * terms[1];
-              sum[1] += w * terms[2] * terms[2];
-            },
-            (a, b) -> {
-              a[0] += b[0];
-              a[1] += b[1];
-            });
+    double[] told = new double[2];
+    for (int i = 0; i < weights.length; i++) {
+      if (terms[i] != null) {
+        double w = weighted ? weights[i] : 1;
+        told[0] += w * terms[i][1] * terms[i][1];
+        told[1] += w * terms[i][2] * terms[i][2];
+      }
+    }
+    return told;
   }
 
   /** By how much neighbours that agree make the mean less certain (first-order, one direction). */

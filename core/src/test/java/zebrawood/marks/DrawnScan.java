@@ -7,17 +7,10 @@ import java.awt.RenderingHints;
 import java.awt.geom.Line2D;
 import java.awt.geom.Path2D;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.HashSet;
 import java.util.Random;
 import java.util.Set;
-import javax.imageio.IIOImage;
-import javax.imageio.ImageIO;
-import javax.imageio.ImageWriteParam;
-import javax.imageio.stream.MemoryCacheImageOutputStream;
+import zebrawood.measure.DrawnPicture;
 import zebrawood.measure.Picture;
 
 /**
@@ -242,41 +235,7 @@ public final class DrawnScan {
         image.getRaster().setSample(x, y, 0, lightOnDark ? 255 - level : level);
       }
     }
-    return new Shown(jpeg > 0 ? compressed(image) : image);
-  }
-
-  private BufferedImage compressed(BufferedImage image) {
-    try (var bytes = new ByteArrayOutputStream();
-        var out = new MemoryCacheImageOutputStream(bytes)) {
-      var writer = ImageIO.getImageWritersByFormatName("jpg").next();
-      ImageWriteParam how = writer.getDefaultWriteParam();
-      how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
-      how.setCompressionQuality(jpeg / 100f);
-      writer.setOutput(out);
-      writer.write(null, new IIOImage(image, null, null), how);
-      out.flush();
-      writer.dispose();
-      return ImageIO.read(new ByteArrayInputStream(bytes.toByteArray()));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  private record Shown(BufferedImage image) implements Picture {
-    @Override
-    public int width() {
-      return image.getWidth();
-    }
-
-    @Override
-    public int height() {
-      return image.getHeight();
-    }
-
-    @Override
-    public double light(int x, int y) {
-      return image.getRaster().getSample(x, y, 0);
-    }
+    return DrawnPicture.of(image, jpeg);
   }
 
   /** Soft random waves between -1 and 1. */

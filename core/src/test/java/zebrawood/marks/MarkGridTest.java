@@ -172,6 +172,8 @@ class MarkGridTest {
                   <= 3 * m.uncertaintyPx();
             })
             .count();
-    assertThat(within).as("within three deviations, " + told).isGreaterThanOrEqualTo(17 * there / 20L);
+    assertThat(within)
+        .as("within three deviations, " + told)
+        .isGreaterThanOrEqualTo(17 * there / 20L);
   }
 }

@@ -1,18 +1,11 @@
 package zebrawood.tape;
 
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
-import javax.imageio.IIOImage;
-import javax.imageio.ImageIO;
-import javax.imageio.ImageWriteParam;
-import javax.imageio.ImageWriter;
+import zebrawood.measure.DrawnPicture;
 import zebrawood.measure.Picture;
 
 /**
@@ -373,13 +366,14 @@ public final class DrawnTape {
       soft = shaken(soft);
     }
     Random random = new Random(seed);
-    double[] levels = new double[soft.length];
+    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_BYTE_GRAY);
     for (int i = 0; i < soft.length; i++) {
       double c = Math.min(1, soft[i]);
       double gamma = c <= 0.0031308 ? 12.92 * c : 1.055 * Math.pow(c, 1 / 2.4) - 0.055;
-      levels[i] = Math.clamp(Math.round(255 * gamma + noise * random.nextGaussian()), 0, 255);
+      long level = Math.round(255 * gamma + noise * random.nextGaussian());
+      image.getRaster().setSample(i % width, i / width, 0, Math.clamp(level, 0, 255));
     }
-    return new Shown(width, height, jpeg > 0 ? compressed(levels) : levels);
+    return DrawnPicture.of(image, jpeg);
   }
 
   private float[] softened(float[] from, int dx, int dy, double sigma) {
@@ -424,37 +418,5 @@ public final class DrawnTape {
       }
     }
     return to;
-  }
-
-  private double[] compressed(double[] levels) {
-    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_BYTE_GRAY);
-    for (int i = 0; i < levels.length; i++) {
-      image.getRaster().setSample(i % width, i / width, 0, (int) levels[i]);
-    }
-    ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
-    try {
-      var bytes = new ByteArrayOutputStream();
-      ImageWriteParam how = writer.getDefaultWriteParam();
-      how.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
-      how.setCompressionQuality(jpeg / 100f);
-      writer.setOutput(ImageIO.createImageOutputStream(bytes));
-      writer.write(null, new IIOImage(image, null, null), how);
-      writer.dispose();
-      BufferedImage back = ImageIO.read(new ByteArrayInputStream(bytes.toByteArray()));
-      double[] read = new double[levels.length];
-      for (int i = 0; i < read.length; i++) {
-        read[i] = back.getRaster().getSample(i % width, i / width, 0);
-      }
-      return read;
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  private record Shown(int width, int height, double[] levels) implements Picture {
-    @Override
-    public double light(int x, int y) {
-      return levels[y * width + x];
-    }
   }
 }
