@@ -22,6 +22,7 @@ public record BookLine(
     OptionalDouble focusOffsetMm,
     OptionalDouble khz,
     OptionalDouble pulseNs,
+    OptionalDouble wobbleMm,
     Optional<Air> air,
     Origin from) {
 
@@ -50,6 +51,7 @@ public record BookLine(
     focusOffsetMm.ifPresent(v -> accepts.between("focusOffsetMm", v, -1000, 1000));
     khz.ifPresent(v -> accepts.positive("khz", v, 1_000_000));
     pulseNs.ifPresent(v -> accepts.positive("pulseNs", v, 1e9));
+    wobbleMm.ifPresent(v -> accepts.between("wobbleMm", v, 0, 100));
     accepts.orThrow();
   }
 }

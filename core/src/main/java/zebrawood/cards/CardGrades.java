@@ -17,18 +17,18 @@ public record CardGrades(CardGrid grid, List<List<Grade>> rows, Grade wanted) {
   public CardGrades {
     rows = rows.stream().map(List::copyOf).toList();
     var accepts = new Accepts();
-    if (rows.size() != grid.speedsMmS().size()) {
+    if (rows.size() != grid.rows()) {
       accepts.complain(
           "rows",
           Message.of("accepts.of-them", rows.size()),
-          Message.of("cards.accepts.rows", grid.speedsMmS().size()));
+          Message.of("cards.accepts.rows", grid.rows()));
     }
     for (int i = 0; i < rows.size(); i++) {
-      if (rows.get(i).size() != grid.percents().size()) {
+      if (rows.get(i).size() != grid.columns()) {
         accepts.complain(
             "rows[" + i + "]",
             Message.of("accepts.of-them", rows.get(i).size()),
-            Message.of("cards.accepts.grades", grid.percents().size()));
+            Message.of("cards.accepts.grades", grid.columns()));
       }
     }
     accepts.orThrow();
@@ -59,16 +59,24 @@ public record CardGrades(CardGrid grid, List<List<Grade>> rows, Grade wanted) {
     for (int row = 0; row < rows.size(); row++) {
       for (int column = 0; column < rows.get(row).size(); column++) {
         if (rows.get(row).get(column) == wanted) {
-          double speed = grid.speedsMmS().get(row);
-          double worth = byNeighbours ? neighbours(column, row) + 1e-6 * Math.log(speed) : speed;
+          Chosen its = SteppedCard.chosen(grid, column, row);
+          double pace = SteppedCard.pace(its);
+          int near = neighbours(column, row);
+          double worth =
+              byNeighbours ? near + 1e-6 * Math.log(pace) : pace * (1 + ofEqualOnes(near));
           if (best == null || worth > most) {
-            best = new Chosen(speed, grid.percents().get(column));
+            best = its;
             most = worth;
           }
         }
       }
     }
     return Optional.ofNullable(best);
+  }
+
+  /** Of equally fast ones on a card of steps the one with most like it; else the gentlest. */
+  private double ofEqualOnes(int near) {
+    return grid.stepped() ? 1e-9 * near : 0;
   }
 
   /** The fastest square that is as wanted; of equally fast ones the gentlest. */

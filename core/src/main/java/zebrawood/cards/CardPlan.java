@@ -41,7 +41,10 @@ public final class CardPlan {
   public static CardPlanFinding solve(CardPlanReadings r) {
     CardPlanFinding planned = planned(r);
     boolean written =
-        planned.fits() && r.topPowerWord().isPresent() && r.accelerationMmS2().isPresent();
+        planned.fits()
+            && r.topPowerWord().isPresent()
+            && r.accelerationMmS2().isPresent()
+            && inProgram(r);
     Optional<String> program =
         written ? Optional.of(new CardProgram(r, planned).gcode()) : Optional.empty();
     return new CardPlanFinding(
@@ -55,6 +58,11 @@ public final class CardPlan {
         planned.verdict(),
         planned.advice(),
         planned.warnings());
+  }
+
+  private static boolean inProgram(CardPlanReadings r) {
+    return Stream.concat(r.across().stream(), r.up().stream())
+        .allMatch(s -> s.figure().inProgram());
   }
 
   /** The same without its program, which is long. */
@@ -78,6 +86,9 @@ public final class CardPlan {
     if (crossWord.isEmpty()) {
       warnings.add(Message.of("cards.plan.no-word"));
     }
+    if (!inProgram(r)) {
+      warnings.add(Message.of("cards.plan.not-in-program"));
+    }
     if (r.travelSpeedMmS().isEmpty()) {
       warnings.add(Message.of("cards.plan.no-travel-speed"));
     }
@@ -88,9 +99,7 @@ public final class CardPlan {
         fits,
         seconds,
         new Program(Optional.empty()),
-        r.layersMost().isPresent()
-            ? Optional.of(runs(squares, r.layersMost().getAsInt()))
-            : Optional.empty(),
+        r.layersMost().isPresent() ? Optional.of(runs(squares, r)) : Optional.empty(),
         fits ? Verdict.WITHIN : Verdict.STOP,
         List.of(fits ? burn(seconds) : move(extent, r)),
         warnings);
@@ -118,27 +127,28 @@ public final class CardPlan {
 
   private static List<Square> squares(CardPlanReadings r) {
     boolean timed = r.accelerationMmS2().isPresent() && r.travelSpeedMmS().isPresent();
+    Optional<CardClock> clock = timed ? Optional.of(new CardClock(r)) : Optional.empty();
     List<Square> squares = new ArrayList<>();
-    for (int row = 0; row < r.speedsMmS().size(); row++) {
-      double speed = r.speedsMmS().get(row);
-      OptionalDouble seconds =
-          timed ? OptionalDouble.of(new CardClock(r).squareSeconds(speed)) : OptionalDouble.empty();
-      for (int column = 0; column < r.percents().size(); column++) {
-        double percent = r.percents().get(column);
-        squares.add(
+    for (int row = 0; row < r.rows(); row++) {
+      for (int column = 0; column < r.columns(); column++) {
+        CardSetting setting = r.setting(column, row);
+        String field = "percents[" + (r.across().isPresent() ? 0 : column) + "]";
+        Square square =
             new Square(
                 column,
                 row,
-                percent,
-                speed,
-                word(r, "percents[" + column + "]", percent),
+                setting.percent(),
+                setting.speedMmS(),
+                word(r, field, setting.percent()),
                 r.xMm(column),
                 r.yMm(row),
                 r.widthMm(),
                 r.heightMm(),
-                runUp(r, speed),
-                r.lines(),
-                seconds));
+                runUp(r, setting.speedMmS()),
+                r.strokes(column, row),
+                OptionalDouble.empty(),
+                r.stepped() ? Optional.of(setting) : Optional.empty());
+        squares.add(clock.map(c -> square.lasting(c.squareSeconds(square))).orElse(square));
       }
     }
     return squares;
@@ -169,29 +179,33 @@ public final class CardPlan {
     double arm = r.crossSizeMm() / 2 + runUp(r, r.crossAt().speedMmS()).orElse(0);
     List<Double> first = r.crossesMm().get(0);
     List<Double> last = r.crossesMm().get(2);
-    double right = r.xMm(r.percents().size() - 1) + r.widthMm();
+    double right = r.xMm(r.columns() - 1) + r.widthMm();
+    double upright = r.filled().upright() ? beside : 0;
+    double rear = r.yMm(r.rows() - 1) + r.heightMm();
     return List.of(
         Math.min(r.xMm(0) - beside, first.get(0) - arm),
-        first.get(1) - arm,
+        Math.min(r.yMm(0) - upright, first.get(1) - arm),
         Math.max(right + beside, last.get(0) + arm),
-        last.get(1) + arm);
+        Math.max(rear + upright, last.get(1) + arm));
   }
 
   /** Gentlest first; of equal ones those that lie further apart in the list stay so. */
   static List<Square> inOrder(List<Square> squares) {
     return squares.stream()
-        .sorted(Comparator.comparingDouble(s -> s.percent() / s.speedMmS()))
+        .sorted(
+            Comparator.comparingDouble(
+                s -> s.setting().map(CardSetting::energy).orElse(s.percent() / s.speedMmS())))
         .toList();
   }
 
   /** Row by row, a new run where one more setting would be too many. */
-  private static List<Run> runs(List<Square> squares, int most) {
-    record Setting(double percent, double speedMmS) {}
+  private static List<Run> runs(List<Square> squares, CardPlanReadings r) {
+    int most = r.layersMost().getAsInt();
     List<Run> runs = new ArrayList<>();
     List<List<Integer>> now = new ArrayList<>();
-    Set<Setting> settings = new HashSet<>();
+    Set<CardSetting> settings = new HashSet<>();
     for (Square s : squares) {
-      Setting setting = new Setting(s.percent(), s.speedMmS());
+      CardSetting setting = r.setting(s.column(), s.row());
       if (!settings.contains(setting) && settings.size() == most) {
         runs.add(new Run(now));
         now = new ArrayList<>();

@@ -48,7 +48,9 @@ public record CardPlanFinding(
    * @param powerWord empty where the top word is not known
    * @param xMm of its lower left corner, as {@code yMm}
    * @param runUpMm on each side of it, outside
+   * @param lines of all its passes
    * @param seconds without the way to it
+   * @param setting all it is burnt with; empty on a card of powers and speeds alone
    */
   public record Square(
       int column,
@@ -62,7 +64,25 @@ public record CardPlanFinding(
       double hMm,
       OptionalDouble runUpMm,
       int lines,
-      OptionalDouble seconds) {}
+      OptionalDouble seconds,
+      Optional<CardSetting> setting) {
+    Square lasting(double itsSeconds) {
+      return new Square(
+          column,
+          row,
+          percent,
+          speedMmS,
+          powerWord,
+          xMm,
+          yMm,
+          wMm,
+          hMm,
+          runUpMm,
+          lines,
+          OptionalDouble.of(itsSeconds),
+          setting);
+    }
+  }
 
   /** Squares, column and row, that are burnt at once. */
   public record Run(List<List<Integer>> squares) {

@@ -1,6 +1,7 @@
 package zebrawood.cards;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import zebrawood.measure.Accepts;
@@ -18,6 +19,9 @@ import zebrawood.words.Message;
  * @param topPowerWord of the controller; empty where it takes none, or nobody knows it
  * @param travelSpeedMmS between lines and squares; empty where nobody knows it
  * @param crossMm from end to end of each of the four crosses
+ * @param across what changes from column to column instead of the power, of which there is one then
+ * @param up what changes from row to row instead of the speed, of which there is one then
+ * @param fill how a square is burnt; empty for lines there and back, once
  * @param layersMost how many settings a controller takes at once; empty where it takes G-code
  */
 public record CardPlanReadings(
@@ -33,7 +37,10 @@ public record CardPlanReadings(
     OptionalDouble travelSpeedMmS,
     OptionalDouble crossMm,
     CrossAt crossAt,
-    OptionalInt layersMost) {
+    OptionalInt layersMost,
+    Optional<CardSteps> across,
+    Optional<CardSteps> up,
+    Optional<CardFill> fill) {
   public static final double USUAL_CROSS_MM = 4;
   public static final int MOST_SQUARES = 10_000;
   static final long MOST_LINES = 400_000;
@@ -65,10 +72,13 @@ public record CardPlanReadings(
     for (int i = 0; i < speedsMmS.size(); i++) {
       accepts.positive("speedsMmS[" + i + "]", speedsMmS.get(i), FASTEST_MM_S);
     }
-    if ((long) percents.size() * speedsMmS.size() > MOST_SQUARES) {
+    CardGrid.steps(accepts, percents, speedsMmS, across, up);
+    fill.ifPresent(f -> f.check(accepts));
+    long squares = (long) sizeOf(percents, across) * sizeOf(speedsMmS, up);
+    if (squares > MOST_SQUARES) {
       accepts.complain(
-          "percents",
-          Message.of("cards.found.squares", (long) percents.size() * speedsMmS.size()),
+          across.isPresent() ? "across.values" : "percents",
+          Message.of("cards.found.squares", squares),
           Message.of("cards.accepts.squares", MOST_SQUARES));
     }
     pair(accepts, "squareMm", squareMm, SMALLEST_MM, LARGEST_MM);
@@ -84,16 +94,50 @@ public record CardPlanReadings(
         .positive("crossAt.percent", crossAt.percent, 100)
         .positive("crossAt.speedMmS", crossAt.speedMmS, FASTEST_MM_S);
     layersMost.ifPresent(n -> accepts.between("layersMost", n, 1, MOST_SQUARES));
-    if (accepts.fine() && allLines(percents, speedsMmS, squareMm, intervalMm) > MOST_LINES) {
-      accepts.complain(
-          "intervalMm",
-          Message.of(
-              "cards.found.lines",
-              Message.number(intervalMm),
-              (long) allLines(percents, speedsMmS, squareMm, intervalMm)),
-          Message.of("cards.accepts.lines", MOST_LINES));
+    if (accepts.fine()) {
+      double all = allLines(percents, speedsMmS, squareMm, intervalMm, across, up, fill);
+      if (all > MOST_LINES) {
+        accepts.complain(
+            "intervalMm",
+            Message.of("cards.found.lines", Message.number(intervalMm), (long) all),
+            Message.of("cards.accepts.lines", MOST_LINES));
+      }
     }
     accepts.orThrow();
+  }
+
+  /** A card of powers and speeds, filled there and back. */
+  public CardPlanReadings(
+      List<Double> percents,
+      List<Double> speedsMmS,
+      List<Double> squareMm,
+      double gapMm,
+      List<Double> atMm,
+      double intervalMm,
+      OptionalDouble accelerationMmS2,
+      List<Double> travelMm,
+      OptionalDouble topPowerWord,
+      OptionalDouble travelSpeedMmS,
+      OptionalDouble crossMm,
+      CrossAt crossAt,
+      OptionalInt layersMost) {
+    this(
+        percents,
+        speedsMmS,
+        squareMm,
+        gapMm,
+        atMm,
+        intervalMm,
+        accelerationMmS2,
+        travelMm,
+        topPowerWord,
+        travelSpeedMmS,
+        crossMm,
+        crossAt,
+        layersMost,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty());
   }
 
   private static void pair(
@@ -108,17 +152,76 @@ public record CardPlanReadings(
     }
   }
 
+  private static int sizeOf(List<Double> plain, Optional<CardSteps> steps) {
+    return steps.map(s -> s.values().size()).orElse(plain.size());
+  }
+
   private static double allLines(
-      List<Double> percents, List<Double> speeds, List<Double> square, double intervalMm) {
-    return (double) percents.size() * speeds.size() * linesOf(square.get(1), intervalMm);
+      List<Double> percents,
+      List<Double> speeds,
+      List<Double> square,
+      double intervalMm,
+      Optional<CardSteps> across,
+      Optional<CardSteps> up,
+      Optional<CardFill> fill) {
+    double all = 0;
+    for (int row = 0; row < sizeOf(speeds, up); row++) {
+      for (int column = 0; column < sizeOf(percents, across); column++) {
+        CardSetting common = common(intervalMm, fill.orElse(CardFill.USUAL).passes());
+        CardSetting its = CardGrid.setting(common, percents, speeds, across, up, column, row);
+        all += strokes(its, fill.orElse(CardFill.USUAL), square.get(0), square.get(1));
+      }
+    }
+    return all;
   }
 
-  private static double linesOf(double heightMm, double intervalMm) {
-    return Math.floor(heightMm / intervalMm + 1e-6) + 1;
+  private static CardSetting common(double intervalMm, OptionalInt passes) {
+    CardSetting plain = CardSetting.of(0, 0, OptionalDouble.of(intervalMm));
+    return passes.isPresent() ? plain.with(CardSteps.Step.PASSES, passes.getAsInt()) : plain;
   }
 
-  int lines() {
-    return (int) linesOf(squareMm.get(1), intervalMm);
+  /** Of all its passes. */
+  private static double strokes(CardSetting its, CardFill fill, double wMm, double hMm) {
+    double interval = its.intervalMm().orElseThrow();
+    double along =
+        switch (fill.lines()) {
+          case BOTH_WAYS, ONE_WAY -> linesOf(hMm, interval);
+          case CROSSED -> (double) linesOf(hMm, interval) + linesOf(wMm, interval);
+          case NONE -> 0;
+        };
+    return its.passes().orElse(1) * (along + (fill.outlined() ? 4 : 0));
+  }
+
+  static long linesOf(double lengthMm, double intervalMm) {
+    return (long) Math.floor(lengthMm / intervalMm + 1e-6) + 1;
+  }
+
+  /** How often something is burnt along a square, all its passes together. */
+  int strokes(int column, int row) {
+    return (int) strokes(setting(column, row), filled(), widthMm(), heightMm());
+  }
+
+  public int columns() {
+    return sizeOf(percents, across);
+  }
+
+  public int rows() {
+    return sizeOf(speedsMmS, up);
+  }
+
+  CardFill filled() {
+    return fill.orElse(CardFill.USUAL);
+  }
+
+  /** What a square is burnt with. */
+  public CardSetting setting(int column, int row) {
+    return CardGrid.setting(
+        common(intervalMm, filled().passes()), percents, speedsMmS, across, up, column, row);
+  }
+
+  /** Whether it says more than a card of powers and speeds. */
+  boolean stepped() {
+    return across.isPresent() || up.isPresent() || fill.isPresent();
   }
 
   double widthMm() {
@@ -145,9 +248,9 @@ public record CardPlanReadings(
   List<List<Double>> crossesMm() {
     double out = gapMm + crossSizeMm() / 2;
     double left = xMm(0) - out;
-    double right = xMm(percents.size() - 1) + widthMm() + out;
+    double right = xMm(columns() - 1) + widthMm() + out;
     double front = yMm(0) - out;
-    double rear = yMm(speedsMmS.size() - 1) + heightMm() + out;
+    double rear = yMm(rows() - 1) + heightMm() + out;
     return List.of(
         List.of(left, front), List.of(right, front), List.of(right, rear), List.of(left, rear));
   }

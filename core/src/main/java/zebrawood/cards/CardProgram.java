@@ -21,44 +21,31 @@ final class CardProgram {
   }
 
   String gcode() {
-    out.ensureCapacity(plan.squares().size() * r.lines() * 90 + 1000);
+    CardPath path = new CardPath(r);
+    out.ensureCapacity(plan.squares().stream().mapToInt(Square::lines).sum() * 90 + 1000);
     out.append("G21\nG90\nM3 S0\n");
     for (Square s : CardPlan.inOrder(plan.squares())) {
-      square(s);
+      long word = s.powerWord().getAsInt();
+      path.square(s, (x, y, toX, toY, speed) -> line(x, y, toX, toY, speed, word));
     }
-    double speed = r.crossAt().speedMmS();
     long word = CardPlan.word(r, "crossAt.percent", r.crossAt().percent()).getAsInt();
-    double runUp = CardPlan.runUp(r, speed).getAsDouble();
-    double arm = r.crossSizeMm() / 2;
     for (List<Double> cross : plan.crossesMm()) {
-      double x = cross.get(0);
-      double y = cross.get(1);
-      lineX(x - arm, x + arm, y, runUp, speed, word);
-      go(x, y - arm - runUp);
-      burn('Y', y - arm, y + arm, runUp, speed, word);
+      path.cross(
+          cross.get(0), cross.get(1), (x, y, toX, toY, speed) -> line(x, y, toX, toY, speed, word));
     }
     return out.append("M5\n").toString();
   }
 
-  private void square(Square s) {
-    double runUp = s.runUpMm().getAsDouble();
-    double right = s.xMm() + s.wMm();
-    for (int line = 0; line < s.lines(); line++) {
-      double y = s.yMm() + line * r.intervalMm();
-      boolean rightwards = line % 2 == 0;
-      lineX(
-          rightwards ? s.xMm() : right,
-          rightwards ? right : s.xMm(),
-          y,
-          runUp,
-          s.speedMmS(),
-          s.powerWord().getAsInt());
+  /** Along x or along y, with what is run up to it and down from it. */
+  private void line(double x, double y, double toX, double toY, double speedMmS, long word) {
+    double runUp = CardPlan.runUp(r, speedMmS).getAsDouble();
+    if (y == toY) {
+      go(x - Math.signum(toX - x) * runUp, y);
+      burn('X', x, toX, runUp, speedMmS, word);
+    } else {
+      go(x, y - Math.signum(toY - y) * runUp);
+      burn('Y', y, toY, runUp, speedMmS, word);
     }
-  }
-
-  private void lineX(double from, double to, double y, double runUp, double speedMmS, long word) {
-    go(from - Math.signum(to - from) * runUp, y);
-    burn('X', from, to, runUp, speedMmS, word);
   }
 
   private void go(double x, double y) {

@@ -31,17 +31,27 @@ public record CardsFinding(
     warnings = List.copyOf(warnings);
   }
 
-  /** A setting to use. */
-  public record Chosen(double speedMmS, double percent) {}
+  /**
+   * A setting to use.
+   *
+   * @param all of it, on a card whose squares differ in more than power and speed
+   */
+  public record Chosen(double speedMmS, double percent, Optional<CardSetting> all) {
+    public Chosen(double speedMmS, double percent) {
+      this(speedMmS, percent, Optional.empty());
+    }
+  }
 
   /** The squares of a scan with what they were burnt with. */
   public static List<CardSample> samples(CardScanFinding scan, CardGrid grid) {
     return scan.squares().stream()
-        .map(s ->
-            new CardSample(
-                grid.speedsMmS().get(s.row()),
-                grid.percents().get(s.column()),
-                Math.clamp(s.darkness().value(), CardChooseReadings.LIGHTEST, 1)))
+        .map(s -> {
+          CardSetting its = grid.setting(s.column(), s.row());
+          return new CardSample(
+              its.speedMmS(),
+              its.percent(),
+              Math.clamp(s.darkness().value(), CardChooseReadings.LIGHTEST, 1));
+        })
         .toList();
   }
 }

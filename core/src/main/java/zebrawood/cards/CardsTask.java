@@ -39,18 +39,18 @@ public sealed interface CardsTask {
     public ByFigures {
       rows = rows.stream().map(List::copyOf).toList();
       var accepts = new Accepts().positive("resolution", resolution, 1);
-      if (rows.size() != grid.speedsMmS().size()) {
+      if (rows.size() != grid.rows()) {
         accepts.complain(
             "rows",
             Message.of("accepts.of-them", rows.size()),
-            Message.of("cards.accepts.rows", grid.speedsMmS().size()));
+            Message.of("cards.accepts.rows", grid.rows()));
       }
       for (int i = 0; i < rows.size(); i++) {
-        if (rows.get(i).size() != grid.percents().size()) {
+        if (rows.get(i).size() != grid.columns()) {
           accepts.complain(
               "rows[" + i + "]",
               Message.of("accepts.of-them", rows.get(i).size()),
-              Message.of("cards.accepts.grades", grid.percents().size()));
+              Message.of("cards.accepts.grades", grid.columns()));
         }
         for (double darkness : rows.get(i)) {
           accepts.between("rows[" + i + "]", darkness, CardChooseReadings.LIGHTEST, 1);

@@ -31,9 +31,6 @@ public final class CardsVisit {
   /** Of squares that lie so against their energy, more than these make a card upside down. */
   private static final double AGAINST = -0.5;
 
-  /** Over the bare stock's light: what an eye sees side by side. */
-  private static final double SEEN = 0.03;
-
   private CardsVisit() {}
 
   /**
@@ -54,8 +51,9 @@ public final class CardsVisit {
     }
     return switch (r.task()) {
       case CardsTask.ByScan(CardGrid grid, CardScanReadings scan, ReadFor what) ->
-          dark(grid, scanned(scan, help), what, warnings);
-      case CardsTask.ByFigures typed -> dark(typed.grid(), figures(typed), typed.what(), warnings);
+          dark(grid, scanned(scan, help), true, what, warnings);
+      case CardsTask.ByFigures typed ->
+          dark(typed.grid(), figures(typed), false, typed.what(), warnings);
       case CardsTask.ByEye(CardGrades grades) -> byEye(grades, warnings);
       case CardsTask.Tried(Trial trial) -> tried(trial, warnings);
     };
@@ -108,12 +106,15 @@ public final class CardsVisit {
   }
 
   private static CardsFinding dark(
-      CardGrid grid, CardScanFinding scan, ReadFor what, List<Message> warnings) {
+      CardGrid grid, CardScanFinding scan, boolean pictured, ReadFor what, List<Message> warnings) {
     warnings.addAll(scan.warnings());
     CardsFinding seen = read(scan, Verdict.MEASURE_AGAIN, scan.advice(), warnings);
     List<CardSample> samples = CardsFinding.samples(scan, grid);
     if (scan.saturated()) {
       return seen;
+    }
+    if (grid.stepped()) {
+      return SteppedCard.read(grid, scan, pictured, what, warnings);
     }
     if (against(samples)) {
       return read(
@@ -204,13 +205,17 @@ public final class CardsVisit {
           warnings);
     }
     List<Advice> advice = new ArrayList<>();
-    advice.add(Advice.leave("cards.eye.set", percent(fastest.get()), speed(fastest.get())));
-    if (!steadiest.equals(fastest)) {
-      advice.add(
-          Advice.leave("cards.choose.steadier", percent(steadiest.get()), speed(steadiest.get()))
-              .because("cards.eye.steadier.why"));
+    if (grades.grid().stepped()) {
+      advice.addAll(SteppedCard.advice(fastest.get(), steadiest.get(), false));
+    } else {
+      advice.add(Advice.leave("cards.eye.set", percent(fastest.get()), speed(fastest.get())));
+      if (!steadiest.equals(fastest)) {
+        advice.add(
+            Advice.leave("cards.choose.steadier", percent(steadiest.get()), speed(steadiest.get()))
+                .because("cards.eye.steadier.why"));
+      }
+      advice.add(Advice.leave("cards.confirm").because("cards.confirm.why"));
     }
-    advice.add(Advice.leave("cards.confirm").because("cards.confirm.why"));
     return new CardsFinding(
         Optional.empty(),
         Optional.empty(),
@@ -280,6 +285,7 @@ public final class CardsVisit {
         .ifPresent(c -> {
           figures.add(Figure.of("percent", c.percent(), Quantity.PERCENT));
           figures.add(Figure.of("speed", c.speedMmS(), Quantity.SPEED));
+          c.all().ifPresent(s -> steps(figures, s));
         });
     f.choice()
         .flatMap(c -> c.fastest().setting())
@@ -298,6 +304,15 @@ public final class CardsVisit {
     return figures;
   }
 
+  /** What a card of steps tells besides. */
+  private static void steps(List<Figure> figures, CardSetting s) {
+    s.intervalMm().ifPresent(v -> figures.add(Figure.of("interval", v, Quantity.LINE_INTERVAL)));
+    s.passes().ifPresent(v -> figures.add(Figure.of("passes", v, Quantity.NUMBER)));
+    s.khz().ifPresent(v -> figures.add(Figure.of("khz", v, Quantity.PULSE_RATE)));
+    s.pulseNs().ifPresent(v -> figures.add(Figure.of("pulse", v, Quantity.PULSE_LENGTH)));
+    s.wobbleMm().ifPresent(v -> figures.add(Figure.of("wobble", v, Quantity.LENGTH)));
+  }
+
   private static List<Message> said(CardsReadings r, CardsFinding f) {
     List<Message> said = new ArrayList<>();
     f.darkness()
@@ -314,7 +329,7 @@ public final class CardsVisit {
                   Amount.of(darkest, Quantity.NUMBER, 2)));
           // Bands that are seen side by side: the lines lie too far apart there.
           d.squares().stream()
-              .filter(s -> s.banding().orElse(0) > SEEN)
+              .filter(s -> s.banding().orElse(0) > SteppedCard.SEEN)
               .max(Comparator.comparingDouble(s -> s.banding().orElse(0)))
               .ifPresent(s ->
                   said.add(

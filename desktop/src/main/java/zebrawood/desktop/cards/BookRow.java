@@ -27,6 +27,7 @@ record BookRow(
     QuantityField focusOffset,
     QuantityField khz,
     QuantityField pulseNs,
+    QuantityField wobble,
     ChoiceField<AirBlown> air,
     ChoiceField<Origin> from) {
 
@@ -51,6 +52,7 @@ record BookRow(
         form.quantity(at + "focusOffset", label("focusOffset", number), Quantity.LENGTH, -500, 500),
         form.positive(at + "khz", label("khz", number), Quantity.PULSE_RATE, 1e6),
         form.positive(at + "pulseNs", label("pulseNs", number), Quantity.PULSE_LENGTH, 1e9),
+        form.quantity(at + "wobble", label("wobble", number), Quantity.LENGTH, 0, 100),
         form.choice(
             at + "air", label("air", number), List.of(AirBlown.values()), AirBlown.NOT_SAID),
         form.choice(at + "from", label("from", number), List.of(Origin.values()), Origin.COPIED));
@@ -66,7 +68,7 @@ record BookRow(
 
   /** What is seldom asked for. */
   Stream<Field> rest() {
-    return Stream.of(passes, least, pause, focusOffset, khz, pulseNs, air, from);
+    return Stream.of(passes, least, pause, focusOffset, khz, pulseNs, wobble, air, from);
   }
 
   BookLine line() {
@@ -81,6 +83,7 @@ record BookRow(
         focusOffset.value(),
         khz.value(),
         pulseNs.value(),
+        wobble.value(),
         air.get() == AirBlown.NOT_SAID
             ? Optional.empty()
             : Optional.of(Air.valueOf(air.get().name())),
@@ -99,6 +102,7 @@ record BookRow(
     set(focusOffset, line.focusOffsetMm());
     set(khz, line.khz());
     set(pulseNs, line.pulseNs());
+    set(wobble, line.wobbleMm());
     air.set(line.air().map(a -> AirBlown.valueOf(a.name())).orElse(AirBlown.NOT_SAID));
     from.set(line.from());
   }

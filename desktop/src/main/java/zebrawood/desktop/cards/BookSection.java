@@ -9,6 +9,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import zebrawood.cards.BookLine;
 import zebrawood.cards.BookLine.Origin;
+import zebrawood.cards.CardSetting;
 import zebrawood.cards.CardsFinding.Chosen;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.Group;
@@ -107,7 +108,9 @@ final class BookSection extends Section<List<BookLine>, Void> {
    */
   private void confirm() {
     Optional<Chosen> setting = chosen.get();
-    if (setting.isEmpty() || intervalMm.get().isEmpty()) {
+    OptionalDouble apart =
+        setting.flatMap(Chosen::all).map(CardSetting::intervalMm).orElseGet(intervalMm);
+    if (setting.isEmpty() || apart.isEmpty()) {
       say(Message.of("cards.book.nothing-chosen"));
       return;
     }
@@ -122,7 +125,7 @@ final class BookSection extends Section<List<BookLine>, Void> {
     }
     Chosen chosenNow = setting.get();
     OptionalDouble word = plan.wordOf(chosenNow.percent());
-    double interval = intervalMm.get().getAsDouble();
+    double interval = apart.getAsDouble();
     withFile(
         confirmFile,
         Message.of("field.file.no-name"),
@@ -139,27 +142,29 @@ final class BookSection extends Section<List<BookLine>, Void> {
       say(Message.of(setting.isEmpty() ? "cards.book.nothing-chosen" : "cards.book.no-work"));
       return;
     }
-    OptionalDouble none = OptionalDouble.empty();
-    int without =
-        add(
-            List.of(
-                new BookLine(
-                    work.text().strip(),
-                    OptionalDouble.of(setting.get().speedMmS()),
-                    none,
-                    OptionalDouble.of(setting.get().percent()),
-                    intervalMm.get(),
-                    none,
-                    none,
-                    none,
-                    none,
-                    none,
-                    Optional.empty(),
-                    Origin.CARD)));
+    int without = add(List.of(line(setting.get())));
     say(
         without == 0
             ? Message.of("cards.book.was-put", Message.quoted(work.text().strip()))
             : Message.of("cards.book.full", 0, without));
+  }
+
+  private BookLine line(Chosen c) {
+    OptionalDouble none = OptionalDouble.empty();
+    return new BookLine(
+        work.text().strip(),
+        OptionalDouble.of(c.speedMmS()),
+        none,
+        OptionalDouble.of(c.percent()),
+        c.all().map(CardSetting::intervalMm).orElseGet(intervalMm),
+        c.all().map(CardSetting::passes).orElse(none),
+        none,
+        none,
+        c.all().map(CardSetting::khz).orElse(none),
+        c.all().map(CardSetting::pulseNs).orElse(none),
+        c.all().map(CardSetting::wobbleMm).orElse(none),
+        Optional.empty(),
+        Origin.CARD);
   }
 
   /**

@@ -22,6 +22,7 @@ import zebrawood.cards.CardSample;
 import zebrawood.cards.CardScan;
 import zebrawood.cards.CardScanFinding;
 import zebrawood.cards.CardScanReadings;
+import zebrawood.cards.CardSetting;
 import zebrawood.cards.CardsFinding;
 import zebrawood.cards.CardsFinding.Chosen;
 import zebrawood.cards.CardsReadings;
@@ -82,7 +83,7 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
 
   final ChoiceField<CardsWay> way = form().choice("way", CardsWay.class, CardsWay.SCAN);
   final ChoiceField<Purpose> purpose = form().choice("purpose", Purpose.class, Purpose.LOOK);
-  final GridFields grid = new GridFields(form());
+  final GridFields grid;
   final StockFields stock = new StockFields(form());
   final PhotoPlace photo =
       new PhotoPlace(form(), "cards.field.corner", MOST_OF_HEIGHT, DECODING, Corner.values());
@@ -95,7 +96,7 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
               Message.of("cards.field.wantedGrade"),
               List.of(Grade.GOOD, Grade.CUT_THROUGH),
               Grade.GOOD);
-  final SquareRows squares = new SquareRows(form(), grid);
+  final SquareRows squares;
   final QuantityField figuresTo = form().positive("figuresTo", Quantity.NUMBER, 1);
   private final TrialFields trial = new TrialFields(form());
   final PlanSection plan;
@@ -113,6 +114,8 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
   public CardsModel(AtMachine at) {
     super(new StationForm("cards", at.units()), CardsVisit.VISIT);
     Machine machine = at.machine();
+    grid = new GridFields(form(), machine);
+    squares = new SquareRows(form(), grid);
     plan = new PlanSection(form(), machine, grid, this::lastGood, () -> stock.kind.get());
     book =
         new BookSection(
@@ -388,6 +391,7 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
     List<FigureTile> tiles = new ArrayList<>();
     tiles.add(tile("percent", percent(f.fastest().get())));
     tiles.add(tile("speed", speed(f.fastest().get())));
+    f.fastest().get().all().ifPresent(s -> tiles.addAll(steps(s)));
     f.choice()
         .flatMap(c -> c.fastest().setting())
         .ifPresent(s -> {
@@ -402,6 +406,17 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
                       Message.of(
                           "cards.tile.within", Amount.of(mayDiffer.number(), Quantity.NUMBER, 2))));
         });
+    return tiles;
+  }
+
+  private static List<FigureTile> steps(CardSetting s) {
+    List<FigureTile> tiles = new ArrayList<>();
+    s.intervalMm()
+        .ifPresent(v -> tiles.add(tile("interval", Amount.of(v, Quantity.LINE_INTERVAL, 3))));
+    s.passes().ifPresent(v -> tiles.add(tile("passes", Amount.of(v, Quantity.NUMBER, 0))));
+    s.khz().ifPresent(v -> tiles.add(tile("khz", Amount.of(v, Quantity.PULSE_RATE, 1))));
+    s.pulseNs().ifPresent(v -> tiles.add(tile("pulse", Amount.of(v, Quantity.PULSE_LENGTH, 1))));
+    s.wobbleMm().ifPresent(v -> tiles.add(tile("wobble", Amount.mm(v, 3))));
     return tiles;
   }
 

@@ -8,6 +8,7 @@ import java.util.OptionalDouble;
 import zebrawood.cards.CardChooseFinding.Setting;
 import zebrawood.cards.CardGrid;
 import zebrawood.cards.CardScanFinding;
+import zebrawood.cards.CardSteps;
 import zebrawood.cards.CardsFinding;
 import zebrawood.cards.CardsFinding.Chosen;
 import zebrawood.cards.Grade;
@@ -49,15 +50,12 @@ final class CardsPicture {
     top = photo.map(p -> p.bottom() + 26).orElse(EDGE);
     bottom = height - BELOW;
     cell =
-        grid.map(g ->
-                Math.min(
-                    (width - LEFT - EDGE) / g.percents().size(),
-                    (bottom - top) / g.speedsMmS().size()))
+        grid.map(g -> Math.min((width - LEFT - EDGE) / g.columns(), (bottom - top) / g.rows()))
             .orElse(0.0);
   }
 
   private double left(double column) {
-    double used = grid.map(g -> g.percents().size() * cell).orElse(0.0);
+    double used = grid.map(g -> g.columns() * cell).orElse(0.0);
     return LEFT + (width - LEFT - EDGE - used) / 2 + column * cell;
   }
 
@@ -73,10 +71,7 @@ final class CardsPicture {
     int column = (int) Math.floor((x - left(0)) / cell);
     int row = (int) Math.floor((bottom - y) / cell);
     boolean on =
-        column >= 0
-            && row >= 0
-            && column < grid.get().percents().size()
-            && row < grid.get().speedsMmS().size();
+        column >= 0 && row >= 0 && column < grid.get().columns() && row < grid.get().rows();
     return on ? Optional.of(new int[] {column, row}) : Optional.empty();
   }
 
@@ -123,8 +118,8 @@ final class CardsPicture {
         found.flatMap(CardsFinding::darkness).map(CardScanFinding::squares).orElse(List.of());
     double side = OF_CELL * cell;
     double rim = (cell - side) / 2;
-    for (int row = 0; row < g.speedsMmS().size(); row++) {
-      for (int column = 0; column < g.percents().size(); column++) {
+    for (int row = 0; row < g.rows(); row++) {
+      for (int column = 0; column < g.columns(); column++) {
         double x = left(column) + rim;
         double y = lower(row + 1.0) + rim;
         int c = column;
@@ -175,17 +170,39 @@ final class CardsPicture {
 
   private void axes(Canvas on) {
     CardGrid g = grid.orElseThrow();
-    int every = Math.max(1, (int) Math.ceil(g.percents().size() * 34.0 / (width - LEFT)));
-    for (int i = 0; i < g.percents().size(); i += every) {
-      on.words(number(g.percents().get(i)), left(i + 0.5), bottom + 14, 60, "plan-side");
+    int every = Math.max(1, (int) Math.ceil(g.columns() * 34.0 / (width - LEFT)));
+    for (int i = 0; i < g.columns(); i += every) {
+      on.words(number(across(g).get(i)), left(i + 0.5), bottom + 14, 60, "plan-side");
     }
     int everyRow = Math.max(1, (int) Math.ceil(16 / Math.max(1, cell)));
-    for (int i = 0; i < g.speedsMmS().size(); i += everyRow) {
-      on.words(number(g.speedsMmS().get(i)), left(0) - 28, lower(i + 0.5), 54, "plan-side");
+    for (int i = 0; i < g.rows(); i += everyRow) {
+      on.words(number(up(g).get(i)), left(0) - 28, lower(i + 0.5), 54, "plan-side");
     }
     if (width > WIDE) {
-      on.words(Text.of("cards.picture.axes"), on.width() / 2, bottom + 30, width - 20, "plan-side");
+      Message axes =
+          Message.of(
+              "cards.picture.axes",
+              named(g.across(), "cards.picture.percent"),
+              named(g.up(), "cards.picture.mm-a-second"));
+      on.words(Text.of(axes), on.width() / 2, bottom + 30, width - 20, "plan-side");
     }
+  }
+
+  private static List<Double> across(CardGrid g) {
+    return g.across().map(CardSteps::values).orElse(g.percents());
+  }
+
+  private static List<Double> up(CardGrid g) {
+    return g.up().map(CardSteps::values).orElse(g.speedsMmS());
+  }
+
+  private static Message named(Optional<CardSteps> steps, String plain) {
+    return steps.map(s -> Message.of(s.figure())).orElse(Message.of(plain));
+  }
+
+  /** The value of a setting on an axis. */
+  private static double on(Optional<CardSteps> steps, Chosen c, double plain) {
+    return steps.flatMap(s -> c.all().map(all -> all.get(s.figure()).orElse(plain))).orElse(plain);
   }
 
   /** Between the middles of columns, as a share of the way in logarithms. */
@@ -226,8 +243,8 @@ final class CardsPicture {
   private void ring(Canvas on, Chosen c) {
     CardGrid g = grid.orElseThrow();
     on.circle(
-        left(place(g.percents(), c.percent())),
-        lower(place(g.speedsMmS(), c.speedMmS())),
+        left(place(across(g), on(g.across(), c, c.percent()))),
+        lower(place(up(g), on(g.up(), c, c.speedMmS()))),
         Math.max(6, 0.34 * cell),
         "card-ring");
   }

@@ -1,9 +1,18 @@
 package zebrawood.desktop.cards;
 
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import javafx.beans.binding.Bindings;
+import javafx.beans.value.ObservableValue;
 import zebrawood.cards.BookLine;
 import zebrawood.cards.CardGrid;
+import zebrawood.cards.CardSteps;
+import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
@@ -14,7 +23,8 @@ import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
 /**
- * What the squares of a card are burnt with: power from column to column, speed from row to row.
+ * What the squares of a card are burnt with: power from column to column and speed from row to row,
+ * or another figure in their place.
  */
 final class GridFields {
   static final int MOST_A_SIDE = 30;
@@ -23,6 +33,11 @@ final class GridFields {
   /** About a setting that is known. */
   private static final double AROUND = 1.6;
 
+  /** Passes of a card that says nothing of them. */
+  private static final double MOST_PASSES = 7;
+
+  final ChoiceField<StepOf> across;
+  final ChoiceField<StepOf> up;
   final QuantityField powerLeast;
   final QuantityField powerMost;
   final QuantityField columns;
@@ -30,47 +45,140 @@ final class GridFields {
   final QuantityField speedMost;
   final QuantityField rows;
   final QuantityField interval;
+  private final Map<StepOf, List<QuantityField>> ends = new EnumMap<>(StepOf.class);
 
-  GridFields(StationForm form) {
-    powerLeast = power(form, "powerLeast", "cards.from");
-    powerMost = power(form, "powerMost", "cards.to");
+  GridFields(StationForm form, Machine machine) {
+    across =
+        form.choice(
+            "across",
+            Message.of("cards.field.across"),
+            offered(machine, StepOf.POWER),
+            StepOf.POWER);
+    up =
+        form.choice(
+            "up", Message.of("cards.field.up"), offered(machine, StepOf.SPEED), StepOf.SPEED);
+    powerLeast = end(form, "powerLeast", StepOf.POWER, "cards.from");
+    powerMost = end(form, "powerMost", StepOf.POWER, "cards.to");
     columns = form.quantity("columns", Quantity.NUMBER, 1, MOST_A_SIDE);
-    speedLeast = speed(form, "speedLeast", "cards.from");
-    speedMost = speed(form, "speedMost", "cards.to");
+    speedLeast = end(form, "speedLeast", StepOf.SPEED, "cards.from");
+    speedMost = end(form, "speedMost", StepOf.SPEED, "cards.to");
     rows = form.quantity("rows", Quantity.NUMBER, 1, MOST_A_SIDE);
     interval = form.positive("interval", Quantity.LINE_INTERVAL, 10);
+    ends.put(StepOf.POWER, List.of(powerLeast, powerMost));
+    ends.put(StepOf.SPEED, List.of(speedLeast, speedMost));
+    for (StepOf of : StepOf.values()) {
+      if (of.step().isPresent() && (pulsed(machine) || !of.ofPulses())) {
+        String name = of.name().toLowerCase(Locale.ROOT).replace("_length", "");
+        ends.put(
+            of,
+            List.of(
+                end(form, name + "Least", of, "cards.from"),
+                end(form, name + "Most", of, "cards.to")));
+      }
+    }
   }
 
-  private static QuantityField power(StationForm form, String name, String end) {
-    return form.positive(
-        name, Message.of("cards.field.power", Message.of(end)), Quantity.PERCENT, 100);
+  private static boolean pulsed(Machine machine) {
+    return machine.source().kind().pulsed();
   }
 
-  private static QuantityField speed(StationForm form, String name, String end) {
-    return form.positive(
-        name, Message.of("cards.field.speed", Message.of(end)), Quantity.SPEED, FASTEST_MM_S);
+  private static List<StepOf> offered(Machine machine, StepOf first) {
+    return Stream.concat(
+            Stream.of(first),
+            Stream.of(StepOf.values())
+                .filter(of -> of.step().isPresent() && (pulsed(machine) || !of.ofPulses())))
+        .toList();
   }
 
+  private static QuantityField end(StationForm form, String name, StepOf of, String end) {
+    Message label = of.label(end);
+    return switch (of) {
+      case POWER -> form.positive(name, label, of.quantity(), 100);
+      case SPEED -> form.positive(name, label, of.quantity(), FASTEST_MM_S);
+      default ->
+          form.quantity(name, label, of.quantity(), least(of), of.step().orElseThrow().most());
+    };
+  }
+
+  private static double least(StepOf of) {
+    return of.step().orElseThrow().least();
+  }
+
+  /** What changes across and up, from where to where, and what is the same for all squares. */
   Part part() {
+    ObservableValue<String> both =
+        Bindings.createStringBinding(
+            () -> across.get() + " " + up.get(), across.valueProperty(), up.valueProperty());
+    return new Part.Together(
+        List.of(
+            new Part.LabelledChoices(List.of(across, up)),
+            new Part.Redrawn(both, () -> List.of(table(), Part.rows(common().toList())))));
+  }
+
+  private Part table() {
     return new Part.Table(
         List.of(
             Message.NONE,
             Message.of("cards.from"),
             Message.of("cards.to"),
             Message.of("cards.steps")),
-        List.of(
-            new Part.TableRow(
-                Message.of("cards.row.power"), List.of(powerLeast, powerMost, columns)),
-            new Part.TableRow(
-                Message.of("cards.row.speed"), List.of(speedLeast, speedMost, rows))));
+        List.of(row(across.get(), columns), row(up.get(), rows)));
   }
 
+  private Part.TableRow row(StepOf of, QuantityField count) {
+    List<QuantityField> two = ends.get(of);
+    return new Part.TableRow(Message.of(of), List.of(two.get(0), two.get(1), count));
+  }
+
+  /** One value for all squares: of power, speed and interval what is in no row or column. */
+  private Stream<QuantityField> common() {
+    return Stream.of(
+            across.get() == StepOf.POWER
+                ? Optional.<QuantityField>empty()
+                : Optional.of(powerLeast),
+            up.get() == StepOf.SPEED ? Optional.<QuantityField>empty() : Optional.of(speedLeast),
+            stepped(StepOf.INTERVAL) ? Optional.<QuantityField>empty() : Optional.of(interval))
+        .flatMap(Optional::stream);
+  }
+
+  private boolean stepped(StepOf of) {
+    return across.get() == of || up.get() == of;
+  }
+
+  /** Without the interval, which a card may be read without. */
   Stream<Field> needed() {
-    return Stream.of(powerLeast, powerMost, columns, speedLeast, speedMost, rows);
+    return Stream.of(
+            ends.get(across.get()).stream(),
+            Stream.of(columns),
+            ends.get(up.get()).stream(),
+            Stream.of(rows),
+            common().filter(f -> f != interval))
+        .flatMap(f -> f);
   }
 
   boolean known() {
-    return needed().allMatch(f -> ((QuantityField) f).value().isPresent());
+    return needed().allMatch(f -> ((QuantityField) f).value().isPresent())
+        && (across.get() != up.get());
+  }
+
+  /** The interval of all squares, or where it changes, of the first. */
+  OptionalDouble commonInterval() {
+    return stepped(StepOf.INTERVAL)
+        ? ends.get(StepOf.INTERVAL).getFirst().value()
+        : interval.value();
+  }
+
+  /** In the middle of what is burnt. */
+  double middlePower() {
+    return across.get() == StepOf.POWER
+        ? Math.sqrt(powerLeast.number() * powerMost.number())
+        : powerLeast.number();
+  }
+
+  double middleSpeed() {
+    return up.get() == StepOf.SPEED
+        ? Math.sqrt(speedLeast.number() * speedMost.number())
+        : speedLeast.number();
   }
 
   int columnCount() {
@@ -83,9 +191,33 @@ final class GridFields {
 
   CardGrid grid() {
     return new CardGrid(
-        CardGrid.evenly(powerLeast.number(), powerMost.number(), columnCount()),
-        CardGrid.steps(speedLeast.number(), speedMost.number(), rowCount()),
-        interval.value());
+        across.get() == StepOf.POWER
+            ? CardGrid.evenly(powerLeast.number(), powerMost.number(), columnCount())
+            : List.of(powerLeast.number()),
+        up.get() == StepOf.SPEED
+            ? CardGrid.steps(speedLeast.number(), speedMost.number(), rowCount())
+            : List.of(speedLeast.number()),
+        stepped(StepOf.INTERVAL) ? OptionalDouble.empty() : interval.value(),
+        steps(across.get(), columnCount()),
+        steps(up.get(), rowCount()));
+  }
+
+  private Optional<CardSteps> steps(StepOf of, int count) {
+    return of.step()
+        .map(step -> {
+          double first = ends.get(of).get(0).number();
+          double last = ends.get(of).get(1).number();
+          return new CardSteps(
+              step,
+              switch (of) {
+                case PASSES ->
+                    CardGrid.evenly(first, last, count).stream()
+                        .map(v -> (double) Math.round(v))
+                        .toList();
+                case WOBBLE -> CardGrid.evenly(first, last, count);
+                default -> CardGrid.steps(first, last, count);
+              });
+        });
   }
 
   private void set(double p0, double p1, double v0, double v1, double intervalMm) {
@@ -100,6 +232,8 @@ final class GridFields {
 
   /** A first card for such a machine. */
   void usual(Machine machine) {
+    across.set(StepOf.POWER);
+    up.set(StepOf.SPEED);
     SourceKind kind = machine.source().kind();
     switch (kind) {
       case CO2_GLASS_TUBE, CO2_RF_TUBE -> set(10, 58, 60, 450, 0.1);
@@ -108,15 +242,31 @@ final class GridFields {
     }
   }
 
-  /** About a setting of the book. */
+  /**
+   * About a setting of the book: what changes goes about it, what does not is as it stands there.
+   */
   void around(BookLine line) {
     double p = line.percent().orElse(30);
     double v = line.speedMmS().orElse(150);
+    double apart = line.intervalMm().orElse(interval.value().orElse(0.1));
+    boolean powers = across.get() == StepOf.POWER;
+    boolean speeds = up.get() == StepOf.SPEED;
     set(
-        p / AROUND,
+        powers ? p / AROUND : p,
         Math.min(100, p * AROUND),
-        v / AROUND,
+        speeds ? v / AROUND : v,
         Math.min(FASTEST_MM_S, v * AROUND),
-        line.intervalMm().orElse(interval.value().orElse(0.1)));
+        apart);
+    about(StepOf.INTERVAL, apart / AROUND, apart * AROUND);
+    about(StepOf.PASSES, 1, Math.max(MOST_PASSES, line.passes().orElse(1)));
+    line.khz().ifPresent(khz -> about(StepOf.FREQUENCY, khz / AROUND, khz * AROUND));
+    line.pulseNs().ifPresent(ns -> about(StepOf.PULSE_LENGTH, ns / AROUND, ns * AROUND));
+  }
+
+  private void about(StepOf of, double first, double last) {
+    if (stepped(of)) {
+      ends.get(of).get(0).set(first);
+      ends.get(of).get(1).set(last);
+    }
   }
 }

@@ -8,12 +8,15 @@ import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import zebrawood.cards.BookLine;
+import zebrawood.cards.CardFill;
+import zebrawood.cards.CardFill.Lines;
 import zebrawood.cards.CardGrid;
 import zebrawood.cards.CardPlan;
 import zebrawood.cards.CardPlanFinding;
 import zebrawood.cards.CardPlanReadings;
 import zebrawood.cards.CardScanReadings;
 import zebrawood.cards.StockKind;
+import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
@@ -58,6 +61,9 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
   private final QuantityField crossPower;
   private final QuantityField crossSpeed;
   private final QuantityField layersMost;
+  private final ChoiceField<Lines> lines;
+  private final ChoiceField<Outline> outline;
+  private final QuantityField passes;
   private final WordsField file;
   private Optional<AuditedWords> audited = Optional.empty();
 
@@ -87,7 +93,16 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
     crossPower = form.positive("crossPower", Quantity.PERCENT, 100);
     crossSpeed = form.positive("crossSpeed", Quantity.SPEED, 50_000);
     layersMost = form.quantity("layersMost", Quantity.NUMBER, 1, 1000);
+    lines = form.choice("lines", Lines.class, Lines.BOTH_WAYS);
+    outline = form.choice("outline", Outline.class, Outline.WITHOUT);
+    passes = form.quantity("cardPasses", Quantity.NUMBER, 1, 100);
     file = form.words("cardFile");
+  }
+
+  /** Whether a square's edge is burnt too. */
+  enum Outline {
+    WITHOUT,
+    WITH
   }
 
   private static QuantityField side(StationForm form, String name, String which) {
@@ -121,7 +136,7 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
 
   @Override
   public Stream<Field> fields() {
-    return all().stream().map(f -> f);
+    return Stream.concat(all().stream(), Stream.of(lines, outline, passes));
   }
 
   @Override
@@ -132,6 +147,8 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
         new Part.Press("cards-usual", Message.of("cards.plan.usual"), this::usual),
         new Part.Press("cards-around", Message.of("cards.plan.around"), this::around),
         Part.rows(all()),
+        Part.rows(passes),
+        new Part.LabelledChoices(List.of(lines, outline)),
         Part.rows(file),
         new Part.Press("cards-write", Message.of("cards.plan.write"), this::write));
   }
@@ -168,8 +185,8 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
     ifEmpty(atX, USUAL_AT_MM);
     ifEmpty(atY, USUAL_AT_MM);
     // Crosses as the middle of the card is burnt: they must be seen, and no more.
-    crossPower.set(Math.sqrt(grid.powerLeast.number() * grid.powerMost.number()));
-    crossSpeed.set(Math.sqrt(grid.speedLeast.number() * grid.speedMost.number()));
+    crossPower.set(grid.middlePower());
+    crossSpeed.set(grid.middleSpeed());
     audited.map(AuditedWords::controllerTop).ifPresent(top -> top.ifPresent(topWord::set));
   }
 
@@ -204,7 +221,7 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
   protected Optional<CardPlanReadings> understood() {
     boolean enough =
         grid.known()
-            && grid.interval.value().isPresent()
+            && grid.commonInterval().isPresent()
             && geometry().stream().allMatch(f -> f.value().isPresent())
             && Stream.of(atX, atY, crossPower, crossSpeed).allMatch(f -> f.value().isPresent());
     if (!enough) {
@@ -218,7 +235,7 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
             List.of(squareW.number(), squareH.number()),
             gap.number(),
             List.of(atX.number(), atY.number()),
-            grid.interval.number(),
+            grid.commonInterval().getAsDouble(),
             acceleration.value(),
             List.of(machine.areaXMm(), machine.areaYMm()),
             topWord.value(),
@@ -227,7 +244,23 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
             new CardPlanReadings.CrossAt(crossPower.number(), crossSpeed.number()),
             layersMost.value().isPresent()
                 ? OptionalInt.of((int) Math.round(layersMost.number()))
-                : OptionalInt.empty()));
+                : OptionalInt.empty(),
+            squares.across(),
+            squares.up(),
+            fill()));
+  }
+
+  /** Empty where it is the usual one. */
+  private Optional<CardFill> fill() {
+    OptionalInt often =
+        passes.value().isPresent()
+            ? OptionalInt.of((int) Math.round(passes.number()))
+            : OptionalInt.empty();
+    boolean usual =
+        lines.get() == Lines.BOTH_WAYS && outline.get() == Outline.WITHOUT && often.isEmpty();
+    return usual
+        ? Optional.empty()
+        : Optional.of(new CardFill(lines.get(), outline.get() == Outline.WITH, often));
   }
 
   @Override
@@ -323,20 +356,26 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
 
     List<List<Double>> crossesMm() {
       double out = gapMm + CardPlanReadings.USUAL_CROSS_MM / 2;
-      double right = xMm(grid.percents().size() - 1) + wMm + out;
-      double rear = yMm(grid.speedsMmS().size() - 1) + hMm + out;
+      double right = xMm(grid.columns() - 1) + wMm + out;
+      double rear = yMm(grid.rows() - 1) + hMm + out;
       return List.of(
           List.of(-out, -out), List.of(right, -out), List.of(right, rear), List.of(-out, rear));
     }
 
     CardScanReadings scan(String path, List<List<Double>> crossesPx) {
       List<CardScanReadings.Square> squares =
-          IntStream.range(0, grid.percents().size() * grid.speedsMmS().size())
+          IntStream.range(0, grid.columns() * grid.rows())
               .mapToObj(i -> {
-                int column = i % grid.percents().size();
-                int row = i / grid.percents().size();
+                int column = i % grid.columns();
+                int row = i / grid.columns();
                 return new CardScanReadings.Square(
-                    column, row, xMm(column), yMm(row), wMm, hMm, grid.intervalMm());
+                    column,
+                    row,
+                    xMm(column),
+                    yMm(row),
+                    wMm,
+                    hMm,
+                    grid.setting(column, row).intervalMm());
               })
               .toList();
       return new CardScanReadings(path, crossesMm(), OptionalDouble.empty(), crossesPx, squares);

@@ -36,14 +36,23 @@ final class FormTables {
     for (int i = 0; i < most; i++) {
       grid.getColumnConstraints().add(new ColumnConstraints(most > WIDE_COLUMNS ? NARROW : WIDE));
     }
+    // Where rows differ in their units, each has its own behind its name.
+    boolean mixed = named && table.rows().stream().map(FormTables::symbol).distinct().count() > 1;
     grid.addRow(
         0,
-        headings(table.headings(), table.rows().getFirst().fields(), named ? 1 : 0)
+        headings(
+                table.headings(),
+                mixed ? List.of() : table.rows().getFirst().fields(),
+                named ? 1 : 0)
             .toArray(Node[]::new));
     for (Part.TableRow row : table.rows()) {
       List<Node> nodes = new ArrayList<>();
       if (named) {
-        nodes.add(new WrappedLabel(Text.words().line(row.words())));
+        WrappedLabel name = new WrappedLabel(Text.words().line(row.words()));
+        if (mixed) {
+          bindUnit(name, row.words(), row.fields().getFirst());
+        }
+        nodes.add(name);
       }
       for (Field field : row.fields()) {
         Control control = pane.control(field);
@@ -73,9 +82,18 @@ final class FormTables {
 
   /** A column's heading with the unit that is typed below it. */
   private static Label heading(Message words, Field below) {
-    Label heading = FormPane.soft("");
+    Label heading = FormPane.soft(Text.of(words));
+    bindUnit(heading, words, below);
+    return heading;
+  }
+
+  private static String symbol(Part.TableRow row) {
+    return row.fields().getFirst() instanceof QuantityField field ? field.symbol() : "";
+  }
+
+  private static void bindUnit(Label label, Message words, Field below) {
     if (below instanceof QuantityField field && !words.isEmpty()) {
-      heading
+      label
           .textProperty()
           .bind(
               Bindings.createStringBinding(
@@ -84,9 +102,6 @@ final class FormTables {
                           ? Text.of(words)
                           : Text.of("words.comma", words, field.symbol()),
                   field.shownUnitProperty()));
-    } else {
-      heading.setText(Text.of(words));
     }
-    return heading;
   }
 }

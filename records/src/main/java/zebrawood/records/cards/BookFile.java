@@ -51,6 +51,7 @@ public record BookFile(String format, String of, List<BookLine> lines) {
     "focusOffsetMm",
     "khz",
     "pulseNs",
+    "wobbleMm",
     "air",
     "from"
   };
@@ -89,6 +90,7 @@ public record BookFile(String format, String of, List<BookLine> lines) {
         number(l.focusOffsetMm()),
         number(l.khz()),
         number(l.pulseNs()),
+        number(l.wobbleMm()),
         l.air().map(BookFile::spelled).orElse(""),
         spelled(l.from()));
   }
@@ -120,8 +122,8 @@ public record BookFile(String format, String of, List<BookLine> lines) {
                   lines.stream()
                       .map(l -> {
                         List<String> cells = new ArrayList<>(row(l));
-                        cells.set(11, l.air().map(words::say).orElse(""));
-                        cells.set(12, words.say(l.from()));
+                        cells.set(12, l.air().map(words::say).orElse(""));
+                        cells.set(13, words.say(l.from()));
                         return Map.of("cells", cells.subList(1, cells.size()));
                       })
                       .toList()),
@@ -172,6 +174,7 @@ public record BookFile(String format, String of, List<BookLine> lines) {
         l.focusOffsetMm(),
         l.khz(),
         l.pulseNs(),
+        l.wobbleMm(),
         l.air(),
         Origin.COPIED);
   }
@@ -202,6 +205,7 @@ public record BookFile(String format, String of, List<BookLine> lines) {
                 number(r, "focusOffsetMm"),
                 number(r, "khz"),
                 number(r, "pulseNs"),
+                number(r, "wobbleMm"),
                 air(r),
                 Origin.COPIED));
       }

@@ -9,14 +9,19 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import zebrawood.cards.CardFill;
 import zebrawood.cards.CardPlan;
 import zebrawood.cards.CardPlanFinding;
 import zebrawood.cards.CardPlanFinding.Run;
 import zebrawood.cards.CardPlanFinding.Square;
 import zebrawood.cards.CardPlanReadings;
+import zebrawood.cards.CardSetting;
+import zebrawood.cards.CardSteps;
 import zebrawood.quantity.Numbers;
 import zebrawood.records.field.Decimals;
 import zebrawood.records.file.TableFiles;
@@ -25,11 +30,16 @@ import zebrawood.records.paper.Paper;
 import zebrawood.records.picture.SvgWriter;
 import zebrawood.records.shapes.Shape;
 import zebrawood.records.shapes.ShapeFiles;
+import zebrawood.words.Message;
 import zebrawood.words.Phrasebook;
 
 /** A card to burn, as whatever a machine takes. */
 public final class CardFile {
   private static final double LABEL_MM = 1.6;
+
+  /** A program's last line. */
+  private static final String END = "M5\n";
+
   private static final String TEMPLATE = "/zebrawood/records/cards/legend.html";
 
   private final CardPlanReadings readings;
@@ -43,9 +53,9 @@ public final class CardFile {
   /** Squares, each setting its own layer, then crosses, then labels: gentle, and last. */
   private List<Shape> shapes() {
     List<Shape> shapes = new ArrayList<>();
-    Map<List<Double>, Integer> settings = settings();
+    Map<CardSetting, Integer> settings = settings();
+    boolean filled = readings.fill().map(f -> f.lines() != CardFill.Lines.NONE).orElse(true);
     for (Square s : plan.squares()) {
-      List<Double> setting = List.of(s.percent(), s.speedMmS());
       shapes.add(
           new Shape(
               List.of(
@@ -54,8 +64,8 @@ public final class CardFile {
                   new double[] {s.xMm() + s.wMm(), s.yMm() + s.hMm()},
                   new double[] {s.xMm(), s.yMm() + s.hMm()}),
               layer(s),
-              settings.get(setting),
-              true));
+              settings.get(setting(s)),
+              filled));
     }
     double arm = readings.crossMm().orElse(CardPlanReadings.USUAL_CROSS_MM) / 2;
     for (List<Double> c : plan.crossesMm()) {
@@ -64,9 +74,22 @@ public final class CardFile {
       shapes.add(line("crosses", x - arm, y, x + arm, y));
       shapes.add(line("crosses", x, y - arm, x, y + arm));
     }
-    plan.squares().stream().filter(s -> s.row() == 0).forEach(s -> label(shapes, s, true));
-    plan.squares().stream().filter(s -> s.column() == 0).forEach(s -> label(shapes, s, false));
+    labels(shapes);
     return shapes;
+  }
+
+  /** What each column and each row was burnt with. */
+  private void labels(List<Shape> into) {
+    plan.squares().stream().filter(s -> s.row() == 0).forEach(s -> label(into, s, true));
+    plan.squares().stream().filter(s -> s.column() == 0).forEach(s -> label(into, s, false));
+  }
+
+  private CardSetting setting(Square s) {
+    return readings.setting(s.column(), s.row());
+  }
+
+  private static double of(Optional<CardSteps> steps, int place, double plain) {
+    return steps.map(s -> s.values().get(place)).orElse(plain);
   }
 
   private static Shape line(String layer, double fromX, double fromY, double toX, double toY) {
@@ -74,27 +97,60 @@ public final class CardFile {
         List.of(new double[] {fromX, fromY}, new double[] {toX, toY}), layer, 0, false);
   }
 
-  /** Below the first row the powers, beside the first column the speeds. */
-  private void label(List<Shape> into, Square s, boolean percent) {
+  private String across(Square s) {
+    return Numbers.plain(of(readings.across(), s.column(), s.percent()));
+  }
+
+  private String up(Square s) {
+    return Numbers.plain(of(readings.up(), s.row(), s.speedMmS()));
+  }
+
+  /**
+   * Below the first row the powers, or what changes instead, beside the first column the speeds.
+   */
+  private void label(List<Shape> into, Square s, boolean below) {
     double height = Math.min(LABEL_MM, 0.7 * Math.max(readings.gapMm(), 0.5));
-    String words = Numbers.plain(percent ? s.percent() : s.speedMmS());
-    double x = percent ? s.xMm() : s.xMm() - readings.gapMm() - Strokes.widthMm(words, height);
-    double y = percent ? s.yMm() - readings.gapMm() - height : s.yMm() + (s.hMm() - height) / 2;
+    String words = below ? across(s) : up(s);
+    double x = below ? s.xMm() : s.xMm() - readings.gapMm() - Strokes.widthMm(words, height);
+    double y = below ? s.yMm() - readings.gapMm() - height : s.yMm() + (s.hMm() - height) / 2;
     Strokes.of(words, x, y, height)
         .forEach(stroke -> into.add(new Shape(stroke.corners(), "labels", 0, false)));
   }
 
-  private Map<List<Double>, Integer> settings() {
-    Map<List<Double>, Integer> settings = new LinkedHashMap<>();
+  private Map<CardSetting, Integer> settings() {
+    Map<CardSetting, Integer> settings = new LinkedHashMap<>();
     for (Square s : plan.squares()) {
-      settings.putIfAbsent(List.of(s.percent(), s.speedMmS()), settings.size() + 1);
+      settings.putIfAbsent(setting(s), settings.size() + 1);
     }
     return settings;
   }
 
-  private static String layer(Square s) {
-    return "p" + Numbers.plain(s.percent()) + "-v" + Numbers.plain(s.speedMmS());
+  private String layer(Square s) {
+    CardSetting its = setting(s);
+    StringBuilder name =
+        new StringBuilder(
+            "p" + Numbers.plain(its.percent()) + "-v" + Numbers.plain(its.speedMmS()));
+    Stream.concat(readings.across().stream(), readings.up().stream())
+        .forEach(steps ->
+            name.append("-")
+                .append(LETTERS.get(steps.figure()))
+                .append(Numbers.plain(its.get(steps.figure()).orElseThrow())));
+    return name.toString();
   }
+
+  /** What stands before a figure in a layer's name. */
+  private static final Map<CardSteps.Step, String> LETTERS =
+      Map.of(
+          CardSteps.Step.INTERVAL,
+          "i",
+          CardSteps.Step.PASSES,
+          "n",
+          CardSteps.Step.FREQUENCY,
+          "k",
+          CardSteps.Step.PULSE_LENGTH,
+          "ns",
+          CardSteps.Step.WOBBLE,
+          "w");
 
   public String svg() {
     return ShapeFiles.svg(shapes());
@@ -108,30 +164,61 @@ public final class CardFile {
   private void table(Writer out) throws IOException {
     CSVPrinter printer = new CSVPrinter(out, CSVFormat.RFC4180);
     printer.printRecord(
-        "run", "colour", "layer", "column", "row", "percent", "speedMmS", "intervalMm");
-    Map<List<Double>, Integer> settings = settings();
+        "run",
+        "colour",
+        "layer",
+        "column",
+        "row",
+        "percent",
+        "speedMmS",
+        "intervalMm",
+        "passes",
+        "khz",
+        "pulseNs",
+        "wobbleMm");
+    Map<CardSetting, Integer> settings = settings();
     List<Run> runs =
         plan.runs()
             .orElseGet(() ->
                 List.of(
                     new Run(
                         plan.squares().stream().map(s -> List.of(s.column(), s.row())).toList())));
-    int across = readings.percents().size();
+    int across = readings.columns();
     for (int run = 0; run < runs.size(); run++) {
       for (List<Integer> place : runs.get(run).squares()) {
         Square s = plan.squares().get(place.get(1) * across + place.get(0));
         printer.printRecord(
             run + 1,
-            ShapeFiles.colour(settings.get(List.of(s.percent(), s.speedMmS()))),
+            ShapeFiles.colour(settings.get(setting(s))),
             layer(s),
             s.column() + 1,
             s.row() + 1,
             Decimals.of(s.percent()),
             Decimals.of(s.speedMmS()),
-            Decimals.of(readings.intervalMm()));
+            said(setting(s).intervalMm()),
+            said(setting(s).passes()),
+            said(setting(s).khz()),
+            said(setting(s).pulseNs()),
+            said(setting(s).wobbleMm()));
       }
     }
     printer.flush();
+  }
+
+  private static String said(OptionalDouble value) {
+    return value.isPresent() ? Decimals.of(value.getAsDouble()) : "";
+  }
+
+  /** The program with the labels behind all else, as gentle as the crosses. */
+  private String program(String burnt) {
+    List<Shape> labels = new ArrayList<>();
+    labels(labels);
+    double word =
+        Math.round(readings.crossAt().percent() / 100 * readings.topPowerWord().orElseThrow());
+    StringBuilder out = new StringBuilder(burnt.substring(0, burnt.length() - END.length()));
+    labels.forEach(
+        l -> Burnt.add(out, l, readings.intervalMm(), readings.crossAt().speedMmS(), word));
+    return out.append(END).toString();
   }
 
   /** The card as it will lie, to keep beside it. */
@@ -159,23 +246,36 @@ public final class CardFile {
           "stroke-width",
           "0.2");
       if (s.row() == 0) {
-        text(svg, s.xMm() + s.wMm() / 2, front + 3, Numbers.plain(s.percent()) + " %");
+        text(
+            svg,
+            s.xMm() + s.wMm() / 2,
+            front + 3,
+            across(s) + (readings.across().isEmpty() ? " %" : ""));
       }
       if (s.column() == 0) {
-        text(svg, left + 7, s.yMm() + s.hMm() / 2 - 1, Numbers.plain(s.speedMmS()) + " mm/s");
+        text(
+            svg,
+            left + 7,
+            s.yMm() + s.hMm() / 2 - 1,
+            up(s) + (readings.up().isEmpty() ? " mm/s" : ""));
       }
     }
-    String line =
-        words.say(
+    Message line =
+        Message.of(
             "cards.legend",
-            list(readings.percents()),
-            list(readings.speedsMmS()),
-            Numbers.plain(readings.intervalMm()));
-    return Paper.fill(TEMPLATE, Map.of("line", line, "sheet", svg.svg()), words);
+            values(readings.across(), "cards.legend.power", readings.percents()),
+            values(readings.up(), "cards.legend.speed", readings.speedsMmS()),
+            Message.of("cards.legend.lines", Message.number(readings.intervalMm())));
+    return Paper.fill(TEMPLATE, Map.of("line", words.line(line), "sheet", svg.svg()), words);
   }
 
-  private static String list(List<Double> values) {
-    return values.stream().map(Numbers::plain).collect(Collectors.joining(", "));
+  private static Message values(Optional<CardSteps> steps, String plain, List<Double> values) {
+    Message all =
+        Message.list(
+            steps.map(CardSteps::values).orElse(values).stream().map(Message::number).toList());
+    return steps
+        .map(s -> Message.of("cards.legend.steps", Message.of(s.figure()), all))
+        .orElseGet(() -> Message.of(plain, all));
   }
 
   private static void text(SvgWriter svg, double x, double y, String words) {
@@ -217,7 +317,7 @@ public final class CardFile {
                 .orElseThrow(() ->
                     TableFiles.refused(
                         plan.fits() ? "cards.file.no-program" : "cards.file.off-bed", plain));
-        WholeFile.write(path, out -> out.write(program));
+        WholeFile.write(path, out -> out.write(program(program)));
       } else {
         throw TableFiles.refused("cards.file.ending", plain);
       }

@@ -115,6 +115,7 @@ class CardFileTest {
             OptionalDouble.of(-1.5),
             OptionalDouble.empty(),
             OptionalDouble.empty(),
+            OptionalDouble.of(0.05),
             Optional.of(Air.LEAST),
             Origin.CARD);
     String name = folder.resolve("book").toString();
