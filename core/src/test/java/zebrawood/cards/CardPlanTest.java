@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Random;
@@ -14,6 +15,7 @@ import zebrawood.cards.CardPlanFinding.Square;
 import zebrawood.cards.CardPlanReadings.CrossAt;
 import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
+import zebrawood.words.Message;
 
 class CardPlanTest {
   private static CardPlanReadings card(
@@ -268,6 +270,139 @@ class CardPlanTest {
                 twice.crossAt(),
                 OptionalInt.of(2)));
     assertThat(plan.runs().orElseThrow()).hasSize(1);
+  }
+
+  private static CardPlanReadings stepped(
+      Optional<CardSteps> across, Optional<CardSteps> up, CardFill fill) {
+    return new CardPlanReadings(
+        across.isPresent() ? List.of(30.0) : USUAL.percents(),
+        up.isPresent() ? List.of(100.0) : USUAL.speedsMmS(),
+        USUAL.squareMm(),
+        USUAL.gapMm(),
+        USUAL.atMm(),
+        0.25,
+        USUAL.accelerationMmS2(),
+        USUAL.travelMm(),
+        USUAL.topPowerWord(),
+        USUAL.travelSpeedMmS(),
+        USUAL.crossMm(),
+        USUAL.crossAt(),
+        OptionalInt.of(2),
+        across,
+        up,
+        Optional.of(fill));
+  }
+
+  /** What is burnt of a square, from the program alone. */
+  private static List<double[]> of(Square s, Machine machine) {
+    return machine.burnt.stream()
+        .filter(b ->
+            Math.min(b[0], b[2]) >= s.xMm() - 0.001
+                && Math.max(b[0], b[2]) <= s.xMm() + s.wMm() + 0.001
+                && Math.min(b[1], b[3]) >= s.yMm() - 0.001
+                && Math.max(b[1], b[3]) <= s.yMm() + s.hMm() + 0.001)
+        .toList();
+  }
+
+  private static Machine run(CardPlanFinding plan) {
+    Machine machine = new Machine(1500, 250);
+    machine.run(plan.gcode().text().orElseThrow());
+    assertThat(machine.seconds).isCloseTo(plan.seconds().orElseThrow(), within(0.02));
+    assertThat(machine.leastX).isGreaterThanOrEqualTo(plan.extentMm().get(0) - 0.001);
+    assertThat(machine.leastY).isGreaterThanOrEqualTo(plan.extentMm().get(1) - 0.001);
+    assertThat(machine.mostX).isLessThanOrEqualTo(plan.extentMm().get(2) + 0.001);
+    assertThat(machine.mostY).isLessThanOrEqualTo(plan.extentMm().get(3) + 0.001);
+    return machine;
+  }
+
+  @Test
+  void intervalsAcrossAndPassesUpAreBurntAsPlanned() {
+    CardSteps intervals = new CardSteps(CardSteps.Step.INTERVAL, List.of(0.1, 0.25, 0.5));
+    CardSteps passes = new CardSteps(CardSteps.Step.PASSES, List.of(1.0, 3.0));
+    CardPlanFinding plan =
+        CardPlan.solve(stepped(Optional.of(intervals), Optional.of(passes), CardFill.USUAL));
+    assertThat(plan.squares()).hasSize(6);
+    Machine machine = run(plan);
+    for (Square s : plan.squares()) {
+      double apart = intervals.values().get(s.column());
+      int often = passes.values().get(s.row()).intValue();
+      List<double[]> its = of(s, machine);
+      assertThat(its).hasSize(often * (int) Math.round(5 / apart + 1)).hasSize(s.lines());
+      assertThat(its)
+          .allSatisfy(b -> {
+            assertThat(b[1]).isEqualTo(b[3]);
+            assertThat(b[4]).isEqualTo(300);
+            assertThat(b[5]).isCloseTo(100, within(0.001));
+          });
+      assertThat(its.get(1)[1] - its.get(0)[1]).isCloseTo(apart, within(0.001));
+      assertThat(s.setting().orElseThrow().passes()).hasValue(often);
+    }
+    // Two settings a run, each square a setting of its own.
+    assertThat(plan.runs().orElseThrow()).hasSize(3);
+  }
+
+  @Test
+  void fillsAreBurntAsTheySay() {
+    OptionalInt once = OptionalInt.empty();
+    for (CardFill.Lines lines : CardFill.Lines.values()) {
+      boolean outline = lines == CardFill.Lines.ONE_WAY;
+      CardPlanFinding plan =
+          CardPlan.solve(
+              stepped(Optional.empty(), Optional.empty(), new CardFill(lines, outline, once)));
+      Machine machine = run(plan);
+      for (Square s : plan.squares()) {
+        List<double[]> its = of(s, machine);
+        long along = its.stream().filter(b -> b[1] == b[3]).count();
+        long upright = its.stream().filter(b -> b[0] == b[2]).count();
+        long leftwards = its.stream().filter(b -> b[2] < b[0]).count();
+        assertThat(its).as(lines.name()).hasSize(s.lines());
+        switch (lines) {
+          case BOTH_WAYS ->
+              assertThat(List.of(along, upright, leftwards)).containsExactly(21L, 0L, 10L);
+          // An outline has two lines each way, one of them leftwards.
+          case ONE_WAY ->
+              assertThat(List.of(along, upright, leftwards)).containsExactly(23L, 2L, 1L);
+          case CROSSED ->
+              assertThat(List.of(along, upright, leftwards)).containsExactly(21L, 25L, 10L);
+          case NONE -> assertThat(List.of(along, upright, leftwards)).containsExactly(2L, 2L, 1L);
+        }
+      }
+    }
+  }
+
+  @Test
+  void whatAProgramCannotSayIsTypedFromTheTable() {
+    CardSteps khz = new CardSteps(CardSteps.Step.FREQUENCY, List.of(20.0, 40.0, 80.0));
+    CardPlanFinding plan =
+        CardPlan.solve(stepped(Optional.of(khz), Optional.empty(), CardFill.USUAL));
+    assertThat(plan.gcode().text()).isEmpty();
+    assertThat(plan.warnings()).extracting(Message::key).contains("cards.plan.not-in-program");
+    assertThat(plan.squares().get(1).setting().orElseThrow().khz()).hasValue(40);
+  }
+
+  @Test
+  void stepsThatCannotBeAreRefused() {
+    CardSteps half = new CardSteps(CardSteps.Step.PASSES, List.of(1.0, 1.5));
+    CardSteps some = new CardSteps(CardSteps.Step.INTERVAL, List.of(0.1, 0.2));
+    CardSteps none = new CardSteps(CardSteps.Step.INTERVAL, List.of());
+    CardSteps fine = new CardSteps(CardSteps.Step.INTERVAL, List.of(0.001, 0.002));
+    CardFill often = new CardFill(CardFill.Lines.CROSSED, true, OptionalInt.of(100));
+    assertThatThrownBy(() -> stepped(Optional.of(half), Optional.empty(), CardFill.USUAL))
+        .isInstanceOf(UnusableReading.class);
+    assertThatThrownBy(() -> stepped(Optional.of(some), Optional.of(some), CardFill.USUAL))
+        .isInstanceOf(UnusableReading.class);
+    assertThatThrownBy(() -> stepped(Optional.of(none), Optional.empty(), CardFill.USUAL))
+        .isInstanceOf(UnusableReading.class);
+    assertThatThrownBy(() -> stepped(Optional.of(fine), Optional.empty(), often))
+        .isInstanceOf(UnusableReading.class);
+    assertThatThrownBy(() ->
+            new CardGrid(
+                List.of(10.0, 20.0),
+                List.of(50.0),
+                OptionalDouble.empty(),
+                Optional.of(some),
+                Optional.empty()))
+        .isInstanceOf(UnusableReading.class);
   }
 
   @Test
