@@ -17,7 +17,7 @@ public record CardSetting(
     OptionalDouble pulseNs,
     OptionalDouble wobbleMm) {
   /** As far as a card of powers and speeds tells it. */
-  static CardSetting of(double percent, double speedMmS, OptionalDouble intervalMm) {
+  public static CardSetting of(double percent, double speedMmS, OptionalDouble intervalMm) {
     OptionalDouble unsaid = OptionalDouble.empty();
     return new CardSetting(percent, speedMmS, intervalMm, unsaid, unsaid, unsaid, unsaid);
   }

@@ -2,6 +2,7 @@ package zebrawood.cards;
 
 import java.util.List;
 import java.util.Optional;
+import zebrawood.measure.Estimate;
 import zebrawood.measure.Finding;
 import zebrawood.measure.Verdict;
 import zebrawood.words.Advice;
@@ -12,7 +13,9 @@ import zebrawood.words.Message;
  *
  * @param darkness of each square that was scanned
  * @param choice what gives the wanted darkness
- * @param drift how much power is left
+ * @param drift how much power is left; where a control square was burnt, without the batch
+ * @param batch how this batch of stock takes the beam: like so many times the power on the batch of
+ *     the kept card; empty where no control square was burnt
  * @param fastest the setting to use, by card or by eye
  * @param steadiest the one that changes least
  */
@@ -20,6 +23,7 @@ public record CardsFinding(
     Optional<CardScanFinding> darkness,
     Optional<CardChooseFinding> choice,
     Optional<CardDriftFinding> drift,
+    Optional<Estimate> batch,
     Optional<Chosen> fastest,
     Optional<Chosen> steadiest,
     Verdict verdict,

@@ -17,11 +17,20 @@ public sealed interface CardsTask {
    * @param wantedDarkness empty while nobody pointed at a look
    * @param mayDiffer empty where any difference will do
    * @param kept the card that it is compared with; empty where a setting is looked for
+   * @param control a square burnt now on the batch of the kept card; empty where nobody burnt one
    */
   record ReadFor(
-      OptionalDouble wantedDarkness, OptionalDouble mayDiffer, Optional<List<CardSample>> kept) {
+      OptionalDouble wantedDarkness,
+      OptionalDouble mayDiffer,
+      Optional<List<CardSample>> kept,
+      Optional<CardSample> control) {
     public ReadFor {
       kept = kept.map(List::copyOf);
+      control.ifPresent(c -> {
+        var accepts = new Accepts();
+        CardChooseReadings.check(accepts, "control", List.of(c));
+        accepts.orThrow();
+      });
     }
   }
 

@@ -87,6 +87,7 @@ public final class CardsVisit {
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
+        Optional.empty(),
         verdict,
         advice,
         warnings);
@@ -96,6 +97,7 @@ public final class CardsVisit {
       CardScanFinding scan, Verdict verdict, List<Advice> advice, List<Message> warnings) {
     return new CardsFinding(
         Optional.of(scan),
+        Optional.empty(),
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
@@ -124,7 +126,7 @@ public final class CardsVisit {
           warnings);
     }
     if (what.kept().isPresent()) {
-      return again(what.kept().get(), scan, samples, warnings);
+      return again(what, scan, samples, warnings);
     }
     if (what.wantedDarkness().isEmpty() || !grid.tellsLooks()) {
       String key = grid.tellsLooks() ? "cards.point" : "cards.more-squares";
@@ -153,6 +155,7 @@ public final class CardsVisit {
     return new CardsFinding(
         Optional.of(scan),
         Optional.of(choice),
+        Optional.empty(),
         Optional.empty(),
         fastest.map(CardsVisit::typed),
         choice.steadiest().setting().map(CardsVisit::typed),
@@ -201,7 +204,7 @@ public final class CardsVisit {
           grades.rows().stream().flatMap(List::stream).allMatch(g -> g == Grade.TOO_LIGHT);
       return plain(
           Verdict.MEASURE_AGAIN,
-          List.of(Advice.read(light ? "cards.eye.stronger" : "cards.eye.finer")),
+          List.of(Advice.read(light ? "cards.eye.stronger" : cut(grades))),
           warnings);
     }
     List<Advice> advice = new ArrayList<>();
@@ -220,11 +223,24 @@ public final class CardsVisit {
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
+        Optional.empty(),
         fastest,
         steadiest,
         Verdict.WITHIN,
         advice,
         warnings);
+  }
+
+  /** What to do where none is as wanted; what cut but scorched one face has its own cure. */
+  private static String cut(CardGrades grades) {
+    List<Grade> all = grades.rows().stream().flatMap(List::stream).toList();
+    boolean cutting = grades.wanted() == Grade.CUT_THROUGH;
+    if (cutting && all.contains(Grade.BACK_SCORCHED)) {
+      return "cards.eye.back-scorched";
+    }
+    return cutting && all.contains(Grade.FRONT_SCORCHED)
+        ? "cards.eye.front-scorched"
+        : "cards.eye.finer";
   }
 
   private static Amount percent(Chosen c) {
@@ -236,21 +252,44 @@ public final class CardsVisit {
   }
 
   private static CardsFinding again(
-      List<CardSample> kept, CardScanFinding scan, List<CardSample> now, List<Message> warnings) {
+      ReadFor what, CardScanFinding scan, List<CardSample> now, List<Message> warnings) {
+    List<CardSample> kept = what.kept().orElseThrow();
     if (kept.isEmpty()) {
       return read(
           scan, Verdict.MEASURE_AGAIN, List.of(Advice.read("cards.no-kept-card")), warnings);
     }
     CardDriftFinding drift = CardDrift.solve(new CardDriftReadings(kept, now, resolution(scan)));
+    if (what.control().isPresent() && drift.powerRatio().isPresent()) {
+      ControlSquare control = ControlSquare.of(drift, kept, what.control().get(), resolution(scan));
+      warnings.addAll(control.drift().warnings());
+      return drifted(
+          scan,
+          control.drift(),
+          control.batch(),
+          control.drift().verdict(),
+          control.advice(),
+          warnings);
+    }
     warnings.addAll(drift.warnings());
+    return drifted(scan, drift, Optional.empty(), drift.verdict(), drift.advice(), warnings);
+  }
+
+  private static CardsFinding drifted(
+      CardScanFinding scan,
+      CardDriftFinding drift,
+      Optional<Estimate> batch,
+      Verdict verdict,
+      List<Advice> advice,
+      List<Message> warnings) {
     return new CardsFinding(
         Optional.of(scan),
         Optional.empty(),
         Optional.of(drift),
+        batch,
         Optional.empty(),
         Optional.empty(),
-        drift.verdict(),
-        drift.advice(),
+        verdict,
+        advice,
         warnings);
   }
 
@@ -281,6 +320,7 @@ public final class CardsVisit {
             figures.add(
                 Figure.of("ratio", d.powerRatio().getAsDouble(), Quantity.NUMBER)
                     .uncertain(d.powerRatioUncertainty().orElse(0))));
+    f.batch().ifPresent(b -> figures.add(Figure.of("batch", b, Quantity.NUMBER)));
     f.fastest()
         .ifPresent(c -> {
           figures.add(Figure.of("percent", c.percent(), Quantity.PERCENT));

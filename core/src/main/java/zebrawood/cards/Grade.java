@@ -8,7 +8,11 @@ public enum Grade {
   TOO_LIGHT('l'),
   GOOD('g'),
   SCORCHED('s'),
-  CUT_THROUGH('c');
+  CUT_THROUGH('c'),
+  /** Through, and its face is burnt. */
+  FRONT_SCORCHED('f'),
+  /** Through, and its underside is burnt. */
+  BACK_SCORCHED('b');
 
   private final char key;
 

@@ -38,16 +38,14 @@ final class SteppedCard {
       return again(scan, "cards.steps.no-power", warnings);
     }
     boolean judged = steps(grid, CardSteps.Step.INTERVAL) && pictured;
-    if (judged && scan.squares().stream().anyMatch(s -> s.banding().isEmpty())) {
-      return again(scan, "cards.steps.finer-scan", warnings);
-    }
     if (!judged && what.wantedDarkness().isEmpty()) {
       return again(scan, "cards.point", warnings);
     }
     List<CardScanFinding.Square> even =
         scan.squares().stream().filter(s -> !judged || isEven(s)).toList();
     if (even.isEmpty()) {
-      return again(scan, "cards.steps.closer", warnings);
+      boolean coarse = scan.squares().stream().anyMatch(s -> s.banding().isEmpty());
+      return again(scan, coarse ? "cards.steps.finer-scan" : "cards.steps.closer", warnings);
     }
     List<CardScanFinding.Square> wanted =
         what.wantedDarkness().isEmpty() ? even : asDark(even, what);
@@ -68,6 +66,7 @@ final class SteppedCard {
         Optional.of(scan),
         Optional.empty(),
         Optional.empty(),
+        Optional.empty(),
         Optional.of(fastest),
         Optional.of(steadiest),
         Verdict.WITHIN,
@@ -75,14 +74,20 @@ final class SteppedCard {
         warnings);
   }
 
-  /** A square that is hardly there shows no bands either. */
+  /**
+   * Whether a square was seen to have no bands: where lines lie too close for the picture nobody
+   * knows, and a square that is hardly there shows none either.
+   */
   private static boolean isEven(CardScanFinding.Square s) {
-    return s.banding().orElse(0) <= SEEN && s.darkness().value() > 2 * SEEN;
+    return s.banding().isPresent()
+        && s.banding().getAsDouble() <= SEEN
+        && s.darkness().value() > 2 * SEEN;
   }
 
   private static CardsFinding again(CardScanFinding scan, String key, List<Message> warnings) {
     return new CardsFinding(
         Optional.of(scan),
+        Optional.empty(),
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),

@@ -3,6 +3,7 @@ package zebrawood.cards;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -10,19 +11,19 @@ import org.junit.jupiter.api.Test;
 import zebrawood.cards.CardsTask.ReadFor;
 import zebrawood.measure.Estimate;
 import zebrawood.measure.Verdict;
+import zebrawood.station.Help;
 
 class SteppedCardTest {
   private static final OptionalDouble UNSAID = OptionalDouble.empty();
-  private static final ReadFor ANY = new ReadFor(UNSAID, UNSAID, Optional.empty());
+  private static final ReadFor ANY =
+      new ReadFor(UNSAID, UNSAID, Optional.empty(), Optional.empty());
 
   private static CardGrid intervals(double... apart) {
     return new CardGrid(
         List.of(30.0),
         List.of(100.0, 200.0),
         UNSAID,
-        Optional.of(
-            new CardSteps(
-                CardSteps.Step.INTERVAL, java.util.Arrays.stream(apart).boxed().toList())),
+        Optional.of(new CardSteps(CardSteps.Step.INTERVAL, Arrays.stream(apart).boxed().toList())),
         Optional.empty());
   }
 
@@ -63,10 +64,14 @@ class SteppedCardTest {
 
   @Test
   void aWantedDarknessIsHeldToo() {
-    ReadFor dark = new ReadFor(OptionalDouble.of(0.5), OptionalDouble.of(0.05), Optional.empty());
+    ReadFor dark =
+        new ReadFor(
+            OptionalDouble.of(0.5), OptionalDouble.of(0.05), Optional.empty(), Optional.empty());
     CardsFinding f = read(intervals(0.1, 0.15, 0.3), BANDED, dark);
     assertThat(f.fastest().orElseThrow().all().orElseThrow().intervalMm()).hasValue(0.15);
-    ReadFor black = new ReadFor(OptionalDouble.of(0.9), OptionalDouble.of(0.05), Optional.empty());
+    ReadFor black =
+        new ReadFor(
+            OptionalDouble.of(0.9), OptionalDouble.of(0.05), Optional.empty(), Optional.empty());
     CardsFinding none = read(intervals(0.1, 0.15, 0.3), BANDED, black);
     assertThat(none.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
     assertThat(none.fastest()).isEmpty();
@@ -75,12 +80,14 @@ class SteppedCardTest {
   @Test
   void whatWasNotSeenChoosesNothing() {
     CardScanFinding coarse =
-        scan(new double[][] {{0.6, -1}, {0.5, 0.02}}, new double[][] {{0.4, 0.01}, {0.3, 0.05}});
-    assertThat(read(intervals(0.1, 0.2), coarse, ANY).verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+        scan(new double[][] {{0.6, -1}, {0.5, 0.06}}, new double[][] {{0.4, -1}, {0.3, 0.05}});
+    CardsFinding finer = read(intervals(0.1, 0.2), coarse, ANY);
+    assertThat(finer.verdict()).isEqualTo(Verdict.MEASURE_AGAIN);
+    assertThat(finer.fastest()).isEmpty();
     CardScanFinding allBands =
         scan(new double[][] {{0.6, 0.1}, {0.5, 0.2}}, new double[][] {{0.4, 0.1}, {0.3, 0.2}});
     assertThat(read(intervals(0.1, 0.2), allBands, ANY).fastest()).isEmpty();
-    ReadFor power = new ReadFor(UNSAID, UNSAID, Optional.of(List.of()));
+    ReadFor power = new ReadFor(UNSAID, UNSAID, Optional.of(List.of()), Optional.empty());
     assertThat(read(intervals(0.1, 0.15, 0.3), BANDED, power).fastest()).isEmpty();
     // Typed figures have no bands: nothing is asserted of them.
     assertThat(
@@ -119,5 +126,32 @@ class SteppedCardTest {
     List<Grade> row = List.of(Grade.GOOD, Grade.TOO_LIGHT, Grade.GOOD, Grade.GOOD, Grade.GOOD);
     CardGrades grades = new CardGrades(grid, List.of(row), Grade.GOOD);
     assertThat(grades.fastest().orElseThrow().all().orElseThrow().khz()).hasValue(60);
+  }
+
+  @Test
+  void whatCutButScorchedItsBackHasACureOfItsOwn() {
+    CardGrid grid = new CardGrid(List.of(60.0, 80.0), List.of(10.0), UNSAID);
+    Stock stock =
+        new Stock(
+            StockKind.WOOD,
+            UNSAID,
+            Optional.empty(),
+            Optional.empty(),
+            Stock.Residue.NOT_LOOKED,
+            Optional.empty());
+    for (Grade scorched : List.of(Grade.BACK_SCORCHED, Grade.FRONT_SCORCHED)) {
+      CardGrades grades =
+          new CardGrades(grid, List.of(List.of(Grade.TOO_LIGHT, scorched)), Grade.CUT_THROUGH);
+      CardsFinding f =
+          CardsVisit.solve(
+              new CardsReadings(new CardsTask.ByEye(grades), stock, List.of(), Optional.empty()),
+              Help.NONE);
+      assertThat(f.fastest()).isEmpty();
+      assertThat(f.advice().getFirst().what().key())
+          .isEqualTo(
+              scorched == Grade.BACK_SCORCHED
+                  ? "cards.eye.back-scorched"
+                  : "cards.eye.front-scorched");
+    }
   }
 }

@@ -20,6 +20,7 @@ import zebrawood.cards.CardsStation;
 import zebrawood.cards.StockKind;
 import zebrawood.cards.Trial;
 import zebrawood.desktop.cards.CardsWay;
+import zebrawood.desktop.cards.StepOf;
 import zebrawood.devices.cards.SimulatedJob;
 import zebrawood.devices.cards.StandInStock;
 import zebrawood.records.cards.BookFile;
@@ -99,6 +100,68 @@ class CardsWindowTest extends WindowTest {
     return new double[][] {
       scan.px(56, 56), scan.px(right, 56), scan.px(right, rear), scan.px(56, rear)
     };
+  }
+
+  /**
+   * How far squares of such lines go up and down between them, by a Gaussian spot of 0.16 mm (first
+   * harmonic) and the stock's own law.
+   */
+  private static double bands(StandInStock stock, double percent, double speed, double apart) {
+    double share = 2 * Math.exp(-2 * Math.pow(Math.PI * 0.04 / apart, 2));
+    return (stock.darkness(percent * (1 + share), speed, apart)
+            - stock.darkness(percent * (1 - share), speed, apart))
+        / 2;
+  }
+
+  @Test
+  void theWidestLinesWithoutBandsAreFoundOnACardOfIntervals() throws IOException {
+    openStation("cards");
+    goOnWithoutProof();
+    choose("#cards-way", CardsWay.SCAN);
+    unfold();
+    plan();
+    choose("#cards-across", StepOf.INTERVAL);
+    fill("#cards-interval-least", "0.09");
+    fill("#cards-interval-most", "0.36");
+    fill("#cards-rows", "3");
+    fill("#cards-power-least", "40");
+    says("18 squares");
+    Path program = file.resolveSibling("lines.gcode");
+    fill("#cards-card-file", program.toString());
+    press("#cards-write");
+    until("the card is written", () -> Files.exists(program));
+
+    StandInStock stock = new StandInStock(4);
+    double right = 60 + 6 * 8 - 2 + 4;
+    double rear = 60 + 3 * 8 - 2 + 4;
+    StandInStock.Scan scan =
+        stock.scan(
+            new SimulatedJob(TOP_WORD, true, 300).run(Files.readString(program)),
+            56,
+            56,
+            right - 56,
+            rear - 56,
+            47);
+    Path scanned = file.resolveSibling("lines.png");
+    ImageIO.write(scan.image(), "png", scanned.toFile());
+    fill("#cards-wanted", "");
+    fill("#cards-photo", scanned.toString());
+    pressCrosses(
+        new double[][] {
+          scan.px(56, 56), scan.px(right, 56), scan.px(right, rear), scan.px(56, rear)
+        });
+    says("fastest square without bands");
+    fill("#cards-book-work", "large areas");
+    press("#cards-to-book");
+    says("stands in the book now");
+    double apart = Double.parseDouble(words("#cards-book-3-interval"));
+    double speed = Double.parseDouble(words("#cards-book-3-speed"));
+    List<Double> tried = CardGrid.steps(0.09, 0.36, 6);
+    assertThat(tried).contains(apart);
+    assertThat(bands(stock, 40, speed, apart)).isLessThan(0.04);
+    double wider = tried.get(tried.indexOf(apart) + 1);
+    assertThat(bands(stock, 40, speed, wider)).isGreaterThan(0.02);
+    recorded();
   }
 
   private void pressCrosses(double[][] crosses) {

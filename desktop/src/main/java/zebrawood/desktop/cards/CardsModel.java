@@ -89,6 +89,7 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
       new PhotoPlace(form(), "cards.field.corner", MOST_OF_HEIGHT, DECODING, Corner.values());
   final QuantityField wanted = form().quantity("wanted", Quantity.NUMBER, -0.1, 1);
   private final QuantityField mayDiffer = form().positive("mayDiffer", Quantity.NUMBER, 1);
+  private final ControlFields control = new ControlFields(form(), purpose);
   final ChoiceField<Grade> wantedGrade =
       form()
           .choice(
@@ -146,7 +147,8 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
             () -> new CardsTask.ByScan(grid.grid(), scan(), readFor()),
             readFor,
             scanned(),
-            Ways.takes(wanted, mayDiffer)),
+            Ways.takes(wanted, mayDiffer),
+            control.ask()),
         CardsWay.FIGURES,
         way(
             () ->
@@ -156,7 +158,8 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
             card(),
             squares.byFigures(),
             needs(figuresTo),
-            Ways.takes(wanted, mayDiffer)),
+            Ways.takes(wanted, mayDiffer),
+            control.ask()),
         CardsWay.EYE,
         way(
             this::byEye,
@@ -171,11 +174,12 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
     return new CardsTask.ReadFor(
         wanted.value(),
         mayDiffer.value(),
-        purpose.get() == Purpose.POWER_LEFT ? Optional.of(kept) : Optional.empty());
+        purpose.get() == Purpose.POWER_LEFT ? Optional.of(kept) : Optional.empty(),
+        control.sample());
   }
 
   private Ways.Ask card() {
-    return needs(grid::needed, grid.part(), Part.rows(grid.interval));
+    return needs(grid::needed, grid.part());
   }
 
   private Ways.Ask scanned() {
@@ -189,7 +193,6 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
                 .flatMap(f -> f),
         photo.marks().fileName("cards-photo-choose"),
         grid.part(),
-        Part.rows(grid.interval),
         Part.fold("cards.by-hand", Part.rows(photo.marks().fields().toList())));
   }
 
@@ -284,7 +287,7 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
   private static Optional<List<CardSample>> keptCard(Entry entry) {
     Optional<CardsTask> task =
         KeptReadings.read(entry, CardsReadings.class).map(CardsReadings::task);
-    return task.filter(CardsModel::looksFor)
+    return task.filter(t -> looksFor(t) && !t.grid().stepped())
         .flatMap(t ->
             KeptFindings.part(entry, "darkness", CardScanFinding.class)
                 .map(d -> CardsFinding.samples(d, t.grid())))
@@ -386,7 +389,8 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
   public List<FigureTile> tiles(Outcome.Solved<CardsReadings, CardsFinding> solved) {
     CardsFinding f = solved.finding();
     if (f.fastest().isEmpty()) {
-      return tiles(solved, known("ratio"), known("percent"), known("speed"), known("depth"));
+      return tiles(
+          solved, known("ratio"), known("batch"), known("percent"), known("speed"), known("depth"));
     }
     List<FigureTile> tiles = new ArrayList<>();
     tiles.add(tile("percent", percent(f.fastest().get())));
@@ -412,7 +416,8 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
   private static List<FigureTile> steps(CardSetting s) {
     List<FigureTile> tiles = new ArrayList<>();
     s.intervalMm()
-        .ifPresent(v -> tiles.add(tile("interval", Amount.of(v, Quantity.LINE_INTERVAL, 3))));
+        .ifPresent(v ->
+            tiles.add(tile("interval", Amount.of(v, Quantity.LINE_INTERVAL, v < 0.1 ? 3 : 2))));
     s.passes().ifPresent(v -> tiles.add(tile("passes", Amount.of(v, Quantity.NUMBER, 0))));
     s.khz().ifPresent(v -> tiles.add(tile("khz", Amount.of(v, Quantity.PULSE_RATE, 1))));
     s.pulseNs().ifPresent(v -> tiles.add(tile("pulse", Amount.of(v, Quantity.PULSE_LENGTH, 1))));

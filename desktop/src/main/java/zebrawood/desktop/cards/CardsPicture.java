@@ -142,7 +142,7 @@ final class CardsPicture {
     return Math.clamp(Math.round(darkness * TONES), 0, TONES);
   }
 
-  /** Told by shape: a dash, a tick, a cross, a hole. */
+  /** Told by shape: a dash, a tick, a cross, a hole; a hole with a bar above or below. */
   private static void grade(Canvas on, char key, double x, double y, double side) {
     double mx = x + side / 2;
     double my = y + side / 2;
@@ -160,6 +160,14 @@ final class CardsPicture {
               on.line(mx - a, my + a, mx + a, my - a, "field-error");
             }
             case CUT_THROUGH -> on.circle(mx, my, a, "field-left");
+            case FRONT_SCORCHED -> {
+              on.circle(mx, my, a * 0.7, "field-left");
+              on.line(mx - a, my - a, mx + a, my - a, "field-error");
+            }
+            case BACK_SCORCHED -> {
+              on.circle(mx, my, a * 0.7, "field-left");
+              on.line(mx - a, my + a, mx + a, my + a, "field-error");
+            }
           }
         });
   }

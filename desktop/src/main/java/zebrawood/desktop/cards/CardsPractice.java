@@ -3,17 +3,22 @@ package zebrawood.desktop.cards;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.Random;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import zebrawood.cards.CardGrid;
 import zebrawood.cards.CardPlan;
 import zebrawood.cards.CardPlanReadings;
 import zebrawood.cards.CardSample;
+import zebrawood.cards.CardSetting;
+import zebrawood.cards.CardSteps;
 import zebrawood.cards.CardsFinding;
 import zebrawood.cards.CardsFinding.Chosen;
 import zebrawood.cards.CardsReadings;
@@ -38,6 +43,16 @@ final class CardsPractice
   private static final double WANTED = 0.5;
   private static final double PRESSED_TO_PX = 5;
   private static final double READ_TO = 0.02;
+
+  /** Of a scan that shall tell bands, and what a scanner has at most. */
+  private static final double PX_A_LINE = 6;
+
+  private static final double FINEST_PX_PER_MM = 47;
+
+  private static final double USUAL_APART_MM = 0.1;
+
+  /** Lines that lie further apart are seen one by one. */
+  private static final double BANDS_FROM_MM = 0.17;
 
   /** To the eye. */
   private static final double GOOD_BY = 0.12;
@@ -71,6 +86,8 @@ final class CardsPractice
   protected void prepare() {
     model.form().clearVisit();
     model.practiseWith(List.of());
+    model.grid.across.set(StepOf.POWER);
+    model.grid.up.set(StepOf.SPEED);
     model.grid.powerLeast.set(10);
     model.grid.powerMost.set(60);
     model.grid.columns.set(6);
@@ -125,14 +142,17 @@ final class CardsPractice
             List.of(card.wMm(), card.hMm()),
             card.gapMm(),
             List.of(at, at),
-            grid.intervalMm().orElse(0.1),
+            grid.setting(0, 0).intervalMm().orElse(0.1),
             OptionalDouble.of(3000),
             List.of(1000.0, 1000.0),
             OptionalDouble.of(TOP_WORD),
             OptionalDouble.of(TRAVEL_MM_S),
             OptionalDouble.empty(),
             new CardPlanReadings.CrossAt(grid.percents().getLast(), grid.speedsMmS().getFirst()),
-            OptionalInt.empty());
+            OptionalInt.empty(),
+            burnable(grid.across()),
+            burnable(grid.up()),
+            Optional.empty());
     String program = CardPlan.solve(plan).gcode().text().orElseThrow();
     StandInStock.Scan scan =
         on.stock.scan(
@@ -140,12 +160,33 @@ final class CardsPractice
             at + crosses.get(0).get(0),
             at + crosses.get(0).get(1),
             crosses.get(2).get(0) - crosses.get(0).get(0),
-            crosses.get(2).get(1) - crosses.get(0).get(1));
+            crosses.get(2).get(1) - crosses.get(0).get(1),
+            pxPerMm(grid));
     Path file = Files.createTempFile("card", ".png");
     file.toFile().deleteOnExit();
     ImageIO.write(scan.image(), "png", file.toFile());
     return new Scanned(
         file.toString(), crosses.stream().map(c -> scan.px(at + c.get(0), at + c.get(1))).toList());
+  }
+
+  /** The stand-in is no pulsed source: it burns all frequencies, pulses and wobbles alike. */
+  private static Optional<CardSteps> burnable(Optional<CardSteps> steps) {
+    return steps.map(s ->
+        s.figure().inProgram()
+            ? s
+            : new CardSteps(CardSteps.Step.PASSES, s.values().stream().map(v -> 1.0).toList()));
+  }
+
+  /** As fine as the closest lines ask for. */
+  private static double pxPerMm(CardGrid grid) {
+    double closest =
+        Stream.concat(grid.across().stream(), grid.up().stream())
+            .filter(s -> s.figure() == CardSteps.Step.INTERVAL)
+            .flatMap(s -> s.values().stream())
+            .mapToDouble(v -> v)
+            .min()
+            .orElse(1);
+    return Math.clamp(PX_A_LINE / closest, StandInStock.PX_PER_MM, FINEST_PX_PER_MM);
   }
 
   private void press(Bench on, PlanSection.Geometry card, Scanned scanned) {
@@ -162,50 +203,54 @@ final class CardsPractice
     }
   }
 
-  private double interval() {
-    return model.grid.interval.value().orElse(0.1);
+  private double darkness(Bench on, CardSetting s) {
+    double apart = s.intervalMm().orElse(model.grid.interval.value().orElse(USUAL_APART_MM));
+    return on.stock.darkness(s.percent(), s.speedMmS(), apart / s.passes().orElse(1));
   }
 
   private void look(Bench on) {
-    CardGrid grid = model.grid.grid();
     double wanted = model.wanted.value().orElse(WANTED);
-    List<String> rows = new ArrayList<>();
-    for (double speed : grid.speedsMmS()) {
-      StringBuilder row = new StringBuilder();
-      for (double percent : grid.percents()) {
-        double dark = on.stock.darkness(percent, speed, interval());
-        Grade grade =
-            Math.abs(dark - wanted) < GOOD_BY
-                ? Grade.GOOD
-                : dark < wanted ? Grade.TOO_LIGHT : Grade.SCORCHED;
-        row.append(grade.key());
-      }
-      rows.add(row.toString());
-    }
-    model.squares.set(rows, true);
+    model.squares.set(
+        lines(s -> {
+          double dark = darkness(on, s);
+          boolean bands = s.intervalMm().orElse(0) > BANDS_FROM_MM;
+          Grade grade =
+              Math.abs(dark - wanted) < GOOD_BY && !bands
+                  ? Grade.GOOD
+                  : dark < wanted || bands ? Grade.TOO_LIGHT : Grade.SCORCHED;
+          return String.valueOf(grade.key());
+        }),
+        true);
   }
 
   /** As somebody reads them off with a hand-held meter. */
   private void figures(Bench on) {
-    CardGrid grid = model.grid.grid();
     model.figuresTo.set(READ_TO);
-    List<String> lines = new ArrayList<>();
-    for (double speed : grid.speedsMmS()) {
-      StringBuilder line = new StringBuilder();
-      for (double percent : grid.percents()) {
-        double dark =
-            on.stock.darkness(percent, speed, interval()) + READ_TO / 3 * on.hand.nextGaussian();
-        line.append(Math.round(100 * Math.clamp(dark, 0, 1)) / 100.0).append(' ');
-      }
-      lines.add(line.toString().strip());
-    }
-    model.squares.set(lines, false);
+    model.squares.set(
+        lines(s -> {
+          double dark = darkness(on, s) + READ_TO / 3 * on.hand.nextGaussian();
+          return Math.round(100 * Math.clamp(dark, 0, 1)) / 100.0 + " ";
+        }),
+        false);
+  }
+
+  /** A line for each row of squares, with what is said of each. */
+  private List<String> lines(Function<CardSetting, String> said) {
+    CardGrid grid = model.grid.grid();
+    return IntStream.range(0, grid.rows())
+        .mapToObj(row ->
+            IntStream.range(0, grid.columns())
+                .mapToObj(column -> said.apply(grid.setting(column, row)))
+                .collect(Collectors.joining())
+                .strip())
+        .toList();
   }
 
   @Override
   protected void obey(Bench on, Outcome.Solved<CardsReadings, CardsFinding> solved) {
     List<CardSample> samples = model.samplesNow();
-    if (!samples.isEmpty() && model.purpose.get() == Purpose.LOOK) {
+    boolean plain = !solved.readings().task().grid().stepped();
+    if (plain && !samples.isEmpty() && model.purpose.get() == Purpose.LOOK) {
       on.card = samples;
       model.practiseWith(samples);
     }
@@ -219,7 +264,14 @@ final class CardsPractice
             Message.of(
                 "cards.practice.stands",
                 Amount.of(
-                    on.stock.darkness(c.percent(), c.speedMmS(), interval()), Quantity.NUMBER, 2),
+                    darkness(
+                        on,
+                        c.all()
+                            .orElse(
+                                CardSetting.of(
+                                    c.percent(), c.speedMmS(), model.grid.interval.value()))),
+                    Quantity.NUMBER,
+                    2),
                 Amount.of(model.wanted.value().orElse(WANTED), Quantity.NUMBER, 2)))
         .orElse(Message.of("cards.practice.nothing-set"));
   }

@@ -1,5 +1,6 @@
 package zebrawood.desktop.cards;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -112,33 +113,34 @@ final class GridFields {
     return new Part.Together(
         List.of(
             new Part.LabelledChoices(List.of(across, up)),
-            new Part.Redrawn(both, () -> List.of(table(), Part.rows(common().toList())))));
+            new Part.Redrawn(both, () -> List.of(table()))));
   }
 
   private Part table() {
+    List<Part.TableRow> all = new ArrayList<>();
+    all.add(row(across.get(), columns));
+    all.add(row(up.get(), rows));
+    if (across.get() != StepOf.POWER) {
+      all.add(new Part.TableRow(Message.of(StepOf.POWER), List.of(powerLeast)));
+    }
+    if (up.get() != StepOf.SPEED) {
+      all.add(new Part.TableRow(Message.of(StepOf.SPEED), List.of(speedLeast)));
+    }
+    if (!stepped(StepOf.INTERVAL)) {
+      all.add(new Part.TableRow(Message.of(StepOf.INTERVAL), List.of(interval)));
+    }
     return new Part.Table(
         List.of(
             Message.NONE,
             Message.of("cards.from"),
             Message.of("cards.to"),
             Message.of("cards.steps")),
-        List.of(row(across.get(), columns), row(up.get(), rows)));
+        all);
   }
 
   private Part.TableRow row(StepOf of, QuantityField count) {
     List<QuantityField> two = ends.get(of);
     return new Part.TableRow(Message.of(of), List.of(two.get(0), two.get(1), count));
-  }
-
-  /** One value for all squares: of power, speed and interval what is in no row or column. */
-  private Stream<QuantityField> common() {
-    return Stream.of(
-            across.get() == StepOf.POWER
-                ? Optional.<QuantityField>empty()
-                : Optional.of(powerLeast),
-            up.get() == StepOf.SPEED ? Optional.<QuantityField>empty() : Optional.of(speedLeast),
-            stepped(StepOf.INTERVAL) ? Optional.<QuantityField>empty() : Optional.of(interval))
-        .flatMap(Optional::stream);
   }
 
   private boolean stepped(StepOf of) {
@@ -152,7 +154,8 @@ final class GridFields {
             Stream.of(columns),
             ends.get(up.get()).stream(),
             Stream.of(rows),
-            common().filter(f -> f != interval))
+            across.get() == StepOf.POWER ? Stream.<QuantityField>empty() : Stream.of(powerLeast),
+            up.get() == StepOf.SPEED ? Stream.<QuantityField>empty() : Stream.of(speedLeast))
         .flatMap(f -> f);
   }
 

@@ -15,6 +15,7 @@ import zebrawood.cards.CardPlan;
 import zebrawood.cards.CardPlanFinding;
 import zebrawood.cards.CardPlanReadings;
 import zebrawood.cards.CardScanReadings;
+import zebrawood.cards.CardSteps;
 import zebrawood.cards.StockKind;
 import zebrawood.desktop.form.ChoiceField;
 import zebrawood.desktop.form.Field;
@@ -270,6 +271,10 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
 
   @Override
   protected Message words() {
+    Optional<Message> beyond = beyondSource();
+    if (beyond.isPresent()) {
+      return beyond.get();
+    }
     Message ofFiring = ofFiring();
     return ofFiring.isEmpty() ? ofPlan() : Message.sentences(List.of(ofPlan(), ofFiring));
   }
@@ -300,7 +305,29 @@ final class PlanSection extends Section<CardPlanReadings, CardPlanFinding> {
         : Optional.empty();
   }
 
+  /** Frequencies that the source does not take; empty where its range was not said. */
+  private Optional<Message> beyondSource() {
+    return machine
+        .source()
+        .pulses()
+        .filter(p ->
+            read().stream()
+                .flatMap(r -> Stream.concat(r.across().stream(), r.up().stream()))
+                .filter(s -> s.figure() == CardSteps.Step.FREQUENCY)
+                .flatMap(s -> s.values().stream())
+                .anyMatch(khz -> khz < p.leastKhz() || khz > p.mostKhz()))
+        .map(p ->
+            Message.of(
+                "cards.pulses.frequency",
+                Message.number(p.leastKhz()),
+                Message.number(p.mostKhz())));
+  }
+
   private void write() {
+    if (beyondSource().isPresent()) {
+      say(beyondSource().get());
+      return;
+    }
     if (neverBurnt().isPresent()) {
       say(neverBurnt().get());
       return;

@@ -6,7 +6,7 @@ import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
 /** What changes from square to square of a card. */
-enum StepOf {
+public enum StepOf {
   POWER(null, Quantity.PERCENT, "cards.field.power"),
   SPEED(null, Quantity.SPEED, "cards.field.speed"),
   INTERVAL(Step.INTERVAL, Quantity.LINE_INTERVAL, "cards.field.intervalTried"),

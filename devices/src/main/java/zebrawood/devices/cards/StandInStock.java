@@ -11,7 +11,7 @@ import zebrawood.devices.cards.SimulatedJob.Burn;
  * place, so that lines far apart show as bands; then it is scanned.
  */
 public final class StandInStock {
-  /** Of the scan. */
+  /** Of a scan, where nobody asks for a finer one. */
   public static final double PX_PER_MM = 8;
 
   private static final double RIM_MM = 8;
@@ -73,9 +73,20 @@ public final class StandInStock {
    * @param wideMm from the crosses' middles on the left to those on the right, as {@code highMm}
    */
   public Scan scan(List<Burn> burns, double leftMm, double frontMm, double wideMm, double highMm) {
-    int width = (int) ((wideMm + 2 * RIM_MM) * PX_PER_MM);
-    int height = (int) ((highMm + 2 * RIM_MM) * PX_PER_MM);
-    Scan scan = new Scan(width, height, leftMm - RIM_MM, frontMm + highMm + RIM_MM);
+    return scan(burns, leftMm, frontMm, wideMm, highMm, PX_PER_MM);
+  }
+
+  /** The same at another resolution. */
+  public Scan scan(
+      List<Burn> burns,
+      double leftMm,
+      double frontMm,
+      double wideMm,
+      double highMm,
+      double pxPerMm) {
+    int width = (int) ((wideMm + 2 * RIM_MM) * pxPerMm);
+    int height = (int) ((highMm + 2 * RIM_MM) * pxPerMm);
+    Scan scan = new Scan(width, height, leftMm - RIM_MM, frontMm + highMm + RIM_MM, pxPerMm);
     double[] energy = new double[width * height];
     for (Burn b : burns) {
       lay(energy, scan, b);
@@ -95,10 +106,12 @@ public final class StandInStock {
     private final int height;
     private final double leftMm;
     private final double rearMm;
+    private final double pxPerMm;
     private double turnRad;
     private final BufferedImage image;
 
-    Scan(int width, int height, double leftMm, double rearMm) {
+    Scan(int width, int height, double leftMm, double rearMm, double pxPerMm) {
+      this.pxPerMm = pxPerMm;
       this.width = width;
       this.height = height;
       this.leftMm = leftMm;
@@ -112,8 +125,8 @@ public final class StandInStock {
 
     /** In pixels. */
     public double[] px(double xMm, double yMm) {
-      double u = (xMm - leftMm) * PX_PER_MM - width / 2.0;
-      double v = (rearMm - yMm) * PX_PER_MM - height / 2.0;
+      double u = (xMm - leftMm) * pxPerMm - width / 2.0;
+      double v = (rearMm - yMm) * pxPerMm - height / 2.0;
       double cos = Math.cos(turnRad);
       double sin = Math.sin(turnRad);
       return new double[] {width / 2.0 + cos * u - sin * v, height / 2.0 + sin * u + cos * v};
@@ -133,20 +146,20 @@ public final class StandInStock {
   private void lay(double[] energy, Scan scan, Burn b) {
     double length = Math.hypot(b.toX() - b.fromX(), b.toY() - b.fromY());
     double joulesAMm = power * watts * b.share() / b.speedMmS();
-    double step = 1 / PX_PER_MM;
+    double step = 1 / scan.pxPerMm;
     int steps = (int) Math.ceil(length / step);
     double sigma = SPOT_MM / 4;
-    int reach = (int) Math.ceil(3 * sigma * PX_PER_MM) + 1;
+    int reach = (int) Math.ceil(3 * sigma * scan.pxPerMm) + 1;
     boolean upright = Math.abs(b.toY() - b.fromY()) > Math.abs(b.toX() - b.fromX());
     for (int i = 0; i < steps; i++) {
       double t = (i + 0.5) / steps;
-      double px = (b.fromX() + t * (b.toX() - b.fromX()) - scan.leftMm) * PX_PER_MM;
-      double py = (scan.rearMm - b.fromY() - t * (b.toY() - b.fromY())) * PX_PER_MM;
+      double px = (b.fromX() + t * (b.toX() - b.fromX()) - scan.leftMm) * scan.pxPerMm;
+      double py = (scan.rearMm - b.fromY() - t * (b.toY() - b.fromY())) * scan.pxPerMm;
       double across = upright ? px : py;
       double sum = 0;
       double[] shares = new double[2 * reach + 1];
       for (int k = -reach; k <= reach; k++) {
-        double off = (Math.floor(across) + k + 0.5 - across) / PX_PER_MM;
+        double off = (Math.floor(across) + k + 0.5 - across) / scan.pxPerMm;
         shares[k + reach] = Math.exp(-off * off / (2 * sigma * sigma));
         sum += shares[k + reach];
       }
@@ -155,7 +168,7 @@ public final class StandInStock {
         int y = (int) Math.floor(py) + (upright ? 0 : k);
         if (x >= 0 && y >= 0 && x < scan.width && y < scan.height) {
           energy[y * scan.width + x] +=
-              joulesAMm * length / steps * shares[k + reach] / sum * PX_PER_MM * PX_PER_MM;
+              joulesAMm * length / steps * shares[k + reach] / sum * scan.pxPerMm * scan.pxPerMm;
         }
       }
     }
@@ -175,8 +188,8 @@ public final class StandInStock {
       int place = Math.min(scan.height - 1, y + i / 2) * scan.width + x + i % 2;
       light += share * (1 - darkness(energy[place]));
     }
-    double xMm = at[0] / PX_PER_MM;
-    double yMm = at[1] / PX_PER_MM;
+    double xMm = at[0] / scan.pxPerMm;
+    double yMm = at[1] / scan.pxPerMm;
     double wave = 0;
     for (int i = 0; i < waves.length; i += 3) {
       wave += Math.sin(2 * Math.PI * waves[i] * (xMm + waves[i + 1] * yMm) + waves[i + 2]);
