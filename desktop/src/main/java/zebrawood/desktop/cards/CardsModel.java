@@ -115,7 +115,12 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
   public CardsModel(AtMachine at) {
     super(new StationForm("cards", at.units()), CardsVisit.VISIT);
     Machine machine = at.machine();
-    grid = new GridFields(form(), machine);
+    pulses =
+        machine.build() == Build.GALVO
+            ? Optional.of(new PulsesSection(form(), machine))
+            : Optional.empty();
+    grid =
+        new GridFields(form(), machine, () -> pulses.map(PulsesSection::offered).orElse(List.of()));
     squares = new SquareRows(form(), grid);
     plan = new PlanSection(form(), machine, grid, this::lastGood, () -> stock.kind.get());
     book =
@@ -125,10 +130,6 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
             () -> grid.interval.value(),
             () -> subject,
             plan);
-    pulses =
-        machine.build() == Build.GALVO
-            ? Optional.of(new PulsesSection(form(), machine))
-            : Optional.empty();
     glass = pulses.map(p -> new GlassSection(form(), p::line));
     ways = new Ways<>(way, ways());
     startSolving();

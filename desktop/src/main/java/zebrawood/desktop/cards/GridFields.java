@@ -1,12 +1,15 @@
 package zebrawood.desktop.cards;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Supplier;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import javafx.beans.binding.Bindings;
 import javafx.beans.value.ObservableValue;
@@ -37,6 +40,7 @@ final class GridFields {
   /** Passes of a card that says nothing of them. */
   private static final double MOST_PASSES = 7;
 
+  private final Supplier<List<Double>> pulses;
   final ChoiceField<StepOf> across;
   final ChoiceField<StepOf> up;
   final QuantityField powerLeast;
@@ -48,7 +52,11 @@ final class GridFields {
   final QuantityField interval;
   private final Map<StepOf, List<QuantityField>> ends = new EnumMap<>(StepOf.class);
 
-  GridFields(StationForm form, Machine machine) {
+  /**
+   * @param pulses that the source offers, in ns; empty where nobody said them
+   */
+  GridFields(StationForm form, Machine machine, Supplier<List<Double>> pulses) {
+    this.pulses = pulses;
     across =
         form.choice(
             "across",
@@ -217,10 +225,26 @@ final class GridFields {
                     CardGrid.evenly(first, last, count).stream()
                         .map(v -> (double) Math.round(v))
                         .toList();
+                case PULSE_LENGTH -> offered(first, last, count);
                 case WOBBLE -> CardGrid.evenly(first, last, count);
                 default -> CardGrid.steps(first, last, count);
               });
         });
+  }
+
+  /** Of those that the source offers between both; where nobody said them, in even ratios. */
+  private List<Double> offered(double first, double last, int count) {
+    List<Double> between =
+        pulses.get().stream()
+            .filter(ns -> ns >= Math.min(first, last) && ns <= Math.max(first, last))
+            .sorted(first <= last ? Comparator.naturalOrder() : Comparator.reverseOrder())
+            .toList();
+    return between.isEmpty()
+        ? CardGrid.steps(first, last, count)
+        : IntStream.range(0, count)
+            .mapToObj(i ->
+                between.get((int) Math.round(i * (between.size() - 1.0) / Math.max(1, count - 1))))
+            .toList();
   }
 
   private void set(double p0, double p1, double v0, double v1, double intervalMm) {

@@ -13,9 +13,11 @@ import zebrawood.cards.Pulses;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
+import zebrawood.desktop.form.WordsField;
 import zebrawood.desktop.station.Part;
 import zebrawood.desktop.station.Section;
 import zebrawood.machine.Machine;
+import zebrawood.measure.UnusableReading;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
@@ -27,6 +29,10 @@ import zebrawood.words.Message;
 final class PulsesSection extends Section<PulseReadings, PulseFinding> {
   private final QuantityField watts;
   private final QuantityField leastKhz;
+
+  /** A length in ns. */
+  private static final String LENGTH = "\\d{1,9}([.,]\\d{1,6})?";
+
   private final QuantityField mostKhz;
   private final QuantityField mostMj;
   private final QuantityField spot;
@@ -38,6 +44,7 @@ final class PulsesSection extends Section<PulseReadings, PulseFinding> {
   private final QuantityField wobble;
   private final QuantityField wobbleStep;
   private final QuantityField passes;
+  private final WordsField offered;
 
   PulsesSection(StationForm form, Machine machine) {
     super(Message.of("cards.pulses.hint"));
@@ -54,6 +61,7 @@ final class PulsesSection extends Section<PulseReadings, PulseFinding> {
     wobble = form.positive("wobble", Quantity.LENGTH, 100);
     wobbleStep = form.positive("wobbleStep", Quantity.LENGTH, 100);
     passes = form.quantity("pulsePasses", Quantity.NUMBER, 1, 10_000);
+    offered = form.words("pulsesOffered", PulsesSection::lengths);
     watts.set(machine.source().watts());
     machine
         .source()
@@ -75,14 +83,35 @@ final class PulsesSection extends Section<PulseReadings, PulseFinding> {
 
   @Override
   public Stream<Field> fields() {
-    return Stream.concat(asked().stream(), Stream.of(mostMj, pulseNs, wobble, wobbleStep));
+    return Stream.concat(asked().stream(), Stream.of(mostMj, pulseNs, wobble, wobbleStep, offered));
   }
 
   @Override
   public Part part() {
     List<QuantityField> rows = new ArrayList<>(asked());
     rows.addAll(List.of(pulseNs, wobble, wobbleStep, mostMj));
-    return Part.fold("cards.pulses", said(), Part.rows(rows));
+    return Part.fold("cards.pulses", said(), Part.rows(rows), Part.rows(offered));
+  }
+
+  /** Pulse lengths that the source offers, in ns; empty where nobody said them. */
+  List<Double> offered() {
+    return offered.problem().isEmpty() ? lengths(offered.text()) : List.of();
+  }
+
+  private static List<Double> lengths(String words) {
+    return Stream.of(words.strip().split("[\\s;]+"))
+        .filter(w -> !w.isEmpty())
+        .map(PulsesSection::length)
+        .toList();
+  }
+
+  private static double length(String word) {
+    double ns = word.matches(LENGTH) ? Double.parseDouble(word.replace(',', '.')) : 0;
+    if (!(ns > 0)) {
+      throw UnusableReading.of(
+          "pulsesOffered", Message.quoted(word), Message.of("cards.accepts.pulse-lengths"));
+    }
+    return ns;
   }
 
   /** How far lines lie apart, and how fast they are burnt. */
@@ -106,7 +135,7 @@ final class PulsesSection extends Section<PulseReadings, PulseFinding> {
                 watts.number(),
                 leastKhz.number(),
                 mostKhz.number(),
-                Optional.empty(),
+                offered().isEmpty() ? Optional.empty() : Optional.of(offered()),
                 mostMj.value()),
             spot.number(),
             new Setting(
