@@ -48,23 +48,51 @@ public sealed interface CardsTask {
     public ByFigures {
       rows = rows.stream().map(List::copyOf).toList();
       var accepts = new Accepts().positive("resolution", resolution, 1);
-      if (rows.size() != grid.rows()) {
+      eachSquare(accepts, grid, rows, CardChooseReadings.LIGHTEST, 1);
+      accepts.orThrow();
+    }
+  }
+
+  /** A figure for each square, each within what is accepted. */
+  private static void eachSquare(
+      Accepts accepts, CardGrid grid, List<List<Double>> rows, double least, double most) {
+    if (rows.size() != grid.rows()) {
+      accepts.complain(
+          "rows",
+          Message.of("accepts.of-them", rows.size()),
+          Message.of("cards.accepts.rows", grid.rows()));
+    }
+    for (int i = 0; i < rows.size(); i++) {
+      if (rows.get(i).size() != grid.columns()) {
         accepts.complain(
-            "rows",
-            Message.of("accepts.of-them", rows.size()),
-            Message.of("cards.accepts.rows", grid.rows()));
+            "rows[" + i + "]",
+            Message.of("accepts.of-them", rows.get(i).size()),
+            Message.of("cards.accepts.grades", grid.columns()));
       }
-      for (int i = 0; i < rows.size(); i++) {
-        if (rows.get(i).size() != grid.columns()) {
-          accepts.complain(
-              "rows[" + i + "]",
-              Message.of("accepts.of-them", rows.get(i).size()),
-              Message.of("cards.accepts.grades", grid.columns()));
-        }
-        for (double darkness : rows.get(i)) {
-          accepts.between("rows[" + i + "]", darkness, CardChooseReadings.LIGHTEST, 1);
-        }
+      for (double figure : rows.get(i)) {
+        accepts.between("rows[" + i + "]", figure, least, most);
       }
+    }
+  }
+
+  /**
+   * How deep each square went, by a probe or a caliper.
+   *
+   * @param rowsMm a row for each row of squares, from the front
+   * @param resolutionMm what is told apart
+   * @param wantedMm so deep at least
+   */
+  record ByDepth(CardGrid grid, List<List<Double>> rowsMm, double resolutionMm, double wantedMm)
+      implements CardsTask {
+    private static final double DEEPEST_MM = 1000;
+
+    public ByDepth {
+      rowsMm = rowsMm.stream().map(List::copyOf).toList();
+      var accepts =
+          new Accepts()
+              .positive("resolutionMm", resolutionMm, DEEPEST_MM)
+              .positive("wantedMm", wantedMm, DEEPEST_MM);
+      eachSquare(accepts, grid, rowsMm, 0, DEEPEST_MM);
       accepts.orThrow();
     }
   }

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import zebrawood.cards.CardsFinding.Chosen;
 import zebrawood.cards.CardsTask.ReadFor;
 import zebrawood.ledger.Figure;
@@ -55,6 +56,7 @@ public final class CardsVisit {
       case CardsTask.ByFigures typed ->
           dark(typed.grid(), figures(typed), false, typed.what(), warnings);
       case CardsTask.ByEye(CardGrades grades) -> byEye(grades, warnings);
+      case CardsTask.ByDepth task -> SteppedCard.byDepth(task, warnings);
       case CardsTask.Tried(Trial trial) -> tried(trial, warnings);
     };
   }
@@ -81,16 +83,7 @@ public final class CardsVisit {
   }
 
   private static CardsFinding plain(Verdict verdict, List<Advice> advice, List<Message> warnings) {
-    return new CardsFinding(
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        verdict,
-        advice,
-        warnings);
+    return SteppedCard.chosen(Optional.empty(), Optional.empty(), verdict, advice, warnings);
   }
 
   private static CardsFinding read(
@@ -219,16 +212,7 @@ public final class CardsVisit {
       }
       advice.add(Advice.leave("cards.confirm").because("cards.confirm.why"));
     }
-    return new CardsFinding(
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        fastest,
-        steadiest,
-        Verdict.WITHIN,
-        advice,
-        warnings);
+    return SteppedCard.chosen(fastest, steadiest, Verdict.WITHIN, advice, warnings);
   }
 
   /** What to do where none is as wanted; what cut but scorched one face has its own cure. */
@@ -335,6 +319,16 @@ public final class CardsVisit {
           figures.add(Figure.of("steadyPercent", c.percent(), Quantity.PERCENT));
           figures.add(Figure.of("steadySpeed", c.speedMmS(), Quantity.SPEED));
         });
+    if (r.task() instanceof CardsTask.ByDepth d) {
+      f.fastest()
+          .flatMap(c -> deepest(d, c))
+          .ifPresent(mm ->
+              figures.add(
+                  Figure.of(
+                      "depth",
+                      new Estimate(mm, Resolution.standardDeviation(d.resolutionMm())),
+                      Quantity.LENGTH)));
+    }
     if (r.task() instanceof CardsTask.Tried(Trial t)) {
       figures.add(Figure.of("percent", t.percent(), Quantity.PERCENT));
       figures.add(Figure.of("speed", t.speedMmS(), Quantity.SPEED));
@@ -342,6 +336,16 @@ public final class CardsVisit {
       depth.ifPresent(mm -> figures.add(Figure.of("depth", mm, Quantity.LENGTH)));
     }
     return figures;
+  }
+
+  /** How deep the square of a setting went. */
+  private static Optional<Double> deepest(CardsTask.ByDepth d, Chosen chosen) {
+    return IntStream.range(0, d.grid().rows() * d.grid().columns())
+        .filter(i ->
+            SteppedCard.chosen(d.grid(), i % d.grid().columns(), i / d.grid().columns())
+                .equals(chosen))
+        .mapToObj(i -> d.rowsMm().get(i / d.grid().columns()).get(i % d.grid().columns()))
+        .findFirst();
   }
 
   /** What a card of steps tells besides. */

@@ -7,6 +7,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.cards.CardsFinding.Chosen;
 import zebrawood.cards.CardsTask.ReadFor;
+import zebrawood.measure.Estimate;
+import zebrawood.measure.Resolution;
 import zebrawood.measure.Verdict;
 import zebrawood.quantity.Amount;
 import zebrawood.quantity.Quantity;
@@ -135,6 +137,69 @@ final class SteppedCard {
     }
     advice.add(Advice.leave("cards.confirm").because("cards.confirm.why"));
     return advice;
+  }
+
+  /** The fastest square that went as deep as wanted, and the one with most such about it. */
+  static CardsFinding byDepth(CardsTask.ByDepth task, List<Message> warnings) {
+    CardGrid grid = task.grid();
+    double error = Resolution.standardDeviation(task.resolutionMm());
+    List<CardScanFinding.Square> deep = new ArrayList<>();
+    for (int row = 0; row < grid.rows(); row++) {
+      for (int column = 0; column < grid.columns(); column++) {
+        double mm = task.rowsMm().get(row).get(column);
+        if (mm >= task.wantedMm()) {
+          deep.add(
+              new CardScanFinding.Square(
+                  column, row, new Estimate(mm, error), OptionalDouble.empty()));
+        }
+      }
+    }
+    if (deep.isEmpty()) {
+      return chosen(
+          Optional.empty(),
+          Optional.empty(),
+          Verdict.MEASURE_AGAIN,
+          List.of(Advice.read("cards.depth.deeper")),
+          warnings);
+    }
+    CardScanFinding.Square fastest =
+        deep.stream()
+            .max(Comparator.comparingDouble(s -> pace(chosen(grid, s.column(), s.row()))))
+            .orElseThrow();
+    if (fastest.darkness().value() - 2 * error < task.wantedMm()) {
+      warnings.add(Message.of("cards.depth.unsure", Amount.mm(2 * error, 2)));
+    }
+    Chosen steadiest =
+        deep.stream()
+            .max(Comparator.comparingLong(s -> near(deep, s)))
+            .map(s -> chosen(grid, s.column(), s.row()))
+            .orElseThrow();
+    Chosen its = chosen(grid, fastest.column(), fastest.row());
+    return chosen(
+        Optional.of(its),
+        Optional.of(steadiest),
+        Verdict.WITHIN,
+        advice(its, steadiest, false),
+        warnings);
+  }
+
+  /** What is chosen without a look or a power. */
+  static CardsFinding chosen(
+      Optional<Chosen> fastest,
+      Optional<Chosen> steadiest,
+      Verdict verdict,
+      List<Advice> advice,
+      List<Message> warnings) {
+    return new CardsFinding(
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        fastest,
+        steadiest,
+        verdict,
+        advice,
+        warnings);
   }
 
   /** All that is set, as far as it was said. */

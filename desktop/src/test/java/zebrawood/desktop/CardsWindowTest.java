@@ -123,17 +123,18 @@ class CardsWindowTest extends WindowTest {
     choose("#cards-across", StepOf.INTERVAL);
     fill("#cards-interval-least", "0.09");
     fill("#cards-interval-most", "0.36");
-    fill("#cards-rows", "3");
+    fill("#cards-columns", "4");
+    fill("#cards-rows", "2");
     fill("#cards-power-least", "40");
-    says("18 squares");
+    says("8 squares");
     Path program = file.resolveSibling("lines.gcode");
     fill("#cards-card-file", program.toString());
     press("#cards-write");
     until("the card is written", () -> Files.exists(program));
 
     StandInStock stock = new StandInStock(4);
-    double right = 60 + 6 * 8 - 2 + 4;
-    double rear = 60 + 3 * 8 - 2 + 4;
+    double right = 60 + 4 * 8 - 2 + 4;
+    double rear = 60 + 2 * 8 - 2 + 4;
     StandInStock.Scan scan =
         stock.scan(
             new SimulatedJob(TOP_WORD, true, 300).run(Files.readString(program)),
@@ -156,7 +157,7 @@ class CardsWindowTest extends WindowTest {
     says("stands in the book now");
     double apart = Double.parseDouble(words("#cards-book-3-interval"));
     double speed = Double.parseDouble(words("#cards-book-3-speed"));
-    List<Double> tried = CardGrid.steps(0.09, 0.36, 6);
+    List<Double> tried = CardGrid.steps(0.09, 0.36, 4);
     assertThat(tried).contains(apart);
     assertThat(bands(stock, 40, speed, apart)).isLessThan(0.04);
     double wider = tried.get(tried.indexOf(apart) + 1);

@@ -98,6 +98,7 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
               List.of(Grade.GOOD, Grade.CUT_THROUGH),
               Grade.GOOD);
   final SquareRows squares;
+  final DepthFields depth;
   final QuantityField figuresTo = form().positive("figuresTo", Quantity.NUMBER, 1);
   private final TrialFields trial = new TrialFields(form());
   final PlanSection plan;
@@ -122,6 +123,7 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
     grid =
         new GridFields(form(), machine, () -> pulses.map(PulsesSection::offered).orElse(List.of()));
     squares = new SquareRows(form(), grid);
+    depth = new DepthFields(form(), squares);
     plan = new PlanSection(form(), machine, grid, this::lastGood, () -> stock.kind.get());
     book =
         new BookSection(
@@ -167,6 +169,8 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
             card(),
             shows(new Part.LabelledChoices(List.of(wantedGrade))),
             squares.byKeys()),
+        CardsWay.DEPTH,
+        way(() -> depth.read(grid.grid()), card(), squares.byDepth(), depth.asks()),
         CardsWay.TRIAL,
         way(trial::read, trial.asks()));
   }
@@ -300,6 +304,7 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
       case CardsTask.ByScan scan -> scan.what().kept().isEmpty();
       case CardsTask.ByFigures typed -> typed.what().kept().isEmpty();
       case CardsTask.ByEye eye -> false;
+      case CardsTask.ByDepth depth -> false;
       case CardsTask.Tried tried -> false;
     };
   }
@@ -393,7 +398,8 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
       return tiles(
           solved, known("ratio"), known("batch"), known("percent"), known("speed"), known("depth"));
     }
-    List<FigureTile> tiles = new ArrayList<>();
+    List<FigureTile> tiles =
+        new ArrayList<>(way.get() == CardsWay.DEPTH ? tiles(solved, known("depth")) : List.of());
     tiles.add(tile("percent", percent(f.fastest().get())));
     tiles.add(tile("speed", speed(f.fastest().get())));
     f.fastest().get().all().ifPresent(s -> tiles.addAll(steps(s)));

@@ -51,6 +51,8 @@ final class CardsPractice
 
   private static final double USUAL_APART_MM = 0.1;
 
+  private static final double DEPTH_READ_TO_MM = 0.02;
+
   /** Lines that lie further apart are seen one by one. */
   private static final double BANDS_FROM_MM = 0.17;
 
@@ -110,6 +112,7 @@ final class CardsPractice
       case SCAN -> scan(on);
       case FIGURES -> figures(on);
       case EYE -> look(on);
+      case DEPTH -> depths(on);
       case TRIAL -> {}
     }
   }
@@ -232,6 +235,19 @@ final class CardsPractice
           return Math.round(100 * Math.clamp(dark, 0, 1)) / 100.0 + " ";
         }),
         false);
+  }
+
+  /** As a caliper's tip reads them. */
+  private void depths(Bench on) {
+    model.depth.readTo(DEPTH_READ_TO_MM);
+    model.squares.setDepths(
+        lines(s -> {
+          double apart = s.intervalMm().orElse(model.grid.interval.value().orElse(USUAL_APART_MM));
+          double mm =
+              on.stock.depthMm(s.percent(), s.speedMmS(), apart / s.passes().orElse(1))
+                  + DEPTH_READ_TO_MM / 3 * on.hand.nextGaussian();
+          return Math.round(100 * Math.max(0, mm)) / 100.0 + " ";
+        }));
   }
 
   /** A line for each row of squares, with what is said of each. */

@@ -5,6 +5,7 @@ public enum CardsWay {
   SCAN,
   FIGURES,
   EYE,
+  DEPTH,
   TRIAL;
 
   boolean pictured() {

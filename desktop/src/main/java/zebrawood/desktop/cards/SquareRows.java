@@ -20,14 +20,18 @@ import zebrawood.words.Message;
  * from the left.
  */
 final class SquareRows {
+  private static final double DEEPEST_MM = 1000;
+
   private final GridFields grid;
   private final List<WordsField> grades;
   private final List<WordsField> figures;
+  private final List<WordsField> depths;
 
   SquareRows(StationForm form, GridFields grid) {
     this.grid = grid;
     grades = rows(form, "grade", SquareRows::checkLetters);
     figures = rows(form, "figure", SquareRows::numbers);
+    depths = rows(form, "depth", SquareRows::depthsOf);
   }
 
   private static List<WordsField> rows(StationForm form, String name, Consumer<String> reader) {
@@ -55,6 +59,14 @@ final class SquareRows {
         () -> used(figures),
         w -> numbers(w.text()).size() != grid.columnCount(),
         "cards.wait.figures");
+  }
+
+  Ways.Ask byDepth() {
+    return ask(
+        "cards.depths.hint",
+        () -> used(depths),
+        w -> depthsOf(w.text()).size() != grid.columnCount(),
+        "cards.wait.depths");
   }
 
   /** The fastest at the top, as on the card. */
@@ -101,15 +113,32 @@ final class SquareRows {
   }
 
   private static double number(String word) {
-    double value =
-        word.matches("[+-]?\\d*[.,]?\\d+")
-            ? Double.parseDouble(word.replace(',', '.'))
-            : Double.NaN;
+    double value = plain(word);
     if (!(value >= -0.1 && value <= 1)) {
       throw UnusableReading.of(
           "visit.figure", Message.quoted(word), Message.of("cards.accepts.darkness"));
     }
     return value;
+  }
+
+  private static double plain(String word) {
+    return word.matches("[+-]?\\d*[.,]?\\d+")
+        ? Double.parseDouble(word.replace(',', '.'))
+        : Double.NaN;
+  }
+
+  /** Depths in a line, in mm. */
+  private static List<Double> depthsOf(String words) {
+    List<Double> all =
+        Stream.of(words.strip().split("[\\s;]+"))
+            .filter(w -> !w.isEmpty())
+            .map(SquareRows::plain)
+            .toList();
+    if (!all.stream().allMatch(mm -> mm >= 0 && mm <= DEEPEST_MM)) {
+      throw UnusableReading.of(
+          "visit.depth", Message.quoted(words), Message.of("cards.accepts.depths"));
+    }
+    return all;
   }
 
   /** As typed, row by row from the front. */
@@ -127,6 +156,10 @@ final class SquareRows {
     return used(figures).stream().map(w -> numbers(w.text())).toList();
   }
 
+  List<List<Double>> depthsMm() {
+    return used(depths).stream().map(w -> depthsOf(w.text())).toList();
+  }
+
   /** One grade further with each press; what is not typed yet is too light. */
   void nextGrade(int column, int row) {
     if (row >= used(grades).size()) {
@@ -141,6 +174,11 @@ final class SquareRows {
     Grade next = Grade.values()[(now.ordinal() + 1) % Grade.values().length];
     letters.setCharAt(column, next.key());
     field.set(letters.toString());
+  }
+
+  /** Types what a caliper reads. */
+  void setDepths(List<String> lines) {
+    IntStream.range(0, lines.size()).forEach(i -> depths.get(i).set(lines.get(i)));
   }
 
   /** Types what a hand reads. */

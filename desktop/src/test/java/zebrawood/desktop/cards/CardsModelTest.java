@@ -17,6 +17,7 @@ import zebrawood.machine.Build;
 import zebrawood.machine.Machine;
 import zebrawood.machine.Source;
 import zebrawood.machine.SourceKind;
+import zebrawood.words.Message;
 
 class CardsModelTest {
   private static final Machine GALVO =
@@ -77,5 +78,22 @@ class CardsModelTest {
     assertThat(planSaid(model)).contains("18 squares");
     type(model, "across", "INTERVAL");
     assertThat(planSaid(model)).doesNotContain("18 squares");
+  }
+
+  @Test
+  void theFastestSquareThatIsDeepEnoughIsChosen() {
+    CardsModel model = opened(ALDER);
+    type(model, "way", "DEPTH", "powerLeast", "40", "powerMost", "80", "columns", "3");
+    type(model, "speedLeast", "100", "speedMost", "200", "rows", "2");
+    type(model, "visit.depth.1", "0.3 0.52 0.8", "visit.depth.2", "0.1 0.25 0,51");
+    type(model, "wantedDepth", "0.5", "depthTo", "0.05");
+    Chosen fastest = finding(model).fastest().orElseThrow();
+    assertThat(fastest.speedMmS()).isEqualTo(200);
+    assertThat(fastest.percent()).isEqualTo(80);
+    assertThat(finding(model).warnings()).extracting(Message::key).contains("cards.depth.unsure");
+    type(model, "wantedDepth", "2");
+    assertThat(finding(model).fastest()).isEmpty();
+    type(model, "visit.depth.1", "0.3 deep 0.8");
+    assertThat(Models.refusal(model)).contains("depths in mm");
   }
 }

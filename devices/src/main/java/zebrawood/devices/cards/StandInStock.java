@@ -14,6 +14,9 @@ public final class StandInStock {
   /** Of a scan, where nobody asks for a finer one. */
   public static final double PX_PER_MM = 8;
 
+  /** Of each square millimetre. */
+  private static final double MM_A_JOULE = 0.06;
+
   private static final double RIM_MM = 8;
   private static final double SPOT_MM = 0.16;
   private static final int WAVES = 24;
@@ -65,6 +68,12 @@ public final class StandInStock {
   /** Of a large area burnt evenly, without bands. */
   public double darkness(double percent, double speedMmS, double intervalMm) {
     return darkness(power * watts * percent / 100 / speedMmS / intervalMm);
+  }
+
+  /** How deep an area goes: in even steps with the energy above its threshold. */
+  public double depthMm(double percent, double speedMmS, double intervalMm) {
+    double energy = power * watts * percent / 100 / speedMmS / intervalMm;
+    return MM_A_JOULE * Math.max(0, energy * batch - threshold);
   }
 
   /**
