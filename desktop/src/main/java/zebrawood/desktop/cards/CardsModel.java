@@ -358,6 +358,8 @@ public final class CardsModel extends PhotoModel<CardsReadings, CardsFinding> {
         .ifPresent(square -> {
           if (way.get() == CardsWay.EYE) {
             squares.nextGrade(square[0], square[1]);
+          } else if (way.get() == CardsWay.DEPTH) {
+            depth.like(square[0], square[1]);
           } else {
             darknessOf(square[0], square[1])
                 .ifPresent(d -> wanted.set(Math.round(100 * d) / 100.0));

@@ -29,6 +29,13 @@ final class DepthFields {
     return new CardsTask.ByDepth(grid, squares.depthsMm(), readTo.number(), wanted.number());
   }
 
+  /** So deep as a square that was pressed. */
+  void like(int column, int row) {
+    if (row < squares.depthsMm().size() && column < squares.depthsMm().get(row).size()) {
+      wanted.set(squares.depthsMm().get(row).get(column));
+    }
+  }
+
   void readTo(double mm) {
     if (readTo.isEmpty()) {
       readTo.set(mm);

@@ -156,8 +156,11 @@ final class SquareRows {
     return used(figures).stream().map(w -> numbers(w.text())).toList();
   }
 
+  /** As far as they can be read. */
   List<List<Double>> depthsMm() {
-    return used(depths).stream().map(w -> depthsOf(w.text())).toList();
+    return used(depths).stream()
+        .map(w -> w.problem().isEmpty() ? depthsOf(w.text()) : List.<Double>of())
+        .toList();
   }
 
   /** One grade further with each press; what is not typed yet is too light. */
