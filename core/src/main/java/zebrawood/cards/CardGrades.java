@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import zebrawood.cards.CardsFinding.Chosen;
 import zebrawood.measure.Accepts;
-import zebrawood.words.Message;
 
 /**
  * A card judged by eye.
@@ -17,20 +16,7 @@ public record CardGrades(CardGrid grid, List<List<Grade>> rows, Grade wanted) {
   public CardGrades {
     rows = rows.stream().map(List::copyOf).toList();
     var accepts = new Accepts();
-    if (rows.size() != grid.rows()) {
-      accepts.complain(
-          "rows",
-          Message.of("accepts.of-them", rows.size()),
-          Message.of("cards.accepts.rows", grid.rows()));
-    }
-    for (int i = 0; i < rows.size(); i++) {
-      if (rows.get(i).size() != grid.columns()) {
-        accepts.complain(
-            "rows[" + i + "]",
-            Message.of("accepts.of-them", rows.get(i).size()),
-            Message.of("cards.accepts.grades", grid.columns()));
-      }
-    }
+    grid.checkRows(accepts, rows);
     accepts.orThrow();
   }
 

@@ -93,6 +93,24 @@ public record CardGrid(
     return across.isPresent() || up.isPresent();
   }
 
+  /** One for each square, row by row. */
+  void checkRows(Accepts accepts, List<? extends List<?>> squares) {
+    if (squares.size() != rows()) {
+      accepts.complain(
+          "rows",
+          Message.of("accepts.of-them", squares.size()),
+          Message.of("cards.accepts.rows", rows()));
+    }
+    for (int i = 0; i < squares.size(); i++) {
+      if (squares.get(i).size() != columns()) {
+        accepts.complain(
+            "rows[" + i + "]",
+            Message.of("accepts.of-them", squares.get(i).size()),
+            Message.of("cards.accepts.grades", columns()));
+      }
+    }
+  }
+
   /** What a square was burnt with. */
   public CardSetting setting(int column, int row) {
     return setting(CardSetting.of(0, 0, intervalMm), percents, speedsMmS, across, up, column, row);

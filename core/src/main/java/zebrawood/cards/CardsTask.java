@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import zebrawood.measure.Accepts;
-import zebrawood.words.Message;
 
 /** How a visit to the cards was made. */
 public sealed interface CardsTask {
@@ -56,19 +55,8 @@ public sealed interface CardsTask {
   /** A figure for each square, each within what is accepted. */
   private static void eachSquare(
       Accepts accepts, CardGrid grid, List<List<Double>> rows, double least, double most) {
-    if (rows.size() != grid.rows()) {
-      accepts.complain(
-          "rows",
-          Message.of("accepts.of-them", rows.size()),
-          Message.of("cards.accepts.rows", grid.rows()));
-    }
+    grid.checkRows(accepts, rows);
     for (int i = 0; i < rows.size(); i++) {
-      if (rows.get(i).size() != grid.columns()) {
-        accepts.complain(
-            "rows[" + i + "]",
-            Message.of("accepts.of-them", rows.get(i).size()),
-            Message.of("cards.accepts.grades", grid.columns()));
-      }
       for (double figure : rows.get(i)) {
         accepts.between("rows[" + i + "]", figure, least, most);
       }

@@ -86,7 +86,7 @@ public final class CardsVisit {
     return SteppedCard.chosen(Optional.empty(), Optional.empty(), verdict, advice, warnings);
   }
 
-  private static CardsFinding read(
+  static CardsFinding read(
       CardScanFinding scan, Verdict verdict, List<Advice> advice, List<Message> warnings) {
     return new CardsFinding(
         Optional.of(scan),

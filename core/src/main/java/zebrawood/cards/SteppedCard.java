@@ -87,16 +87,7 @@ final class SteppedCard {
   }
 
   private static CardsFinding again(CardScanFinding scan, String key, List<Message> warnings) {
-    return new CardsFinding(
-        Optional.of(scan),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Verdict.MEASURE_AGAIN,
-        List.of(Advice.read(key)),
-        warnings);
+    return CardsVisit.read(scan, Verdict.MEASURE_AGAIN, List.of(Advice.read(key)), warnings);
   }
 
   /** Within what may differ; where nobody said that, what cannot be told from the wanted look. */

@@ -85,17 +85,20 @@ class CardsWindowTest extends WindowTest {
     }
   }
 
-  /** Where the crosses lie in the scan. */
-  private double[][] burn(StandInStock stock, Path program, Path scanned) throws IOException {
-    double right = 60 + 6 * 8 - 2 + 4;
-    double rear = 60 + 5 * 8 - 2 + 4;
+  /** Where the crosses lie in the scan of a card of so many squares. */
+  private double[][] burn(
+      StandInStock stock, Path program, Path scanned, int columns, int rows, double pxPerMm)
+      throws IOException {
+    double right = 60 + columns * 8 - 2 + 4;
+    double rear = 60 + rows * 8 - 2 + 4;
     StandInStock.Scan scan =
         stock.scan(
             new SimulatedJob(TOP_WORD, true, 300).run(Files.readString(program)),
             56,
             56,
             right - 56,
-            rear - 56);
+            rear - 56,
+            pxPerMm);
     ImageIO.write(scan.image(), "png", scanned.toFile());
     return new double[][] {
       scan.px(56, 56), scan.px(right, 56), scan.px(right, rear), scan.px(56, rear)
@@ -133,24 +136,11 @@ class CardsWindowTest extends WindowTest {
     until("the card is written", () -> Files.exists(program));
 
     StandInStock stock = new StandInStock(4);
-    double right = 60 + 4 * 8 - 2 + 4;
-    double rear = 60 + 2 * 8 - 2 + 4;
-    StandInStock.Scan scan =
-        stock.scan(
-            new SimulatedJob(TOP_WORD, true, 300).run(Files.readString(program)),
-            56,
-            56,
-            right - 56,
-            rear - 56,
-            47);
     Path scanned = file.resolveSibling("lines.png");
-    ImageIO.write(scan.image(), "png", scanned.toFile());
+    double[][] crosses = burn(stock, program, scanned, 4, 2, 47);
     fill("#cards-wanted", "");
     fill("#cards-photo", scanned.toString());
-    pressCrosses(
-        new double[][] {
-          scan.px(56, 56), scan.px(right, 56), scan.px(right, rear), scan.px(56, rear)
-        });
+    pressCrosses(crosses);
     says("fastest square without bands");
     fill("#cards-book-work", "large areas");
     press("#cards-to-book");
@@ -187,7 +177,7 @@ class CardsWindowTest extends WindowTest {
 
     StandInStock stock = new StandInStock(4);
     Path scanned = file.resolveSibling("card.png");
-    double[][] crosses = burn(stock, program, scanned);
+    double[][] crosses = burn(stock, program, scanned, 6, 5, StandInStock.PX_PER_MM);
     fill("#cards-photo", scanned.toString());
     fill("#cards-wanted", "");
     pressCrosses(crosses);
@@ -213,7 +203,7 @@ class CardsWindowTest extends WindowTest {
       throws IOException {
     stock.weaken(0.8);
     Path scanned = file.resolveSibling("again.png");
-    double[][] now = burn(stock, program, scanned);
+    double[][] now = burn(stock, program, scanned, 6, 5, StandInStock.PX_PER_MM);
     assertThat(before).exists();
     onInterface(() -> {
       ((ComboBox<?>) node("#cards-purpose")).getSelectionModel().select(1);
