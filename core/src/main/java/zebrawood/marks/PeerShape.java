@@ -34,13 +34,19 @@ final class PeerShape {
   /** Pixels: what sampling between them and whole levels leave, however clear the mark is. */
   private static final double OF_PIXELS = 0.03;
 
+  /** Places a side that are looked at: a mark of many more pixels is sampled. */
+  private static final int MOST_A_SIDE = 91;
+
   private final Picture picture;
   private final int half;
+
+  /** Pixels from one place to the next. */
+  private final int step;
 
   /** Darkness as a share of the sheet's light, row by row from the upper left. */
   private final double[] shape;
 
-  /** What each unknown does to a pixel's darkness, pixel by pixel. */
+  /** What each unknown does to a place's darkness, place by place; null at the rim. */
   private final double[][] terms;
 
   /**
@@ -50,9 +56,10 @@ final class PeerShape {
    */
   record Fit(double x, double y, double uncertaintyPx, double seen) {}
 
-  private PeerShape(Picture picture, int half, double[] shape) {
+  private PeerShape(Picture picture, int half, int step, double[] shape) {
     this.picture = picture;
     this.half = half;
+    this.step = step;
     this.shape = shape;
     this.terms = new double[shape.length][];
     int n = 2 * half + 1;
@@ -69,11 +76,12 @@ final class PeerShape {
    * @param aboutPx so wide is what is looked at about each
    */
   static PeerShape of(Picture picture, List<Centre> centres, double aboutPx) {
-    int half = (int) Math.max(4, Math.round(aboutPx / 2));
+    int step = (int) Math.max(1, Math.ceil(aboutPx / MOST_A_SIDE));
+    int half = (int) Math.max(4, Math.round(aboutPx / 2 / step));
     int n = 2 * half + 1;
     List<double[]> windows =
         centres.stream()
-            .map(c -> window(picture, c.x(), c.y(), half))
+            .map(c -> window(picture, c.x(), c.y(), half, step))
             .flatMap(Optional::stream)
             .map(PeerShape::darkness)
             .toList();
@@ -86,33 +94,33 @@ final class PeerShape {
       Arrays.sort(here);
       shape[i] = here.length == 0 ? 0 : (here[(here.length - 1) / 2] + here[here.length / 2]) / 2;
     }
-    return new PeerShape(picture, half, shape);
+    return new PeerShape(picture, half, step, shape);
   }
 
   /** The light about a place, between the pixels' middles; empty at the picture's edge. */
-  private static Optional<double[]> window(Picture picture, double x, double y, int half) {
-    int left = (int) Math.floor(x - 0.5) - half;
-    int top = (int) Math.floor(y - 0.5) - half;
+  private static Optional<double[]> window(
+      Picture picture, double x, double y, int half, int step) {
+    int left = (int) Math.floor(x - 0.5) - half * step;
+    int top = (int) Math.floor(y - 0.5) - half * step;
     int n = 2 * half + 1;
-    if (left < 0 || top < 0 || left + n >= picture.width() || top + n >= picture.height()) {
+    int wide = 2 * half * step + 2;
+    if (left < 0 || top < 0 || left + wide > picture.width() || top + wide > picture.height()) {
       return Optional.empty();
     }
     double fx = x - 0.5 - Math.floor(x - 0.5);
     double fy = y - 0.5 - Math.floor(y - 0.5);
-    double[] above = new double[n + 1];
-    double[] below = new double[n + 1];
-    picture.row(left, top, above);
+    double[] above = new double[wide];
+    double[] below = new double[wide];
     double[] window = new double[n * n];
     for (int v = 0; v < n; v++) {
-      picture.row(left, top + v + 1, below);
-      for (int u = 0; u < n; u++) {
-        window[v * n + u] =
+      picture.row(left, top + v * step, above);
+      picture.row(left, top + v * step + 1, below);
+      for (int k = 0; k < n; k++) {
+        int u = k * step;
+        window[v * n + k] =
             (1 - fy) * ((1 - fx) * above[u] + fx * above[u + 1])
                 + fy * ((1 - fx) * below[u] + fx * below[u + 1]);
       }
-      double[] spare = above;
-      above = below;
-      below = spare;
     }
     return Optional.of(window);
   }
@@ -135,7 +143,7 @@ final class PeerShape {
     double spread = 0;
     double depth = 0;
     for (int round = 0; round < ROUNDS; round++) {
-      Optional<double[]> window = window(picture, cx, cy, half);
+      Optional<double[]> window = window(picture, cx, cy, half, step);
       if (window.isEmpty()) {
         return Optional.empty();
       }
@@ -143,7 +151,7 @@ final class PeerShape {
       Optional<double[]> moved = Optional.empty();
       // The weights first by the shape as it lies, then by what the fit leaves.
       for (int again = 0; again < 2; again++) {
-        moved = step(dark, weights);
+        moved = fitted(dark, weights);
         if (moved.isEmpty()) {
           return Optional.empty();
         }
@@ -160,10 +168,10 @@ final class PeerShape {
       double dx = -moved.get()[1] / depth;
       double dy = -moved.get()[2] / depth;
       double far = Math.hypot(dx, dy);
-      double most = Math.min(1, 1 / Math.max(far, 1e-9));
+      double most = Math.min(1, step / Math.max(far, 1e-9));
       cx += dx * most;
       cy += dy * most;
-      if (Math.hypot(cx - from.x(), cy - from.y()) > half / 2.0) {
+      if (Math.hypot(cx - from.x(), cy - from.y()) > half * step / 2.0) {
         return Optional.empty();
       }
       if (far < STILL_PX) {
@@ -174,7 +182,7 @@ final class PeerShape {
   }
 
   /** Depth, depth times the way from the place to the mark, and the sheet's plane. */
-  private Optional<double[]> step(double[] dark, double[] weights) {
+  private Optional<double[]> fitted(double[] dark, double[] weights) {
     double[][] normal = new double[UNKNOWNS][UNKNOWNS + 1];
     int n = 2 * half + 1;
     for (int v = 1; v < n - 1; v++) {
@@ -193,8 +201,8 @@ final class PeerShape {
     int i = v * n + u;
     return new double[] {
       shape[i],
-      (shape[i + 1] - shape[i - 1]) / 2,
-      (shape[i + n] - shape[i - n]) / 2,
+      (shape[i + 1] - shape[i - 1]) / (2 * step),
+      (shape[i + n] - shape[i - n]) / (2 * step),
       1,
       (u - half) / (double) half,
       (v - half) / (double) half
@@ -250,13 +258,13 @@ final class PeerShape {
   }
 
   /** By how much neighbours that agree make the mean less certain (first-order, one direction). */
-  private static double agreement(double[] weights, double[] rest, int step) {
+  private static double agreement(double[] weights, double[] rest, int next) {
     double products = 0;
     double squares = 0;
-    for (int i = 0; i + step < rest.length; i++) {
-      double w = weights[i] * weights[i + step];
-      products += w * rest[i] * rest[i + step];
-      squares += w * (rest[i] * rest[i] + rest[i + step] * rest[i + step]) / 2;
+    for (int i = 0; i + next < rest.length; i++) {
+      double w = weights[i] * weights[i + next];
+      products += w * rest[i] * rest[i + next];
+      squares += w * (rest[i] * rest[i] + rest[i + next] * rest[i + next]) / 2;
     }
     double r = squares > 0 ? Math.clamp(products / squares, 0, MOST_AGREEMENT) : 0;
     return (1 + r) / (1 - r);
