@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicBoolean;
+import javafx.event.ActionEvent;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 
@@ -29,6 +32,21 @@ class SearchWindowTest extends WindowTest {
     keys(KeyCode.CONTROL, KeyCode.A);
     typeWords(words);
     keys(KeyCode.ENTER);
+    settle();
+  }
+
+  private int machines() {
+    return onInterface(() -> app.model().machinesProperty().get().size());
+  }
+
+  /** What was asked of the file before this is answered. */
+  private void afterTheFile() {
+    AtomicBoolean answered = new AtomicBoolean();
+    onInterface(() -> {
+      app.model().withFile(w -> true, answered::set, e -> answered.set(true));
+      return null;
+    });
+    until("the file answers", answered::get);
     settle();
   }
 
@@ -59,6 +77,16 @@ class SearchWindowTest extends WindowTest {
       keys(KeyCode.TAB);
     }
     assertThat(focused()).startsWith("hit-");
+    // What is looked for once more in the background leaves the keyboard where it is.
+    String hit = focused();
+    onInterface(() -> {
+      ((TextField) node("#search-words")).getOnAction().handle(new ActionEvent());
+      return null;
+    });
+    for (int i = 0; i < 3 * machines(); i++) {
+      afterTheFile();
+    }
+    assertThat(focused()).isEqualTo(hit);
     keys(KeyCode.SPACE);
     until("Flint is open", () -> app.model().opened().machine().name().equals("Flint"));
   }

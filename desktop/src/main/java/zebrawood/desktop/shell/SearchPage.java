@@ -35,6 +35,9 @@ final class SearchPage extends BorderPane implements ShellPage {
   private final VBox hits = new VBox(2);
   private final Label about = new WrappedLabel("", "soft");
 
+  /** Machine and line of each row, as they stand there. */
+  private List<String> shown = List.of();
+
   /**
    * @param open shows a machine's station, or its page where that is empty
    */
@@ -156,14 +159,26 @@ final class SearchPage extends BorderPane implements ShellPage {
   private void show(List<Hit> found) {
     about.setText(
         found.isEmpty() ? Text.of("search.nothing") : Text.of("search.found", found.size()));
-    hits.getChildren().clear();
-    for (Hit hit : found) {
-      workshop.machinesProperty().get().stream()
-          .filter(m -> m.id().equals(hit.machineId()))
-          .findFirst()
-          .ifPresent(machine -> hits.getChildren().add(row(machine, hit.line())));
+    List<Of> now =
+        found.stream()
+            .flatMap(hit ->
+                workshop.machinesProperty().get().stream()
+                    .filter(m -> m.id().equals(hit.machineId()))
+                    .map(machine -> new Of(machine, hit.line())))
+            .toList();
+    Phrasebook book = Text.words();
+    String saidAs = book.language() + " " + book.units();
+    List<String> said =
+        now.stream().map(of -> saidAs + " " + of.machine.name() + " " + of.line.id()).toList();
+    // The same lines keep their buttons, so that none loses the keyboard while it is pressed.
+    if (!said.equals(shown)) {
+      shown = said;
+      hits.getChildren().setAll(now.stream().map(of -> row(of.machine, of.line)).toList());
     }
   }
+
+  /** A line with its machine. */
+  private record Of(Machine machine, Recorded line) {}
 
   private HBox row(Machine machine, Recorded line) {
     Phrasebook book = Text.words();
