@@ -209,16 +209,27 @@ public final class CardFile {
     return value.isPresent() ? Decimals.of(value.getAsDouble()) : "";
   }
 
-  /** The program with the labels behind all else, as gentle as the crosses. */
+  /**
+   * The program with the labels behind all else, as gentle as the crosses. They stand outside of
+   * what was found to fit: what of them would leave the bed is not burnt.
+   */
   private String program(String burnt) {
     List<Shape> labels = new ArrayList<>();
     labels(labels);
     double word =
         Math.round(readings.crossAt().percent() / 100 * readings.topPowerWord().orElseThrow());
     StringBuilder out = new StringBuilder(burnt.substring(0, burnt.length() - END.length()));
+    labels.removeIf(l -> !l.corners().stream().allMatch(this::onBed));
     labels.forEach(
         l -> Burnt.add(out, l, readings.intervalMm(), readings.crossAt().speedMmS(), word));
     return out.append(END).toString();
+  }
+
+  private boolean onBed(double[] corner) {
+    return corner[0] >= 0
+        && corner[1] >= 0
+        && corner[0] <= readings.travelMm().get(0)
+        && corner[1] <= readings.travelMm().get(1);
   }
 
   /** The card as it will lie, to keep beside it. */

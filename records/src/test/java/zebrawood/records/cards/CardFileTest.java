@@ -18,6 +18,7 @@ import org.junit.jupiter.api.io.TempDir;
 import zebrawood.cards.BookLine;
 import zebrawood.cards.BookLine.Air;
 import zebrawood.cards.BookLine.Origin;
+import zebrawood.cards.CardPlan;
 import zebrawood.cards.CardPlanReadings;
 import zebrawood.measure.UnusableReading;
 import zebrawood.words.Phrasebook;
@@ -99,6 +100,33 @@ class CardFileTest {
     assertThatThrownBy(() -> written("card.txt", OptionalDouble.of(1000)))
         .isInstanceOf(UnusableReading.class);
     assertThat(folder.toFile().list()).containsExactly("card.gcode");
+  }
+
+  /** A label is wider than the crosses reach, and stands where nobody looked whether it fits. */
+  @Test
+  void aProgramNeverLeavesTheBedForALabel() throws IOException {
+    CardPlanReadings corner =
+        new CardPlanReadings(
+            List.of(20.0, 40.0),
+            List.of(100.125, 200.125),
+            List.of(6.0, 5.0),
+            2,
+            List.of(7.0, 7.0),
+            0.5,
+            OptionalDouble.of(1_000_000),
+            List.of(600.0, 400.0),
+            OptionalDouble.of(1000),
+            OptionalDouble.of(250),
+            OptionalDouble.empty(),
+            new CardPlanReadings.CrossAt(20, 40),
+            OptionalInt.empty());
+    Path to = folder.resolve("corner.gcode");
+    new CardFile(corner).write(to.toString(), Phrasebook.ENGLISH);
+    String program = Files.readString(to);
+    assertThat(program).doesNotContain("X-").doesNotContain("Y-").endsWith("M5\n");
+    // The powers have room below, and are burnt behind the last cross.
+    assertThat(program.lines().count())
+        .isGreaterThan(CardPlan.solve(corner).gcode().text().orElseThrow().lines().count());
   }
 
   @Test
