@@ -214,14 +214,17 @@ public final class MarkGrid {
                 Collectors.toMap(
                     Map.Entry::getKey,
                     e -> new Place(e.getValue().x(), e.getValue().y(), e.getValue().seen(), 0)));
-    SmoothNet map = SmoothNet.robust(places, columns, rows, pitchPx);
+    Optional<SmoothNet> map = SmoothNet.robust(places, columns, rows, pitchPx);
+    if (map.isEmpty()) {
+      return List.of();
+    }
     // The common shape has its middle where the marks have theirs on the whole.
     double aside = middle(middles, fits, (c, f) -> c.x() - f.x());
     double down = middle(middles, fits, (c, f) -> c.y() - f.y());
     List<Mark> marks = new ArrayList<>();
     for (Middle m : middles) {
       Optional<Fit> fit = Optional.ofNullable(fits.get(m.cell)).filter(f -> f.seen() >= LEAST_SEEN);
-      double[] there = map.at(m.cell);
+      double[] there = map.get().at(m.cell);
       if (fit.isEmpty() || off(fit.get(), there) > ON_THE_MAP * pitchPx) {
         fit =
             peers
@@ -289,20 +292,23 @@ public final class MarkGrid {
 
   /**
    * Each mark is the strongest place near where the smooth map of all has it; a faint one only
-   * where it lies on the map.
+   * where it lies on the map. None where they lie on one line.
    */
   private static Map<Cell, Place> byMap(
       Map<Cell, Place> net, List<Place> places, int columns, int rows, double pitchPx) {
     Map<Cell, Place> now = net;
     PlaceIndex index = PlaceIndex.of(places, OFF_THE_MAP * pitchPx);
     for (int round = 0; round < ROUNDS; round++) {
-      SmoothNet map = SmoothNet.robust(now, columns, rows, pitchPx);
+      Optional<SmoothNet> map = SmoothNet.robust(now, columns, rows, pitchPx);
+      if (map.isEmpty()) {
+        return Map.of();
+      }
       double peers = median(now.values().stream().mapToDouble(Place::response).toArray());
       Map<Cell, Place> next = new HashMap<>();
       for (int row = 0; row < rows; row++) {
         for (int column = 0; column < columns; column++) {
           Cell cell = new Cell(column, row);
-          double[] at = map.at(cell);
+          double[] at = map.get().at(cell);
           index.within(at[0], at[1], OFF_THE_MAP * pitchPx).stream()
               .filter(p -> mayBe(p, Math.hypot(p.x() - at[0], p.y() - at[1]) / pitchPx, peers))
               .max(Comparator.comparingDouble(Place::response))

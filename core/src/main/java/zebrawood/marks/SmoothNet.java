@@ -4,10 +4,13 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.QRDecomposition;
 import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
 import zebrawood.marks.Lattice.Cell;
 import zebrawood.marks.MarkShapes.Place;
 
@@ -22,11 +25,19 @@ record SmoothNet(int degree, double[] x, double[] y, int columns, int rows) {
   private static final double LEAST_SPREAD = 0.004;
 
   private static final int ROUNDS = 4;
+  private static final double SINGULAR = 1e-9;
 
-  /** Fitted again and again, with less weight for what is far off it (Tukey's biweight). */
-  static SmoothNet robust(Map<Cell, Place> marks, int columns, int rows, double pitchPx) {
+  /**
+   * Fitted again and again, with less weight for what is far off it (Tukey's biweight); empty where
+   * the marks lie on one line, which tells nothing of what is beside it.
+   */
+  static Optional<SmoothNet> robust(Map<Cell, Place> marks, int columns, int rows, double pitchPx) {
     Map<Cell, Double> weights = new HashMap<>();
-    SmoothNet map = of(marks, weights, columns, rows);
+    Optional<SmoothNet> first = of(marks, weights, columns, rows);
+    if (first.isEmpty()) {
+      return first;
+    }
+    SmoothNet map = first.get();
     for (int round = 0; round < ROUNDS; round++) {
       Map<Cell, Double> off = new HashMap<>();
       for (var mark : marks.entrySet()) {
@@ -42,12 +53,16 @@ record SmoothNet(int degree, double[] x, double[] y, int columns, int rows) {
         double t = d / (6 * spread);
         weights.put(cell, t < 1 ? (1 - t * t) * (1 - t * t) : 0);
       });
-      map = of(marks, weights, columns, rows);
+      Optional<SmoothNet> next = of(marks, weights, columns, rows);
+      if (next.isEmpty()) {
+        break;
+      }
+      map = next.get();
     }
-    return map;
+    return Optional.of(map);
   }
 
-  private static SmoothNet of(
+  private static Optional<SmoothNet> of(
       Map<Cell, Place> marks, Map<Cell, Double> weights, int columns, int rows) {
     long across = marks.keySet().stream().map(Cell::column).distinct().count();
     long up = marks.keySet().stream().map(Cell::row).distinct().count();
@@ -56,27 +71,46 @@ record SmoothNet(int degree, double[] x, double[] y, int columns, int rows) {
       degree--;
     }
     List<Map.Entry<Cell, Place>> all = new ArrayList<>(marks.entrySet());
-    int taken = Math.max(1, degree);
-    RealMatrix design = new Array2DRowRealMatrix(all.size(), terms(taken));
+    for (; degree >= 1; degree--) {
+      var solver =
+          new QRDecomposition(design(all, weights, degree, columns, rows), SINGULAR).getSolver();
+      if (solver.isNonSingular()) {
+        return Optional.of(
+            new SmoothNet(
+                degree,
+                solver.solve(weighted(all, weights, Place::x)).toArray(),
+                solver.solve(weighted(all, weights, Place::y)).toArray(),
+                columns,
+                rows));
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static RealMatrix design(
+      List<Map.Entry<Cell, Place>> all,
+      Map<Cell, Double> weights,
+      int degree,
+      int columns,
+      int rows) {
+    RealMatrix design = new Array2DRowRealMatrix(all.size(), terms(degree));
     for (int i = 0; i < all.size(); i++) {
-      double[] row = values(all.get(i).getKey(), taken, columns, rows);
+      double[] row = values(all.get(i).getKey(), degree, columns, rows);
       double root = root(weights, all.get(i).getKey());
       for (int k = 0; k < row.length; k++) {
         row[k] *= root;
       }
       design.setRow(i, row);
     }
-    var solver = new QRDecomposition(design, 1e-12).getSolver();
-    double[] px =
-        all.stream().mapToDouble(e -> root(weights, e.getKey()) * e.getValue().x()).toArray();
-    double[] py =
-        all.stream().mapToDouble(e -> root(weights, e.getKey()) * e.getValue().y()).toArray();
-    return new SmoothNet(
-        taken,
-        solver.solve(new ArrayRealVector(px)).toArray(),
-        solver.solve(new ArrayRealVector(py)).toArray(),
-        columns,
-        rows);
+    return design;
+  }
+
+  private static RealVector weighted(
+      List<Map.Entry<Cell, Place>> all, Map<Cell, Double> weights, ToDoubleFunction<Place> of) {
+    return new ArrayRealVector(
+        all.stream()
+            .mapToDouble(e -> root(weights, e.getKey()) * of.applyAsDouble(e.getValue()))
+            .toArray());
   }
 
   private static double root(Map<Cell, Double> weights, Cell cell) {

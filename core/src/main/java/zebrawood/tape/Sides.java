@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.DoubleBinaryOperator;
-import zebrawood.tape.Blobs.Blob;
+import zebrawood.marks.RoundMarks.RoundMark;
 
 /**
  * Sides of a target by themselves: two corner marks with the small discs between them, which stand
@@ -44,17 +44,17 @@ final class Sides {
 
   /**
    * @param light at a place in pixels
-   * @param block pixels of the picture that one of the blobs' is
+   * @param block pixels of the picture that one of the marks' is
    */
-  static List<Side> of(List<Blob> marks, int block, DoubleBinaryOperator light) {
-    List<Blob> some =
+  static List<Side> of(List<RoundMark> marks, int block, DoubleBinaryOperator light) {
+    List<RoundMark> some =
         marks.stream()
             .sorted((a, b) -> Double.compare(b.radius(), a.radius()))
             .limit(MOST_MARKS)
             .toList();
     List<Side> sides = new ArrayList<>();
-    for (Blob a : some) {
-      for (Blob b : some) {
+    for (RoundMark a : some) {
+      for (RoundMark b : some) {
         double far = Math.hypot(a.x() - b.x(), a.y() - b.y());
         double r = (a.radius() + b.radius()) / 2;
         if (a == b

@@ -7,8 +7,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
+import zebrawood.marks.RoundMarks;
+import zebrawood.marks.RoundMarks.RoundMark;
 import zebrawood.measure.Picture;
-import zebrawood.tape.Blobs.Blob;
+import zebrawood.measure.ReducedPicture;
 
 /**
  * Printed targets in a photograph: a ring with three discs about where a card's corners must be,
@@ -31,11 +33,11 @@ final class Targets {
   /** Of what must be white about a mark. */
   private static final double COVERED = 0.08;
 
-  /** Of the local mean's light: darker is a mark. */
-  private static final double DARK = 0.72;
+  /** Of the paper's light: less ink is no mark. */
+  private static final double DARK = 0.38;
 
-  /** Of the local mean: blur leaves a mark no darker. */
-  private static final double PALE = 0.88;
+  /** Blur leaves a mark no darker. */
+  private static final double PALE = 0.12;
 
   private static final double[][] WHITE = {
     {-13, 16},
@@ -92,23 +94,12 @@ final class Targets {
   }
 
   private static Found at(Picture picture, int block, double[] stretch) {
-    int width = picture.width() / block;
-    int height = picture.height() / block;
-    float[] light = new float[width * height];
-    double[] row = new double[width * block];
-    for (int y = 0; y < height; y++) {
-      for (int dy = 0; dy < block; dy++) {
-        picture.row(0, y * block + dy, row);
-        for (int x = 0; x < width * block; x++) {
-          light[y * width + x / block] += (float) (row[x] / (block * block));
-        }
-      }
-    }
-    List<Blob> blobs = Blobs.of(light, width, height, DARK);
-    List<Blob> discs = blobs.stream().filter(Blob::disc).toList();
+    Picture reduced = ReducedPicture.of(picture, block);
+    List<RoundMark> pieces = RoundMarks.of(reduced, DARK);
+    List<RoundMark> discs = pieces.stream().filter(RoundMark::disc).toList();
     List<Target> targets = new ArrayList<>();
     int mirrored = 0;
-    for (Blob ring : blobs.stream().filter(Blob::ring).toList()) {
+    for (RoundMark ring : pieces.stream().filter(RoundMark::ring).toList()) {
       Optional<double[][]> corners = corners(picture, ring, discs, block, stretch, false);
       if (corners.isPresent()) {
         target(picture, corners.get(), stretch)
@@ -118,19 +109,19 @@ final class Targets {
         mirrored++;
       }
     }
-    Found found = lacking(picture, blobs, block, targets, mirrored);
+    Found found = lacking(picture, pieces, block, targets, mirrored);
     if (!found.nothing()) {
       return found;
     }
-    List<Blob> pale = marks(Blobs.of(light, width, height, PALE));
+    List<RoundMark> pale = marks(RoundMarks.of(reduced, PALE));
     return new Found(targets, mirrored, false, poor(picture, sides(picture, pale, block)));
   }
 
   /** With what else has sides of a target and is none of these. */
   private static Found lacking(
-      Picture picture, List<Blob> blobs, int block, List<Target> targets, int mirrored) {
-    List<Blob> marks =
-        marks(blobs).stream()
+      Picture picture, List<RoundMark> pieces, int block, List<Target> targets, int mirrored) {
+    List<RoundMark> marks =
+        marks(pieces).stream()
             .filter(b -> targets.stream().noneMatch(t -> t.has(px(b, block))))
             .toList();
     List<Sides.Side> sides = mirrored > 0 ? List.of() : sides(picture, marks, block);
@@ -142,11 +133,11 @@ final class Targets {
         cutOff || !targets.isEmpty() ? Optional.empty() : poor(picture, sides));
   }
 
-  private static List<Blob> marks(List<Blob> blobs) {
-    return blobs.stream().filter(b -> b.disc() || b.ring()).toList();
+  private static List<RoundMark> marks(List<RoundMark> pieces) {
+    return pieces.stream().filter(b -> b.disc() || b.ring()).toList();
   }
 
-  private static List<Sides.Side> sides(Picture picture, List<Blob> marks, int block) {
+  private static List<Sides.Side> sides(Picture picture, List<RoundMark> marks, int block) {
     return Sides.of(marks, block, (x, y) -> Light.at(picture, x, y));
   }
 
@@ -187,10 +178,15 @@ final class Targets {
 
   /** The four corners in pixels, from the ring clockwise; empty where there are none. */
   private static Optional<double[][]> corners(
-      Picture picture, Blob ring, List<Blob> discs, int block, double[] stretch, boolean mirrored) {
+      Picture picture,
+      RoundMark ring,
+      List<RoundMark> discs,
+      int block,
+      double[] stretch,
+      boolean mirrored) {
     double r = ring.radius() / RING_ELLIPSE;
     double disc = r * TapeCard.DISC_MM / TapeCard.RING_MM;
-    List<Blob> near =
+    List<RoundMark> near =
         discs.stream()
             .filter(d -> d.radius() > 0.58 * disc && d.radius() < 2 * disc)
             .filter(d -> apart(ring, d) > 7 * r && apart(ring, d) < 36 * r)
@@ -199,8 +195,8 @@ final class Targets {
             .toList();
     double best = LEAST_SMALL - 0.5;
     double[][] found = null;
-    for (Blob right : near) {
-      for (Blob below : near) {
+    for (RoundMark right : near) {
+      for (RoundMark below : near) {
         double ax = right.x() - ring.x();
         double ay = right.y() - ring.y();
         double bx = below.x() - ring.x();
@@ -212,7 +208,7 @@ final class Targets {
         if (cross < 0.6 * sizes || Math.hypot(ax, ay) > 26 * r || Math.hypot(bx, by) > 26 * r) {
           continue;
         }
-        for (Blob far : near) {
+        for (RoundMark far : near) {
           double off = Math.hypot(far.x() - ring.x() - ax - bx, far.y() - ring.y() - ay - by);
           if (far == right || far == below || off > 9 * r) {
             continue;
@@ -229,11 +225,11 @@ final class Targets {
     return Optional.ofNullable(found);
   }
 
-  private static double apart(Blob a, Blob b) {
+  private static double apart(RoundMark a, RoundMark b) {
     return Math.hypot(a.x() - b.x(), a.y() - b.y());
   }
 
-  private static double[] px(Blob blob, int block) {
+  private static double[] px(RoundMark blob, int block) {
     return new double[] {blob.x() * block, blob.y() * block};
   }
 

@@ -104,6 +104,30 @@ class TapePhotoTest {
     assertThat(f.verdict()).isEqualTo(Verdict.WITHIN);
   }
 
+  /** Dark places of a patterned ground are as large as a corner's disc, and in shadow as dark. */
+  @Test
+  void thePatternOfTheGroundIsNoCorner() {
+    Card card = new Card();
+    card.number = 5;
+    card.turnDeg = 299;
+    Burn burn = Burn.round(2.4, 5.35, 4.27, 0.63);
+    DrawnTape drawn = drawn(card.with(burn));
+    drawn.height = 750;
+    drawn.seed = 87;
+    drawn.tiltDeg = 11.6;
+    drawn.tiltTowardsDeg = 181;
+    drawn.pxPerMm = 7.57;
+    drawn.softPx = 1.06;
+    drawn.bend = -0.011;
+    drawn.shadowShare = 0.434;
+    drawn.glare = 0.137;
+    drawn.noise = 3;
+    TapePhotoFinding f = solve(drawn);
+    isAt(only(f), burn);
+    assertThat(f.targets().getFirst().number()).hasValue(5);
+    assertThat(f.targets().getFirst().residualRmsMm()).isLessThan(0.02);
+  }
+
   /** Circles cut off along a straight or an arched rim, 0.4 of the radius from the middle. */
   @ParameterizedTest
   @CsvSource({"20, 0, on the right", "100, 0, above", "200, 3.5, on the left", "280, 5, below"})

@@ -21,6 +21,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import zebrawood.desktop.mirrors.MirrorsWay;
 import zebrawood.desktop.mirrors.TapeUse;
 
 /** Marks of the demo's Alder from a photograph of six targets, drawn here by code of its own. */
@@ -142,6 +143,28 @@ class TapeWindowTest extends WindowTest {
     fill("#mirrors-target-file", sheet.toString());
     press("#mirrors-tape-sheet");
     until("it is written", () -> Files.exists(sheet));
+  }
+
+  /** The quick check asks for the head's four corners alone: targets 1 to 4. */
+  @Test
+  void theQuickCheckTakesItsCornersFromThePicture() throws IOException {
+    keys(KeyCode.CONTROL, KeyCode.DIGIT5);
+    goOnWithoutProof();
+    choose("#mirrors-school", MirrorsWay.QUICK);
+    unfold();
+    fill("#mirrors-photo", photograph("corners.png").toString());
+    says("Target 6");
+    press("#mirrors-tape-take");
+    settle();
+    assertThat(page()).contains("4 of 6 marks are taken");
+    String[] corners = {"rear-left", "rear-right", "front-left", "front-right"};
+    for (int i = 0; i < 4; i++) {
+      assertThat(number("head-" + corners[i] + "-right"))
+          .as(corners[i])
+          .isCloseTo(BURNS[i][0], within(0.03));
+      assertThat(number("head-" + corners[i] + "-up")).isCloseTo(BURNS[i][1], within(0.03));
+    }
+    assertThat(page()).contains("a second edge is not round");
   }
 
   /** What comes in from the phone is offered, once it is whole; older pictures are not. */

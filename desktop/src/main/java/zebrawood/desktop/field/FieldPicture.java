@@ -25,7 +25,10 @@ import zebrawood.words.Message;
  */
 final class FieldPicture {
   private static final double EDGE = 14;
-  private static final double WORDS = 52;
+
+  /** A caption of up to two lines, and the scale of rings below it. */
+  private static final double WORDS = 64;
+
   private static final double LARGEST_RING = 9;
   private static final double SCALE_WIDE = 84;
   private static final double LETTER = 7.2;
@@ -183,7 +186,7 @@ final class FieldPicture {
     }
     caption(frame, Text.of("field.picture.after", Amount.mm(most, 3)));
     double x = frame.left + frame.side / 2 - SCALE_WIDE;
-    double y = frame.top + frame.side + 36;
+    double y = frame.top + frame.side + WORDS - 14;
     on.circle(x, y, largest / 2, "field-left");
     scaleWords(Text.words().say(Amount.mm(most / 2, 3)), x + SCALE_WIDE / 2, y);
     on.circle(x + SCALE_WIDE, y, largest, "field-left");

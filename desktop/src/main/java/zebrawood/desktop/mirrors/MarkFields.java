@@ -6,6 +6,7 @@ import java.util.stream.Stream;
 import zebrawood.desktop.form.Field;
 import zebrawood.desktop.form.QuantityField;
 import zebrawood.desktop.form.StationForm;
+import zebrawood.mirrors.QuickCheck;
 import zebrawood.quantity.Quantity;
 import zebrawood.words.Message;
 
@@ -40,6 +41,10 @@ record MarkFields(QuantityField right, QuantityField up) {
     return right.value().isPresent() && up.value().isPresent()
         ? Optional.of(new double[] {right.number(), up.number()})
         : Optional.empty();
+  }
+
+  QuickCheck.Spot spot() {
+    return new QuickCheck.Spot(right.number(), up.number());
   }
 
   void set(double rightMm, double upMm) {

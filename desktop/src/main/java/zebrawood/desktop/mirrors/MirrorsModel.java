@@ -133,12 +133,10 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
 
   /** The mark that is typed now, else the first that is still to be read. */
   MarkPlace place() {
-    return active.orElseGet(() ->
-        marks.entrySet().stream()
-            .filter(m -> !m.getValue().begun())
-            .map(Map.Entry::getKey)
-            .findFirst()
-            .orElse(MarkPlace.of(train.mirrors()).getLast()));
+    return active
+        .filter(at -> way.get() == MirrorsWay.FULL || at.head())
+        .or(() -> asked().filter(m -> !m.getValue().begun()).findFirst().map(Map.Entry::getKey))
+        .orElse(MarkPlace.of(train.mirrors()).getLast());
   }
 
   @Override
@@ -217,9 +215,16 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
     if (way.get() == MirrorsWay.FULL && asked().noneMatch(m -> m.getValue().begun())) {
       return Optional.of(Message.of(asked().findFirst().orElseThrow().getKey()));
     }
-    return way.get() == MirrorsWay.QUICK && round.isEmpty()
-        ? Optional.of(Message.of("mirrors.round.wait"))
-        : Optional.empty();
+    return waitsForRound() ? Optional.of(Message.of("mirrors.round.wait")) : Optional.empty();
+  }
+
+  private boolean waitsForRound() {
+    return way.get() == MirrorsWay.QUICK && round.isEmpty();
+  }
+
+  @Override
+  public Message whyRead() {
+    return waitsForRound() ? Message.of("mirrors.round.why-read") : super.whyRead();
   }
 
   @Override
@@ -230,7 +235,7 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
         full ? Optional.empty() : Optional.of(quick()),
         beam.value(),
         face.value(),
-        tube.begun() ? Optional.of(spot(tube)) : Optional.empty(),
+        tube.begun() ? Optional.of(tube.spot()) : Optional.empty(),
         screws.by().get(),
         screws.trials(legs),
         full ? before : Optional.empty(),
@@ -275,11 +280,7 @@ public final class MirrorsModel extends StationModel<MirrorVisitReadings, Mirror
         resolution.number(),
         tolerance.number(),
         round.get() == Answer.YES,
-        asked().filter(e -> e.getValue().begun()).map(e -> spot(e.getValue())).toList());
-  }
-
-  private static QuickCheck.Spot spot(MarkFields aim) {
-    return new QuickCheck.Spot(aim.right().number(), aim.up().number());
+        asked().filter(e -> e.getValue().begun()).map(e -> e.getValue().spot()).toList());
   }
 
   /** Too few marks, or too alike, are no fault of what is typed. */

@@ -147,6 +147,7 @@ class MirrorsModelTest {
   @Test
   void theQuickCheckAsksForCornersAndARoundMarkAndProvesNothing() {
     work.way.set(MirrorsWay.QUICK);
+    assertThat(work.place().head()).as("the tape that is drawn").isTrue();
     read("- - - - 0 0 0.5 0 - - 0 0.5");
     assertThat(waitsFor(work)).isEqualTo("whether the mark under the nozzle is round");
     type("reading.proof.round", "YES");
