@@ -30,6 +30,9 @@ final class Targets {
   /** Of the area of most: the disc that is the number has 2.25 times theirs. */
   private static final double WIDER = 1.55;
 
+  /** Bowed and folded paper leaves the marks of its print within a tenth of this. */
+  private static final double MOST_OFF_PRINT_MM = 0.2;
+
   /** Of what must be white about a mark. */
   private static final double COVERED = 0.08;
 
@@ -354,13 +357,16 @@ final class Targets {
       double[] left = map.leftMm(m.mm, m.px);
       squares += left[0] * left[0] + left[1] * left[1];
     }
-    return Optional.of(
-        new Target(
-            map,
-            number(picture, map, small),
-            map.tiltDeg(picture.width(), picture.height()),
-            Math.sqrt(squares / used.size()),
-            blur(picture, map, mm)));
+    double residualRmsMm = Math.sqrt(squares / used.size());
+    return residualRmsMm > MOST_OFF_PRINT_MM
+        ? Optional.empty()
+        : Optional.of(
+            new Target(
+                map,
+                number(picture, map, small),
+                map.tiltDeg(picture.width(), picture.height()),
+                residualRmsMm,
+                blur(picture, map, mm)));
   }
 
   /** Without those that a burn covers: they lie off where all others have them. */
