@@ -27,8 +27,9 @@ import zebrawood.measure.UnusableReading;
 
 /**
  * How true a camera's map is over the bed, against what is stated, beside a plain homography
- * through the same marks; and how well marks of photographs are found. Arguments: how many cameras,
- * how many photographs, how wide these are in pixels.
+ * through the same marks and the vision library's own fisheye calibration of them; and how well
+ * marks of photographs are found. Arguments: how many cameras, how many photographs, how wide these
+ * are in pixels.
  */
 public final class CameraTrials {
   private static final double UNIFORM = Math.sqrt(12);
@@ -66,6 +67,9 @@ public final class CameraTrials {
     private final List<Double> flat = new ArrayList<>();
     private final List<Double> millis = new ArrayList<>();
     private final List<Double> flatMillis = new ArrayList<>();
+    private final List<Double> library = new ArrayList<>();
+    private final List<Double> libraryMillis = new ArrayList<>();
+    private int libraryFailed;
     private int within;
     private int inMargin;
     private int told;
@@ -88,7 +92,7 @@ public final class CameraTrials {
           Locale.ROOT,
           "%-8s %s %s, %d cameras: error median %.3f 99 %% %.3f mm (homography %.2f, %.2f), within"
               + " 2 u %.3f, within margin %.3f; misread %d, missed %d, falsely out %d, refused %d;"
-              + " %.1f ms (homography %.2f)%n",
+              + " %.1f ms (homography %.2f); library %.3f, %.3f mm, failed %d, %.1f ms%n",
           kind,
           height > 0 ? "two heights" : "one height ",
           misread ? "a tenth misread" : "none misread   ",
@@ -104,7 +108,11 @@ public final class CameraTrials {
           falsely,
           refused,
           PictureScore.at(millis, 0.5),
-          PictureScore.at(flatMillis, 0.5));
+          PictureScore.at(flatMillis, 0.5),
+          PictureScore.at(library, 0.5),
+          PictureScore.at(library, 0.99),
+          libraryFailed,
+          PictureScore.at(libraryMillis, 0.5));
     }
 
     private void one(Random random) {
@@ -144,6 +152,10 @@ public final class CameraTrials {
               marks.stream().map(m -> new double[] {m.xPx(), m.yPx()}).toArray(double[][]::new),
               marks.stream().map(m -> new double[] {m.xMm(), m.yMm()}).toArray(double[][]::new));
       flatMillis.add((System.nanoTime() - flatStart) / 1e6);
+      long libraryStart = System.nanoTime();
+      Optional<LibraryFisheye> theirs = LibraryFisheye.of(marks, camera.widthPx, camera.heightPx);
+      libraryMillis.add((System.nanoTime() - libraryStart) / 1e6);
+      libraryFailed += theirs.isEmpty() ? 1 : 0;
       for (int i = 0; i < ASKED; i++) {
         Optional<PlaceOnBed> place = found.at().get(i);
         if (place.isEmpty()) {
@@ -157,7 +169,22 @@ public final class CameraTrials {
         double[] px = camera.px(at[i][0], at[i][1], at[i][2]);
         double[] by = plain.at(px[0], px[1]);
         flat.add(Math.hypot(by[0] - at[i][0], by[1] - at[i][1]));
+        if (theirs.isPresent()) {
+          double[] shown = theirs.get().px(at[i][0], at[i][1], at[i][2]);
+          library.add(Math.hypot(shown[0] - px[0], shown[1] - px[1]) / pxPerMm(camera, at[i]));
+        }
       }
+    }
+
+    /** About a place, of the root of an area. */
+    private static double pxPerMm(ImaginedCamera camera, double[] at) {
+      double[] here = camera.px(at[0], at[1], at[2]);
+      double[] beside = camera.px(at[0] + 1, at[1], at[2]);
+      double[] behind = camera.px(at[0], at[1] + 1, at[2]);
+      return Math.sqrt(
+          Math.abs(
+              (beside[0] - here[0]) * (behind[1] - here[1])
+                  - (beside[1] - here[1]) * (behind[0] - here[0])));
     }
 
     private static Set<Integer> spoil(

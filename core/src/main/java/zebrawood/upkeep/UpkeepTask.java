@@ -34,6 +34,7 @@ public enum UpkeepTask {
   FUSES(365, 0, 5, m -> true),
   TUBE_CURRENT(30, 0, 10, m -> m.source().kind() == SourceKind.CO2_GLASS_TUBE),
   LEVEL(90, 0, 15, m -> m.build().headTravels()),
+  CAMERA_CHECK(90, 0, 3, m -> m.has(Fitting.CAMERA)),
   SETTINGS_COPIED(90, 0, 5, m -> true);
 
   private final double days;
@@ -80,7 +81,7 @@ public enum UpkeepTask {
     return switch (this) {
       case LENS, HEAD_WINDOW, PROTECTIVE_WINDOW -> Optional.of("focus");
       case MIRRORS -> Optional.of("mirrors");
-      case CAMERA_WINDOW -> Optional.of("camera");
+      case CAMERA_WINDOW, CAMERA_CHECK -> Optional.of("camera");
       case COOLANT, ALARMS -> Optional.of("cooling");
       case TUBE_CURRENT -> Optional.of("power");
       case HONEYCOMB, LEVEL -> Optional.of("bed");

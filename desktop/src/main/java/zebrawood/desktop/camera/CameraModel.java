@@ -94,7 +94,7 @@ public final class CameraModel extends PhotoModel<CameraVisitReadings, CameraVis
     machine = at.machine();
     bedMm = List.of(machine.areaXMm(), machine.areaYMm());
     targetFiles = new TargetSection(form(), target, machine);
-    thickness = new ThicknessSection(form(), target.height, this::known);
+    thickness = new ThicknessSection(form(), target.height, tolerance, this::known);
     map = new MapSection(form(), target.place, bedMm, this::known);
     closeUp = new CloseUpSection(form(), () -> solved().flatMap(s -> s.finding().closeUp()));
     ways = new Ways<>(way, ways());

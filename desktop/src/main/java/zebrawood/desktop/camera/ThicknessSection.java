@@ -30,17 +30,23 @@ final class ThicknessSection extends Section<Void, Void> {
   private final QuantityField thickness;
   private final ChoiceField<Table> table;
   private final QuantityField sheetHeight;
+  private final QuantityField tolerance;
   private final Supplier<Optional<CameraFinding>> found;
 
   /**
    * @param sheetHeight at which the target was read
+   * @param tolerance by how much a place may be off
    */
   ThicknessSection(
-      StationForm form, QuantityField sheetHeight, Supplier<Optional<CameraFinding>> found) {
+      StationForm form,
+      QuantityField sheetHeight,
+      QuantityField tolerance,
+      Supplier<Optional<CameraFinding>> found) {
     super(Message.of("camera.thickness.hint"));
     thickness = form.quantity("thickness", Quantity.LENGTH, 0, 1000);
     table = form.choice("table", Table.class, Table.STAYS);
     this.sheetHeight = sheetHeight;
+    this.tolerance = tolerance;
     this.found = found;
   }
 
@@ -73,13 +79,21 @@ final class ThicknessSection extends Section<Void, Void> {
     OptionalDouble slope =
         found.get().map(CameraFinding::heightSlopeMmPerMm).orElse(OptionalDouble.empty());
     said.add(Message.of("camera.thickness.type", Amount.mm(thickness.number(), 1)));
+    if (slope.isEmpty()) {
+      said.add(Message.of("camera.thickness.unknown"));
+      return Message.sentences(said);
+    }
+    double offMm = Math.abs(higher) * slope.getAsDouble();
     said.add(
-        slope.isPresent()
-            ? Message.of(
-                "camera.thickness.costs",
-                Amount.mm(Math.abs(higher) * slope.getAsDouble(), 1),
-                Amount.mm(slope.getAsDouble(), 2))
-            : Message.of("camera.thickness.unknown"));
+        Message.of(
+            "camera.thickness.costs", Amount.mm(offMm, 1), Amount.mm(slope.getAsDouble(), 2)));
+    tolerance
+        .value()
+        .ifPresent(allowed ->
+            said.add(
+                Message.of(
+                    offMm > allowed ? "camera.thickness.each" : "camera.thickness.one",
+                    Amount.mm(allowed, 1))));
     return Message.sentences(said);
   }
 }
