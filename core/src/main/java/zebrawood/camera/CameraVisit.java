@@ -29,7 +29,6 @@ public final class CameraVisit {
    * @param help reads the photograph, and is told how far it is measured
    */
   public static CameraVisitFinding solve(CameraVisitReadings readings, Help help) {
-    Optional<CloseUp> closeUp = readings.closeUp().map(CloseUp::of);
     return switch (readings.task()) {
       case ByPhoto photo -> {
         CameraPhoto.Solved solved =
@@ -41,7 +40,6 @@ public final class CameraVisit {
             Optional.of(solved.points()),
             Optional.of(solved.missing()),
             Optional.empty(),
-            closeUp,
             solved.camera());
       }
       case ByMarks(CameraReadings marks) -> {
@@ -52,7 +50,6 @@ public final class CameraVisit {
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
-            closeUp,
             camera);
       }
       case ByFreshMarks(CameraCheckReadings fresh) -> {
@@ -63,7 +60,6 @@ public final class CameraVisit {
             Optional.empty(),
             Optional.empty(),
             Optional.of(check),
-            closeUp,
             check);
       }
     };
@@ -75,7 +71,6 @@ public final class CameraVisit {
       Optional<List<CameraPhotoFinding.Point>> points,
       Optional<List<CameraPhotoFinding.Missing>> missing,
       Optional<CameraCheckFinding> check,
-      Optional<CloseUp> closeUp,
       Finding of) {
     List<Message> warnings = new ArrayList<>();
     readings
@@ -95,7 +90,15 @@ public final class CameraVisit {
                     readings.before().orElseThrow().heightPx())));
     warnings.addAll(of.warnings());
     return new CameraVisitFinding(
-        camera, points, missing, check, closeUp, of.verdict(), of.advice(), warnings);
+        camera,
+        points,
+        missing,
+        check,
+        readings.closeUp().map(CloseUp::of),
+        readings.sharpness().map(Sharpness::of),
+        of.verdict(),
+        of.advice(),
+        warnings);
   }
 
   /** What the notebook shows; the margin, or how far off a fresh mark is, comes first. */

@@ -26,6 +26,7 @@ public record CameraVisitFinding(
     Optional<List<Missing>> missing,
     Optional<CameraCheckFinding> check,
     Optional<CloseUp> closeUp,
+    Optional<Sharpness> sharpness,
     Verdict verdict,
     List<Advice> advice,
     List<Message> warnings)
@@ -45,6 +46,7 @@ public record CameraVisitFinding(
         .filter(m -> !m.isEmpty())
         .ifPresent(m -> said.add(Message.of("camera.summary.missing", m.size())));
     closeUp.map(CloseUp::said).ifPresent(said::add);
+    sharpness.map(Sharpness::said).ifPresent(said::add);
     return said;
   }
 }

@@ -194,6 +194,49 @@ class CameraWindowTest extends WindowTest {
     }
   }
 
+  /** A camera on the head: one picture is measured, the other figures are typed as if measured. */
+  @Test
+  void theSharpestHeightAndHowFarItIsFromTheFocusAreTold() throws IOException {
+    openStation("camera");
+    goOnWithoutProof();
+    unfold();
+    BufferedImage scrap = new BufferedImage(320, 240, BufferedImage.TYPE_BYTE_GRAY);
+    Path plain = file.resolveSibling("plain.png");
+    ImageIO.write(scrap, "png", plain.toFile());
+    for (int y = 0; y < 240; y++) {
+      for (int x = 0; x < 320; x++) {
+        scrap.getRaster().setSample(x, y, 0, (x / 5 + y / 7) % 2 == 0 ? 80 : 200);
+      }
+    }
+    Path printed = file.resolveSibling("printed.png");
+    ImageIO.write(scrap, "png", printed.toFile());
+    press("#camera-sharp-measure");
+    says("Name a file first");
+    fill("#camera-sharp-picture", printed.toString());
+    press("#camera-sharp-measure");
+    says("Type the height at which this picture was taken first");
+    fill("#camera-sharp-1-height", "10");
+    fill("#camera-sharp-picture", plain.toString());
+    press("#camera-sharp-measure");
+    says("The picture is of one tone");
+    fill("#camera-sharp-picture", printed.toString());
+    press("#camera-sharp-measure");
+    says("Its sharpness is");
+    double first = Double.parseDouble(words("#camera-sharp-1-sharpness"));
+    assertThat(first).isPositive();
+    for (int i = 2; i <= 5; i++) {
+      double height = 10 + 0.4 * (i - 1);
+      // Sharpest at 10.9, half as sharp 1 mm from there.
+      double of = (1 + 0.9 * 0.9) / (1 + Math.pow(height - 10.9, 2));
+      fill("#camera-sharp-" + i + "-height", "%.1f".formatted(height));
+      fill("#camera-sharp-" + i + "-sharpness", "%.3f".formatted(first * of));
+    }
+    says("The picture is sharpest at 10.90 ±");
+    says("How far that is from the focus is not known");
+    fill("#camera-beam-at", "12.4");
+    says("From there it is 1.50 mm to where the beam is smallest");
+  }
+
   @Test
   void whatCannotBeUsedIsSaidAndNothingIsLost() throws IOException {
     openStation("camera");

@@ -83,6 +83,7 @@ public final class CameraModel extends PhotoModel<CameraVisitReadings, CameraVis
   private final ThicknessSection thickness;
   private final MapSection map;
   private final CloseUpSection closeUp;
+  private final SharpnessSection sharpness = new SharpnessSection(form());
   private final Ways<CameraWay, CameraTask> ways;
   private Optional<Boolean> focusHolds = Optional.empty();
 
@@ -204,7 +205,7 @@ public final class CameraModel extends PhotoModel<CameraVisitReadings, CameraVis
 
   @Override
   protected List<Section<?, ?>> sections() {
-    return List.of(found, targetFiles, thickness, map, closeUp);
+    return List.of(found, targetFiles, thickness, map, closeUp, sharpness);
   }
 
   @Override
@@ -230,7 +231,11 @@ public final class CameraModel extends PhotoModel<CameraVisitReadings, CameraVis
   @Override
   protected CameraVisitReadings readings() {
     return new CameraVisitReadings(
-        ways.read(), focusHolds, recorded.map(f -> f.view().image()), closeUp.read());
+        ways.read(),
+        focusHolds,
+        recorded.map(f -> f.view().image()),
+        closeUp.read(),
+        sharpness.read());
   }
 
   @Override
@@ -244,7 +249,7 @@ public final class CameraModel extends PhotoModel<CameraVisitReadings, CameraVis
                 ways.parts(),
                 new Part.ReadingStatus(),
                 new Part.PracticeEntry()));
-    Stream.of(targetFiles, thickness, map, closeUp).forEach(s -> parts.add(s.part()));
+    Stream.of(targetFiles, thickness, map, closeUp, sharpness).forEach(s -> parts.add(s.part()));
     return parts;
   }
 
