@@ -161,6 +161,16 @@ public final class PictureTrials {
     all.put("scan", (s, r) -> s.toneLevels = 4);
     all.put("scan-uneven-light", (s, r) -> s.unevenShare = 0.5 * r.nextDouble());
     all.put("scan-wood", (s, r) -> s.grainLevels = 4 + 10 * r.nextDouble());
+    all.put("scan-leather", (s, r) -> s.creaseShare = 0.1 + 0.25 * r.nextDouble());
+    all.put("scan-seams", (s, r) -> s.seams = 1 + r.nextInt(6));
+    all.put("scan-glare", (s, r) -> s.glare = 0.3 + 0.5 * r.nextDouble());
+    all.put(
+        "scan-fine-and-coarse",
+        (s, r) -> {
+          s.dpi = List.of(200, 200, 400, 600, 600, 1200).get(r.nextInt(6));
+          s.columns = 5;
+          s.rows = 5;
+        });
     all.put("scan-specks", (s, r) -> s.specks = 200 + r.nextInt(1200));
     all.put(
         "scan-pen-and-rule",

@@ -118,9 +118,10 @@ public record Sharpness(
       if (offsetMm.isPresent()) {
         double off = offsetMm.getAsDouble();
         said.add(
-            Math.abs(off) <= 2 * e.uncertainty()
-                ? Message.of("camera.sharp.same", Amount.mm(2 * e.uncertainty(), 2))
-                : Message.of("camera.sharp.offset", Amount.mm(off, 2)));
+            Message.of(
+                Math.abs(off) <= 2 * e.uncertainty() ? "camera.sharp.same" : "camera.sharp.offset",
+                Message.bare(Amount.mm(off, 2)),
+                Amount.mm(e.uncertainty(), 2)));
       } else {
         said.add(Message.of("camera.sharp.beam"));
       }

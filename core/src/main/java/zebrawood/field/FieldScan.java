@@ -70,7 +70,11 @@ public final class FieldScan {
           Message.of(
               "field.found.part-of-grid",
               found.marks().size(),
-              readings.columns() * readings.rows()),
+              readings.columns() * readings.rows(),
+              found.columnsSeen(),
+              readings.columns(),
+              found.rowsSeen(),
+              readings.rows()),
           Message.of("field.accepts.most-marks", Math.round(100 * LEAST_SHARE)));
     }
     if (found.columnsSeen() < readings.columns() || found.rowsSeen() < readings.rows()) {

@@ -142,7 +142,10 @@ class SharpnessTest {
     Sharpness known =
         Sharpness.of(new SharpnessReadings(along(-2, 0.3, 14, bell), OptionalDouble.of(1.5)));
     assertThat(known.offsetMm().getAsDouble()).isCloseTo(1.5, within(0.05));
-    assertThat(ENGLISH.sentence(known.said())).contains("1.5");
+    assertThat(ENGLISH.sentence(known.said())).contains("type that as the offset");
+    Sharpness near =
+        Sharpness.of(new SharpnessReadings(along(-2, 0.3, 14, bell), OptionalDouble.of(0.01)));
+    assertThat(ENGLISH.sentence(near.said())).contains("no offset shows");
     assertThat(ENGLISH.sentence(solve(along(-2, 0.3, 14, bell)).said()))
         .contains("where the beam is smallest");
     assertThatThrownBy(() -> solve(List.of(new Rung(1, 2), new Rung(2, 3))))

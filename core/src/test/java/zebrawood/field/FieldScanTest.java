@@ -93,6 +93,6 @@ class FieldScanTest {
     asked.rows = 11;
     assertThatThrownBy(() -> FieldScan.solve(readings(asked), picture))
         .isInstanceOf(UnusableReading.class)
-        .hasMessageContaining("49 of 121 marks");
+        .hasMessageContaining("49 of 121 marks, in 7 of 11 columns and 7 of 11 rows");
   }
 }

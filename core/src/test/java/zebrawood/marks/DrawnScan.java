@@ -45,6 +45,16 @@ public final class DrawnScan {
   public double toneLevels;
   public double grainLevels;
   public double noiseLevels = 2;
+
+  /** How dark the creases between a leather's pebbles are. */
+  public double creaseShare;
+
+  /** Joints of boards or veneers across the sheet, each with another tone beside it. */
+  public int seams;
+
+  /** How much of what is missing to white a lamp's reflection adds, in its middle. */
+  public double glare;
+
   public double unevenShare;
   public int specks;
   public boolean writing;
@@ -97,6 +107,9 @@ public final class DrawnScan {
     float[] light = sheet();
     draw(light);
     burn(light);
+    if (glare > 0) {
+      reflect(light);
+    }
     return finished(light);
   }
 
@@ -116,7 +129,76 @@ public final class DrawnScan {
         light[y * width + x] = (float) l;
       }
     }
+    if (creaseShare > 0) {
+      crease(light);
+    }
+    for (int i = 0; i < seams; i++) {
+      seam(light);
+    }
     return light;
+  }
+
+  /** Pebbles about points of a jittered net: a crease where two points are equally near. */
+  private void crease(float[] light) {
+    double step = 1.3 * px;
+    int wide = (int) (width / step) + 3;
+    int high = (int) (height / step) + 3;
+    double[][] points = new double[wide * high][];
+    for (int i = 0; i < points.length; i++) {
+      points[i] =
+          new double[] {
+            (i % wide - 1 + random.nextDouble()) * step,
+            ((double) (i / wide) - 1 + random.nextDouble()) * step
+          };
+    }
+    for (int y = 0; y < height; y++) {
+      for (int x = 0; x < width; x++) {
+        int column = (int) (x / step) + 1;
+        int row = (int) (y / step) + 1;
+        double nearest = 1e9;
+        double second = 1e9;
+        for (int r = Math.max(0, row - 1); r <= Math.min(high - 1, row + 1); r++) {
+          for (int c = Math.max(0, column - 1); c <= Math.min(wide - 1, column + 1); c++) {
+            double[] p = points[r * wide + c];
+            double far = Math.hypot(p[0] - x, p[1] - y);
+            second = Math.min(second, Math.max(nearest, far));
+            nearest = Math.min(nearest, far);
+          }
+        }
+        double crease = Math.exp(-(second - nearest) / (0.18 * px));
+        light[y * width + x] *= (float) (1 - creaseShare * crease);
+      }
+    }
+  }
+
+  private void seam(float[] light) {
+    boolean upright = random.nextBoolean();
+    double at = (0.15 + 0.7 * random.nextDouble()) * (upright ? width : height);
+    double slope = 0.02 * random.nextGaussian();
+    double half = (0.08 + 0.12 * random.nextDouble()) * px;
+    double dark = 0.2 + 0.35 * random.nextDouble();
+    double tone = 1 + 0.04 * random.nextGaussian();
+    for (int y = 0; y < height; y++) {
+      for (int x = 0; x < width; x++) {
+        double off = upright ? x - at - slope * y : y - at - slope * x;
+        light[y * width + x] *=
+            (float) ((off > 0 ? tone : 1) * (1 - dark * cover(half - Math.abs(off))));
+      }
+    }
+  }
+
+  /** After the marks were burnt: they are paler there, too. */
+  private void reflect(float[] light) {
+    double x0 = (0.2 + 0.6 * random.nextDouble()) * width;
+    double y0 = (0.2 + 0.6 * random.nextDouble()) * height;
+    double wide = (0.12 + 0.15 * random.nextDouble()) * width;
+    for (int y = 0; y < height; y++) {
+      for (int x = 0; x < width; x++) {
+        double far = Math.hypot(x - x0, y - y0) / wide;
+        float l = light[y * width + x];
+        light[y * width + x] = (float) (l + glare * (255 - l) * Math.exp(-far * far / 2));
+      }
+    }
   }
 
   /** What else lies in the scan: specks, a pen's strokes, a rule with its ticks. */

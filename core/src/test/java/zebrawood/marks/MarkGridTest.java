@@ -82,6 +82,14 @@ class MarkGridTest {
           s.jpeg = 60;
           s.toneLevels = 3;
         });
+    all.put(
+        "leather",
+        s -> {
+          s.creaseShare = 0.3;
+          s.toneLevels = 3;
+        });
+    all.put("joints of boards", s -> s.seams = 5);
+    all.put("a lamp's reflection", s -> s.glare = 0.75);
     all.put("faint", s -> s.depth = 0.13);
     all.put("unlike depths", s -> s.leastDepth = 0.25);
     all.put(

@@ -234,7 +234,7 @@ class CameraWindowTest extends WindowTest {
     says("The picture is sharpest at 10.90 ±");
     says("How far that is from the focus is not known");
     fill("#camera-beam-at", "12.4");
-    says("From there it is 1.50 mm to where the beam is smallest");
+    says("From there it is 1.50 ± 0.02 mm to where the beam is smallest");
   }
 
   @Test
