@@ -11,6 +11,7 @@ import org.hipparchus.linear.LUDecomposition;
 import org.hipparchus.linear.RealMatrix;
 import zebrawood.camera.SharpnessReadings.Rung;
 import zebrawood.measure.Estimate;
+import zebrawood.measure.SmallSystem;
 import zebrawood.quantity.Amount;
 import zebrawood.words.Message;
 
@@ -51,21 +52,17 @@ public record Sharpness(
     double from = near.getFirst().heightMm();
     double half = (near.getLast().heightMm() - from) / 2;
     double middle = from + half;
-    RealMatrix normal = new Array2DRowRealMatrix(3, 3);
-    double[] right = new double[3];
+    double[][] normal = new double[3][4];
     for (Rung g : near) {
       double z = (g.heightMm() - middle) / half;
-      double[] terms = {1, z, z * z};
       double share = g.sharpness() / top;
-      for (int i = 0; i < 3; i++) {
-        for (int k = 0; k < 3; k++) {
-          normal.addToEntry(i, k, share * share * terms[i] * terms[k]);
-        }
-        right[i] += share * terms[i];
-      }
+      SmallSystem.add(normal, new double[] {1, z, z * z}, 1 / share, share * share);
     }
-    RealMatrix inverse = new LUDecomposition(normal).getSolver().getInverse();
-    double[] c = inverse.operate(right);
+    RealMatrix inverse =
+        new LUDecomposition(new Array2DRowRealMatrix(normal).getSubMatrix(0, 2, 0, 2))
+            .getSolver()
+            .getInverse();
+    double[] c = SmallSystem.solve(normal).orElseThrow();
     if (c[2] <= 0) {
       return unknown("camera.sharp.both-sides");
     }

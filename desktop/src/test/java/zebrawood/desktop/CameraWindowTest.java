@@ -228,8 +228,8 @@ class CameraWindowTest extends WindowTest {
       double height = 10 + 0.4 * (i - 1);
       // Sharpest at 10.9, half as sharp 1 mm from there.
       double of = (1 + 0.9 * 0.9) / (1 + Math.pow(height - 10.9, 2));
-      fill("#camera-sharp-" + i + "-height", "%.1f".formatted(height));
-      fill("#camera-sharp-" + i + "-sharpness", "%.3f".formatted(first * of));
+      fill("#camera-sharp-" + i + "-height", String.valueOf(height));
+      fill("#camera-sharp-" + i + "-sharpness", String.valueOf(first * of));
     }
     says("The picture is sharpest at 10.90 ±");
     says("How far that is from the focus is not known");

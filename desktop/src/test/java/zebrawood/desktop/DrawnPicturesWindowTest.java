@@ -33,8 +33,8 @@ class DrawnPicturesWindowTest extends WindowTest {
   }
 
   private void mark(String station, int number, List<Double> px) {
-    fill("#%s-mark-%d-x".formatted(station, number), "%.1f".formatted(px.getFirst()));
-    fill("#%s-mark-%d-y".formatted(station, number), "%.1f".formatted(px.getLast()));
+    fill("#%s-mark-%d-x".formatted(station, number), String.valueOf(px.getFirst()));
+    fill("#%s-mark-%d-y".formatted(station, number), String.valueOf(px.getLast()));
   }
 
   private double found(String words) {

@@ -102,7 +102,9 @@ final class SharpnessSection extends Section<SharpnessReadings, Sharpness> {
     station()
         .inBackground(
             progress -> {
-              double found = PictureSharpness.of(PictureFile.read("visit.sharpPicture", file));
+              double found =
+                  PictureSharpness.of(
+                      PictureFile.read("visit.sharpPicture", file, progress::reached));
               if (!(found > 0)) {
                 return Message.of("camera.sharp.one-tone");
               }

@@ -76,8 +76,9 @@ final class ThicknessSection extends Section<Void, Void> {
       said.add(Message.of("camera.thickness.same"));
       return Message.sentences(said);
     }
+    Optional<CameraFinding> camera = found.get();
     OptionalDouble slope =
-        found.get().map(CameraFinding::heightSlopeMmPerMm).orElse(OptionalDouble.empty());
+        camera.map(CameraFinding::heightSlopeMmPerMm).orElse(OptionalDouble.empty());
     said.add(Message.of("camera.thickness.type", Amount.mm(thickness.number(), 1)));
     if (slope.isEmpty()) {
       said.add(Message.of("camera.thickness.unknown"));
@@ -87,12 +88,14 @@ final class ThicknessSection extends Section<Void, Void> {
     said.add(
         Message.of(
             "camera.thickness.costs", Amount.mm(offMm, 1), Amount.mm(slope.getAsDouble(), 2)));
+    double marginMm = camera.orElseThrow().marginMm();
     tolerance
         .value()
         .ifPresent(allowed ->
             said.add(
                 Message.of(
-                    offMm > allowed ? "camera.thickness.each" : "camera.thickness.one",
+                    offMm + marginMm > allowed ? "camera.thickness.each" : "camera.thickness.one",
+                    Amount.mm(marginMm, 1),
                     Amount.mm(allowed, 1))));
     return Message.sentences(said);
   }

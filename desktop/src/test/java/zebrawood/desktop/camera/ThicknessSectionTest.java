@@ -68,12 +68,19 @@ class ThicknessSectionTest {
   @Test
   void whetherOneCalibrationServesIsToldByWhatIsAllowed() {
     String told = said("6", "100");
-    assertThat(told).contains("Type 6.0 mm", "within the 100.0 mm allowed: one calibration serves");
+    assertThat(told)
+        .contains(
+            "Type 6.0 mm",
+            "With the margin of",
+            "within the 100.0 mm allowed: one calibration serves");
     var costs = Pattern.compile("off by up to ([0-9.]+) mm").matcher(told);
     assertThat(costs.find()).isTrue();
     assertThat(Double.parseDouble(costs.group(1))).isCloseTo(movesMm(6), within(0.15 * movesMm(6)));
     assertThat(said("6", "0.5"))
         .contains("more than the 0.5 mm allowed", "a calibration for each height");
+    double margin = found().marginMm();
+    double alone = Double.parseDouble(costs.group(1)) + margin / 2;
+    assertThat(said("6", String.valueOf(alone))).contains("a calibration for each height");
     assertThat(said("0", "0.5")).contains("nothing to type beyond what was read");
   }
 }
